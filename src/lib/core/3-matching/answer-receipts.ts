@@ -1,0 +1,83 @@
+import type { ReceiptFacts } from '../model/records';
+import { minor } from '../money/minor';
+import type { Answer, Band, Reason } from './answer';
+import { answerByAmount } from './answer-by-amount';
+import { answerNamed } from './answer-named';
+import type { Draft } from './draft';
+import { findNamed } from './find-named';
+import { findPayer } from './find-payer';
+import { indexWorld, type MatchBooks, type World } from './world';
+
+const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose: 1, none: 0 };
+
+/**
+ * Answers a pile of receipts together: for each, whose money it is and what for, how sure that is, and why. Pure and
+ * deterministic; the order in which receipts, customers and items are given changes nothing. No two answers of the pile
+ * are certain or likely about the same item unless both fit in what is open. Answers come in the order of the receipts.
+ */
+export function answerReceipts(receipts: readonly ReceiptFacts[], books: MatchBooks): Answer[] {
+	const world = indexWorld(books);
+	const answers = new Map(receipts.map((receipt) => [receipt.id, answerOne(receipt, world)]));
+	settleRivals(receipts, answers, world);
+	return receipts.map((receipt) => answers.get(receipt.id)!);
+}
+
+function answerOne(receipt: ReceiptFacts, world: World): Answer {
+	if (receipt.amount <= 0)
+		return finish(
+			receipt,
+			{
+				band: 'none',
+				customerId: null,
+				lines: [],
+				reasons: [{ code: 'money-out' }],
+				others: [],
+				otherAnswers: 0
+			},
+			[]
+		);
+	const payer = findPayer(receipt, world);
+	const named = findNamed(receipt, world);
+	const draft = answerNamed(receipt, named, payer, world) ?? answerByAmount(receipt, payer, world);
+	const settled: Reason[] = named.settled.map((number) => ({ code: 'number-settled', number }));
+	// A number that is settled already may mean that the same is paid twice: that is for a person to see.
+	const band: Band = settled.length > 0 && draft.band === 'certain' ? 'likely' : draft.band;
+	return finish(receipt, { ...draft, band, reasons: [...draft.reasons, ...settled] }, named.recognised);
+}
+
+function finish(receipt: ReceiptFacts, draft: Draft, recognised: Answer['recognised']): Answer {
+	const cash = draft.lines.reduce((sum, line) => sum + line.cash, 0);
+	return {
+		...draft,
+		receiptId: receipt.id,
+		recognised,
+		booked: receipt.booked,
+		onAccount: minor(receipt.amount - cash)
+	};
+}
+
+/** Receipts that want the same item: the surer one, then the earlier one, has it; the rest become a choice. */
+function settleRivals(receipts: readonly ReceiptFacts[], answers: Map<number, Answer>, world: World): void {
+	const open = new Map<number, number>();
+	for (const items of world.itemsOf.values()) for (const item of items) open.set(item.id, item.open);
+	const order = [...receipts].sort((a, b) => {
+		const strength = STRENGTH[answers.get(b.id)!.band] - STRENGTH[answers.get(a.id)!.band];
+		return strength || (a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id);
+	});
+	const numbers = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item.number]));
+	for (const receipt of order) {
+		const answer = answers.get(receipt.id)!;
+		if (answer.band !== 'certain' && answer.band !== 'likely') continue;
+		const clash = answer.lines.find((line) => Math.abs(line.cash) > (open.get(line.itemId) ?? 0));
+		if (clash) {
+			const number = numbers.get(clash.itemId) ?? '';
+			answers.set(receipt.id, {
+				...answer,
+				band: 'choose',
+				reasons: [...answer.reasons, { code: 'wanted-twice', number }]
+			});
+			continue;
+		}
+		for (const line of answer.lines) open.set(line.itemId, open.get(line.itemId)! - Math.abs(line.cash));
+	}
+}

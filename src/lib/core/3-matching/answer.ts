@@ -1,0 +1,72 @@
+import type { Day } from '../day/day';
+import type { DifferenceKind } from '../model/records';
+import type { Minor } from '../money/minor';
+
+/** How sure an answer is, in the terms of the trial run. */
+export type Band = 'certain' | 'likely' | 'choose' | 'none';
+
+/** What an answer takes of a receipt for one item; negative for a credit note that joins in. */
+export interface AnswerLine {
+	readonly itemId: number;
+	readonly cash: Minor;
+	readonly differences: readonly { readonly kind: DifferenceKind; readonly amount: Minor }[];
+}
+
+/** Why an answer is what it is: a code and facts; the sentences are in `words/reason-sentence.ts`. */
+export type Reason =
+	| { readonly code: 'account-known'; readonly account: string; readonly customer: string }
+	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
+	| { readonly code: 'name-shared'; readonly name: string; readonly customers: number }
+	| { readonly code: 'payer-unknown'; readonly name: string | null }
+	| { readonly code: 'payer-differs'; readonly payer: string; readonly customer: string }
+	| { readonly code: 'parent-pays'; readonly parent: string; readonly customer: string }
+	| {
+			readonly code: 'number-named';
+			readonly words: string;
+			readonly numbers: readonly string[];
+			readonly customer: string;
+	  }
+	| {
+			readonly code: 'reference-named';
+			readonly reference: string;
+			readonly numbers: readonly string[];
+			readonly customer: string;
+	  }
+	| { readonly code: 'number-settled'; readonly number: string }
+	| { readonly code: 'numbers-of-several'; readonly customers: readonly string[] }
+	| { readonly code: 'adds-up'; readonly amount: Minor; readonly currency: string; readonly items: number }
+	| { readonly code: 'short'; readonly by: Minor; readonly of: Minor; readonly currency: string }
+	| { readonly code: 'long'; readonly by: Minor; readonly of: Minor; readonly currency: string }
+	| { readonly code: 'only-open-item'; readonly number: string; readonly customer: string }
+	| { readonly code: 'only-set'; readonly items: number; readonly customer: string; readonly looked: number }
+	| {
+			readonly code: 'several-sets';
+			readonly sets: number;
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
+	| { readonly code: 'oldest-of-equal'; readonly number: string; readonly equal: number }
+	| { readonly code: 'no-set'; readonly amount: Minor; readonly currency: string; readonly items: number }
+	| { readonly code: 'too-many-items'; readonly items: number }
+	| { readonly code: 'nothing-open'; readonly customer: string }
+	| { readonly code: 'wanted-twice'; readonly number: string }
+	| { readonly code: 'money-out' };
+
+/** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount. */
+export interface Answer {
+	readonly receiptId: number;
+	readonly band: Band;
+	/** Whose money it is; null where unknown or not a customer's. */
+	readonly customerId: number | null;
+	readonly lines: readonly AnswerLine[];
+	readonly onAccount: Minor;
+	readonly reasons: readonly Reason[];
+	/** Other answers, best first, to step through. */
+	readonly others: readonly { readonly customerId: number; readonly lines: readonly AnswerLine[] }[];
+	/** How many other, equally good answers exist; more than are listed in `others`, it may be. */
+	readonly otherAnswers: number;
+	/** Pieces of the remittance text that were recognised, for underlining. */
+	readonly recognised: readonly { readonly from: number; readonly to: number }[];
+	/** The day on which this receipt's money is booked. */
+	readonly booked: Day;
+}

@@ -1,0 +1,25 @@
+/** A run of letters, digits and the signs that document numbers carry, with its place in the text. */
+export interface Word {
+	/** Upper case, without separators: "ak-40 233" gives AK, 40, 233; "AK-40233" gives AK40233. */
+	readonly key: string;
+	readonly from: number;
+	readonly to: number;
+}
+
+/** Longest text that is read; a bank gives at most some thousand characters, more is made to be slow. */
+export const MOST_TEXT = 10_000;
+
+/** A document number or reference as it is compared: upper case letters and digits only. */
+export function referenceKey(reference: string): string {
+	return reference.toUpperCase().replace(/[^\p{L}\p{N}]/gu, '');
+}
+
+/** Splits text at spaces and at , ; : ( ) + & " '; keeps - / . _ # inside a word, where numbers carry them. */
+export function wordsOfText(text: string): Word[] {
+	const words: Word[] = [];
+	for (const found of text.slice(0, MOST_TEXT).matchAll(/[^\s,;:()+&"']+/g)) {
+		const key = referenceKey(found[0]);
+		if (key) words.push({ key, from: found.index, to: found.index + found[0].length });
+	}
+	return words;
+}

@@ -1,0 +1,62 @@
+import type { Customer, OpenItem } from '../model/records';
+import { compareItems } from './compare-items';
+import { normaliseName } from './normalise-name';
+import { referenceKey } from './words-of-text';
+
+/** What the matcher is told: the accounts, what they owe, and numbers that were settled before. */
+export interface MatchBooks {
+	readonly customers: readonly Customer[];
+	readonly items: readonly OpenItem[];
+	/** Document numbers without anything open, for saying so. */
+	readonly settledNumbers?: readonly string[];
+}
+
+/** The books with the indexes that answering needs; built once for a pile of receipts. */
+export interface World {
+	readonly customers: ReadonlyMap<number, Customer>;
+	readonly children: ReadonlyMap<number, readonly number[]>;
+	readonly byAccount: ReadonlyMap<string, readonly number[]>;
+	readonly byName: ReadonlyMap<string, readonly number[]>;
+	/** Items by document number, purchase order and payment reference, as reference keys. */
+	readonly byReference: ReadonlyMap<string, readonly OpenItem[]>;
+	/** A customer's items, oldest due first, then by number. */
+	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
+	readonly settled: ReadonlySet<string>;
+}
+
+/** Indexes the books. The order of customers and items given makes no difference to any answer. */
+export function indexWorld(books: MatchBooks): World {
+	const byAccount = new Map<string, number[]>();
+	const byName = new Map<string, number[]>();
+	const children = new Map<number, number[]>();
+	const customers = [...books.customers].sort((a, b) => a.id - b.id);
+	for (const customer of customers) {
+		for (const account of customer.payerAccounts) put(byAccount, account, customer.id);
+		for (const name of [customer.name, ...customer.otherNames]) put(byName, normaliseName(name), customer.id);
+		if (customer.parentId !== null) put(children, customer.parentId, customer.id);
+	}
+	const byReference = new Map<string, OpenItem[]>();
+	const itemsOf = new Map<number, OpenItem[]>();
+	for (const item of [...books.items].sort(compareItems)) {
+		put(itemsOf, item.customerId, item);
+		const keys = [item.number, item.purchaseOrder, item.paymentReference].flatMap((text) =>
+			text ? referenceKey(text) : []
+		);
+		for (const key of new Set(keys)) if (key) put(byReference, key, item);
+	}
+	return {
+		customers: new Map(customers.map((customer) => [customer.id, customer])),
+		children,
+		byAccount,
+		byName,
+		byReference,
+		itemsOf,
+		settled: new Set((books.settledNumbers ?? []).map(referenceKey))
+	};
+}
+
+function put<K, V>(map: Map<K, V[]>, key: K, value: V): void {
+	const list = map.get(key);
+	if (!list) map.set(key, [value]);
+	else if (!list.includes(value)) list.push(value);
+}

@@ -1,0 +1,18 @@
+import type { JournalLine } from '../model/journal';
+import { minor, type Minor } from '../money/minor';
+
+/** Not customer money: bank to the account chosen. A negative amount is money that went out. */
+export function journalOfSetAside(entry: {
+	readonly amount: Minor;
+	readonly base: Minor;
+	readonly currency: string;
+	readonly bankLedger: string;
+	readonly bankEntryId: number;
+	readonly account: string;
+}): JournalLine[] {
+	const { amount, base, currency, bankLedger, bankEntryId, account } = entry;
+	return [
+		{ account: bankLedger, customerId: null, currency, amount, base, bankEntryId },
+		{ account, customerId: null, currency, amount: minor(-amount), base: minor(-base), bankEntryId: null }
+	];
+}

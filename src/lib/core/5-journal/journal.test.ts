@@ -1,0 +1,119 @@
+import { describe, expect, it, test } from 'vitest';
+import type { Placing } from '../model/placing';
+import { minor } from '../money/minor';
+import { CHART, DIFFERENCE_ACCOUNT } from './chart';
+import { imbalance } from './imbalance';
+import { journalOfDocument } from './journal-of-document';
+import { journalOfPlacing } from './journal-of-placing';
+import { journalOfSetAside } from './journal-of-set-aside';
+import { reverseJournal } from './reverse-journal';
+
+const document = {
+	customerId: 1,
+	currency: 'GBP',
+	net: minor(10000),
+	tax: minor(2000),
+	netBase: minor(10000),
+	taxBase: minor(2000)
+};
+const receipt = {
+	amount: minor(9000),
+	base: minor(7700),
+	currency: 'EUR',
+	customerId: 1,
+	bankLedger: '1210',
+	bankEntryId: 7
+};
+const plain = (lines: ReturnType<typeof journalOfDocument>) =>
+	lines.map((l) => [l.account, l.customerId, l.amount, l.base]);
+
+test.each([
+	[
+		'invoice',
+		[
+			['1100', 1, 12000, 12000],
+			['4000', null, -10000, -10000],
+			['2200', null, -2000, -2000]
+		]
+	],
+	[
+		'credit_note',
+		[
+			['1100', 1, -12000, -12000],
+			['4000', null, 10000, 10000],
+			['2200', null, 2000, 2000]
+		]
+	],
+	[
+		'charge',
+		[
+			['1100', 1, 12000, 12000],
+			['4200', null, -10000, -10000],
+			['2200', null, -2000, -2000]
+		]
+	]
+] as const)('%s', (kind, want) => expect(plain(journalOfDocument({ ...document, kind }))).toEqual(want));
+
+describe('a receipt placed', () => {
+	const placing = (itemBase: number): Placing => ({
+		allocations: [
+			{
+				source: { receiptId: 1 },
+				itemId: 2,
+				amount: minor(9000),
+				itemBase: minor(itemBase),
+				creditBase: minor(7700)
+			}
+		],
+		differences: [{ itemId: 2, kind: 'bank_charge', amount: minor(100), base: minor(85) }],
+		onAccount: minor(0),
+		onAccountBase: minor(0),
+		changes: []
+	});
+	test.each([
+		['gain', 7650, ['1100', 1, 0, 50], [CHART.currencyGain.code, null, 0, -50]],
+		['loss', 7760, ['1100', 1, 0, -60], [CHART.currencyLoss.code, null, 0, 60]]
+	] as const)('books bank, difference and currency %s', (_, itemBase, control, other) => {
+		const lines = journalOfPlacing(receipt, placing(itemBase));
+		expect(plain(lines)).toEqual([
+			['1210', null, 9000, 7700],
+			['1100', 1, -9000, -7700],
+			['7100', null, 100, 85],
+			['1100', 1, -100, -85],
+			control,
+			other
+		]);
+		expect(imbalance(lines).size).toBe(0);
+		expect(imbalance([...lines, ...reverseJournal(lines)]).size).toBe(0);
+	});
+	it('says nothing of currency where the bases agree', () =>
+		expect(journalOfPlacing(receipt, placing(7700))).toHaveLength(4));
+});
+
+it('sets aside in either direction', () => {
+	const lines = journalOfSetAside({
+		amount: minor(-500),
+		base: minor(-500),
+		currency: 'GBP',
+		bankLedger: '1200',
+		bankEntryId: 3,
+		account: '7100'
+	});
+	expect(plain(lines)).toEqual([
+		['1200', null, -500, -500],
+		['7100', null, 500, 500]
+	]);
+});
+
+it('finds what a journal is out by, in each currency and in base', () => {
+	const lines = journalOfDocument({ ...document, kind: 'invoice' });
+	expect(imbalance(lines.slice(0, 2))).toEqual(
+		new Map([
+			['GBP', 2000],
+			['base', 2000]
+		])
+	);
+});
+
+it('has an account of its own for every kind of difference', () =>
+	expect(new Set(Object.values(DIFFERENCE_ACCOUNT)).size).toBe(Object.keys(DIFFERENCE_ACCOUNT).length));

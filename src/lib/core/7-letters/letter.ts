@@ -1,0 +1,51 @@
+import type { Day } from '../day/day';
+import type { Aged } from '../model/aged';
+import type { DocumentKind } from '../model/records';
+import type { Minor } from '../money/minor';
+
+export type LetterKind = 'statement' | 'reminder';
+
+export interface LetterRow {
+	readonly number: string;
+	readonly kind: DocumentKind | 'credit';
+	readonly issued: Day;
+	readonly due: Day | null;
+	readonly text: string;
+	/** Signed: credits are negative. */
+	readonly total: Minor;
+	readonly open: Minor;
+	readonly partPaid: boolean;
+	/** 0 or fewer: not late. */
+	readonly late: number;
+}
+
+/** A letter as data: what it says, nothing of how it looks or travels. Amounts in minor units of `currency`. */
+export interface Letter {
+	readonly kind: LetterKind;
+	readonly date: Day;
+	readonly customer: {
+		readonly id: number;
+		readonly code: string;
+		readonly name: string;
+		readonly address: readonly string[];
+	};
+	readonly firm: Firm;
+	readonly currency: string;
+	readonly rows: readonly LetterRow[];
+	/** Sum of the rows' open amounts. */
+	readonly owed: Minor;
+	/** Sum of what is past due. */
+	readonly late: Minor;
+	readonly aged: Aged;
+	/** What to quote when paying. */
+	readonly quote: string;
+	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;
+}
+
+export interface Firm {
+	readonly name: string;
+	readonly address: readonly string[];
+	readonly email: string;
+	readonly phone: string;
+	readonly registration: string;
+}

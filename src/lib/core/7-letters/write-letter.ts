@@ -1,0 +1,90 @@
+import { daysBetween } from '../day/arithmetic';
+import type { Day } from '../day/day';
+import type { Aged } from '../model/aged';
+import type { OpenItem } from '../model/records';
+import { sumOf } from '../money/add';
+import { minor, type Minor } from '../money/minor';
+import type { Problem } from '../problems';
+import { bad, good, type Result } from '../result';
+import type { Letter, LetterKind, LetterRow } from './letter';
+
+/** Money of the customer that lies on account. */
+export interface Credit {
+	readonly reference: string;
+	readonly date: Day;
+	readonly open: Minor;
+}
+
+export interface LetterOrder extends Pick<
+	Letter,
+	'date' | 'customer' | 'firm' | 'currency' | 'quote' | 'account'
+> {
+	readonly items: readonly OpenItem[];
+	readonly credits: readonly Credit[];
+	/** Ageing of the rows, from the reports. */
+	readonly age: (rows: readonly { due: Day; open: Minor }[]) => Aged;
+}
+
+/**
+ * Writes an open-item statement (all that is open, credits too) or a one-step reminder (what is past its due day). A
+ * statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
+ */
+export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
+	const { items, credits, date, currency } = order;
+	const owing = items.filter((item) => item.currency === currency && item.open > 0);
+	const shown =
+		kind === 'statement' ? owing : owing.filter((item) => item.kind !== 'credit_note' && item.due < date);
+	const rows: LetterRow[] = shown.map((item) => rowOf(item, date));
+	if (kind === 'statement')
+		for (const credit of credits)
+			rows.push({
+				number: credit.reference,
+				kind: 'credit',
+				issued: credit.date,
+				due: null,
+				text: 'on account',
+				total: minor(-credit.open),
+				open: minor(-credit.open),
+				partPaid: false,
+				late: 0
+			});
+	const problem: Problem = { code: 'nothing-owed', customer: order.customer.name };
+	if (rows.length === 0) return bad(problem);
+	rows.sort((a, b) => compare(a.due ?? a.issued, b.due ?? b.issued) || compare(a.number, b.number));
+	return good({
+		kind,
+		date,
+		customer: order.customer,
+		firm: order.firm,
+		currency,
+		rows,
+		owed: sumOf(rows, (row) => row.open),
+		late: sumOf(
+			rows.filter((row) => row.late > 0 && row.open > 0),
+			(row) => row.open
+		),
+		aged: order.age(rows.map((row) => ({ due: row.due ?? date, open: row.open }))),
+		quote: order.quote,
+		account: order.account
+	});
+}
+
+function rowOf(item: OpenItem, date: Day): LetterRow {
+	const sign = item.kind === 'credit_note' ? -1 : 1;
+	const part = item.parts > 1 ? `instalment ${item.part} of ${item.parts}` : '';
+	return {
+		number: item.number,
+		kind: item.kind,
+		issued: item.issued,
+		due: item.kind === 'credit_note' ? null : item.due,
+		text: [item.text, part].filter(Boolean).join(', '),
+		total: minor(sign * item.total),
+		open: minor(sign * item.open),
+		partPaid: item.open < item.total,
+		late: item.kind === 'credit_note' ? 0 : daysBetween(item.due, date)
+	};
+}
+
+function compare(a: string, b: string): number {
+	return a < b ? -1 : a > b ? 1 : 0;
+}

@@ -1,0 +1,64 @@
+import type { Day } from '../day/day';
+import type { Minor } from '../money/minor';
+
+/** Records that stages of the road share: plain, read-only, and without logic. Ids are those of the database rows. */
+
+export type DocumentKind = 'invoice' | 'credit_note' | 'charge';
+
+/** Names of a gap that closes without cash; the wire names are those of the trial run. */
+export type DifferenceKind =
+	'settlement_discount' | 'processor_fee' | 'bank_charge' | 'withholding_tax' | 'small_difference';
+
+/** One instalment of a document with something to settle. `open` is never negative, for credit notes too. */
+export interface OpenItem {
+	readonly id: number;
+	readonly documentId: number;
+	readonly number: string;
+	readonly kind: DocumentKind;
+	readonly customerId: number;
+	readonly currency: string;
+	readonly issued: Day;
+	readonly due: Day;
+	/** Of this instalment. */
+	readonly total: Minor;
+	readonly open: Minor;
+	/** What `open` stands for in base currency, at the rate of the document's day. */
+	readonly openBase: Minor;
+	/** Which of how many instalments; 1 of 1 for most. */
+	readonly part: number;
+	readonly parts: number;
+	readonly purchaseOrder: string | null;
+	readonly paymentReference: string | null;
+	readonly text: string;
+	readonly discountBasisPoints: number | null;
+	readonly discountUntil: Day | null;
+	/** Raised by each act that changes the item; an act names the version it saw. */
+	readonly version: number;
+}
+
+/** Who may pay: what matching and letters need of a customer account. */
+export interface Customer {
+	readonly id: number;
+	readonly code: string;
+	readonly name: string;
+	readonly otherNames: readonly string[];
+	/** IBANs or account numbers, without spaces. */
+	readonly payerAccounts: readonly string[];
+	readonly parentId: number | null;
+	readonly currency: string;
+}
+
+/** Money from one payer, as the bank showed it. */
+export interface ReceiptFacts {
+	readonly id: number;
+	/** Order of answering: by booking day, then place in the file. */
+	readonly booked: Day;
+	readonly amount: Minor;
+	readonly currency: string;
+	readonly payerName: string | null;
+	readonly payerAccount: string | null;
+	/** Free remittance text, lines joined by a space. */
+	readonly text: string;
+	readonly structuredReference: string | null;
+	readonly endToEndId: string | null;
+}

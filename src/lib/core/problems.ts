@@ -1,0 +1,104 @@
+/**
+ * What can go wrong in use, as a code and facts. The sentences are in `words/problem-sentence.ts`; facts are plain values
+ * that cross workers and forms. Amounts in facts are minor units beside their currency.
+ */
+type Where = {
+	readonly statement?: string;
+	readonly entry?: string;
+	readonly line?: number;
+	readonly column?: number;
+};
+
+export type Problem =
+	// bank files
+	| ({ readonly code: 'file-empty' } & Where)
+	| ({ readonly code: 'file-too-large'; readonly bytes: number; readonly most: number } & Where)
+	| ({ readonly code: 'file-encoding-unknown'; readonly encoding: string } & Where)
+	| ({ readonly code: 'xml-broken'; readonly detail: string } & Where)
+	| ({ readonly code: 'xml-cut-off' } & Where)
+	| ({ readonly code: 'xml-doctype' } & Where)
+	| ({ readonly code: 'not-camt053'; readonly found: string } & Where)
+	| ({ readonly code: 'camt-version-unknown'; readonly found: string } & Where)
+	| ({ readonly code: 'no-statement' } & Where)
+	| ({ readonly code: 'part-missing'; readonly part: string } & Where)
+	| ({
+			readonly code: 'amount-bad';
+			readonly text: string;
+			readonly currency: string;
+			readonly why: string;
+			readonly part: string;
+	  } & Where)
+	| ({ readonly code: 'date-bad'; readonly text: string; readonly part: string } & Where)
+	| ({ readonly code: 'entry-currency'; readonly found: string; readonly account: string } & Where)
+	| ({
+			readonly code: 'balance-wrong';
+			readonly opening: number;
+			readonly entries: number;
+			readonly closing: number;
+			readonly currency: string;
+	  } & Where)
+	| ({ readonly code: 'account-unknown'; readonly account: string; readonly currency: string } & Where)
+	| ({
+			readonly code: 'account-currency';
+			readonly account: string;
+			readonly found: string;
+			readonly want: string;
+	  } & Where)
+	| ({ readonly code: 'too-many-problems'; readonly shown: number } & Where)
+	// placing
+	| { readonly code: 'nothing-to-place' }
+	| { readonly code: 'line-not-positive'; readonly item: string }
+	| { readonly code: 'line-twice'; readonly item: string }
+	| {
+			readonly code: 'over-item';
+			readonly item: string;
+			readonly asked: number;
+			readonly open: number;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'over-receipt';
+			readonly placed: number;
+			readonly amount: number;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'credit-unused';
+			readonly item: string;
+			readonly over: number;
+			readonly currency: string;
+	  }
+	| { readonly code: 'other-currency'; readonly item: string; readonly found: string; readonly want: string }
+	| {
+			readonly code: 'other-customer';
+			readonly item: string;
+			readonly owner: string;
+			readonly customer: string;
+	  }
+	| { readonly code: 'no-customer' }
+	| { readonly code: 'not-a-credit-entry' }
+	// acts
+	| { readonly code: 'not-allowed'; readonly role: string; readonly needs: string }
+	| { readonly code: 'not-signed-in' }
+	| { readonly code: 'not-found'; readonly what: string }
+	| { readonly code: 'receipt-taken'; readonly who: string; readonly at: string; readonly to: string | null }
+	| {
+			readonly code: 'item-changed';
+			readonly item: string;
+			readonly who: string;
+			readonly at: string;
+			readonly open: number;
+			readonly currency: string;
+	  }
+	| { readonly code: 'already-undone'; readonly who: string; readonly at: string }
+	| { readonly code: 'credit-in-use'; readonly what: string }
+	| { readonly code: 'period-locked'; readonly date: string; readonly firstOpen: string }
+	| { readonly code: 'no-rate'; readonly currency: string; readonly date: string }
+	| { readonly code: 'field'; readonly field: string; readonly message: string }
+	| { readonly code: 'number-taken'; readonly number: string }
+	| { readonly code: 'total-mismatch'; readonly number: string }
+	| { readonly code: 'address-missing'; readonly customer: string }
+	| { readonly code: 'nothing-owed'; readonly customer: string }
+	| { readonly code: 'last-supervisor' };
+
+export type ProblemCode = Problem['code'];

@@ -1,0 +1,106 @@
+import { blob, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { act } from './acts';
+
+export const bankAccount = sqliteTable('bank_account', {
+	id: integer('id').primaryKey(),
+	name: text('name').notNull(),
+	number: text('number').notNull().unique(),
+	bic: text('bic'),
+	bankName: text('bank_name').notNull(),
+	currency: text('currency').notNull(),
+	ledger: text('ledger').notNull().unique(),
+	kind: text('kind', { enum: ['current', 'petty_cash', 'processor'] }).notNull()
+});
+
+/** A file exactly as it came, compressed, in parts. */
+export const bankFile = sqliteTable('bank_file', {
+	id: integer('id').primaryKey(),
+	actId: integer('act_id')
+		.notNull()
+		.references(() => act.id),
+	name: text('name').notNull(),
+	sha256: text('sha256').notNull().unique(),
+	bytes: integer('bytes').notNull(),
+	entriesNew: integer('entries_new').notNull(),
+	entriesKnown: integer('entries_known').notNull()
+});
+
+export const bankFilePart = sqliteTable(
+	'bank_file_part',
+	{
+		fileId: integer('file_id')
+			.notNull()
+			.references(() => bankFile.id),
+		part: integer('part').notNull(),
+		gzip: blob('gzip', { mode: 'buffer' }).notNull()
+	},
+	(t) => [primaryKey({ columns: [t.fileId, t.part] })]
+);
+
+export const bankStatement = sqliteTable(
+	'bank_statement',
+	{
+		id: integer('id').primaryKey(),
+		fileId: integer('file_id')
+			.notNull()
+			.references(() => bankFile.id),
+		bankAccountId: integer('bank_account_id')
+			.notNull()
+			.references(() => bankAccount.id),
+		reference: text('reference').notNull(),
+		sequence: text('sequence'),
+		opening: integer('opening'),
+		openingOn: text('opening_on'),
+		closing: integer('closing'),
+		closingOn: text('closing_on'),
+		balanceChecked: integer('balance_checked', { mode: 'boolean' }).notNull(),
+		notBooked: integer('not_booked').notNull()
+	},
+	(t) => [
+		index('bank_statement_account').on(t.bankAccountId, t.closingOn),
+		index('bank_statement_file').on(t.fileId)
+	]
+);
+
+export const bankEntry = sqliteTable(
+	'bank_entry',
+	{
+		id: integer('id').primaryKey(),
+		bankAccountId: integer('bank_account_id')
+			.notNull()
+			.references(() => bankAccount.id),
+		/** Hash of what the bank wrote, and which of several alike. */
+		fingerprint: text('fingerprint').notNull(),
+		booked: text('booked').notNull(),
+		valued: text('valued'),
+		amount: integer('amount').notNull(),
+		currency: text('currency').notNull(),
+		reversal: integer('reversal', { mode: 'boolean' }).notNull(),
+		entryReference: text('entry_reference'),
+		bankReference: text('bank_reference'),
+		code: text('code'),
+		text: text('text').notNull(),
+		charges: integer('charges').notNull(),
+		/** Every detail as read, as JSON. */
+		details: text('details').notNull()
+	},
+	(t) => [
+		uniqueIndex('bank_entry_fingerprint').on(t.bankAccountId, t.fingerprint),
+		index('bank_entry_booked').on(t.bankAccountId, t.booked)
+	]
+);
+
+/** Which entries a statement lists: an entry may stand in several overlapping ones. */
+export const statementEntry = sqliteTable(
+	'statement_entry',
+	{
+		statementId: integer('statement_id')
+			.notNull()
+			.references(() => bankStatement.id),
+		place: integer('place').notNull(),
+		entryId: integer('entry_id')
+			.notNull()
+			.references(() => bankEntry.id)
+	},
+	(t) => [primaryKey({ columns: [t.statementId, t.place] }), index('statement_entry_entry').on(t.entryId)]
+);

@@ -1,0 +1,93 @@
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { act } from './acts';
+import { customer } from './firm';
+
+export const document = sqliteTable(
+	'document',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge'] }).notNull(),
+		number: text('number').notNull(),
+		numberKey: text('number_key').notNull(),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		issued: text('issued').notNull(),
+		currency: text('currency').notNull(),
+		total: integer('total').notNull(),
+		totalBase: integer('total_base').notNull(),
+		purchaseOrder: text('purchase_order'),
+		purchaseOrderKey: text('purchase_order_key'),
+		orderReference: text('order_reference'),
+		paymentReference: text('payment_reference'),
+		paymentReferenceKey: text('payment_reference_key'),
+		text: text('text').notNull(),
+		discountBasisPoints: integer('discount_basis_points'),
+		discountUntil: text('discount_until')
+	},
+	(t) => [
+		uniqueIndex('document_kind_number').on(t.kind, t.number),
+		index('document_customer').on(t.customerId),
+		index('document_number_key').on(t.numberKey),
+		index('document_purchase_order_key').on(t.purchaseOrderKey),
+		index('document_payment_reference_key').on(t.paymentReferenceKey)
+	]
+);
+
+export const documentLine = sqliteTable(
+	'document_line',
+	{
+		id: integer('id').primaryKey(),
+		documentId: integer('document_id')
+			.notNull()
+			.references(() => document.id),
+		text: text('text').notNull(),
+		net: integer('net').notNull(),
+		taxBasisPoints: integer('tax_basis_points').notNull(),
+		tax: integer('tax').notNull()
+	},
+	(t) => [index('document_line_document').on(t.documentId)]
+);
+
+/** What can be settled: an instalment of a document; most documents have one. */
+export const item = sqliteTable(
+	'item',
+	{
+		id: integer('id').primaryKey(),
+		documentId: integer('document_id')
+			.notNull()
+			.references(() => document.id),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		part: integer('part').notNull(),
+		parts: integer('parts').notNull(),
+		due: text('due').notNull(),
+		total: integer('total').notNull(),
+		totalBase: integer('total_base').notNull()
+	},
+	(t) => [index('item_document').on(t.documentId), index('item_customer').on(t.customerId)]
+);
+
+/** How an item stands: follows from allocations and differences, kept beside them in the same transaction. */
+export const itemState = sqliteTable(
+	'item_state',
+	{
+		itemId: integer('item_id')
+			.primaryKey()
+			.references(() => item.id),
+		customerId: integer('customer_id').notNull(),
+		due: text('due').notNull(),
+		open: integer('open').notNull(),
+		openBase: integer('open_base').notNull(),
+		version: integer('version').notNull(),
+		lastActId: integer('last_act_id').notNull()
+	},
+	(t) => [
+		index('item_state_customer_open').on(t.customerId, t.open),
+		index('item_state_open_due').on(t.open, t.due)
+	]
+);

@@ -1,0 +1,78 @@
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+/** Settings of the firm by key, as JSON; see `repo/settings.ts` for the keys. */
+export const setting = sqliteTable('setting', {
+	key: text('key').primaryKey(),
+	value: text('value').notNull()
+});
+
+export const ledgerAccount = sqliteTable('ledger_account', {
+	code: text('code').primaryKey(),
+	name: text('name').notNull(),
+	/** Whether clerks may book money that is not a customer's there. */
+	forSettingAside: integer('for_setting_aside', { mode: 'boolean' }).notNull().default(false)
+});
+
+/** Units of base currency for one unit of a currency, × 1,000,000, from a day on. */
+export const rate = sqliteTable(
+	'rate',
+	{
+		id: integer('id').primaryKey(),
+		currency: text('currency').notNull(),
+		day: text('day').notNull(),
+		millionths: integer('millionths').notNull()
+	},
+	(t) => [uniqueIndex('rate_currency_day').on(t.currency, t.day)]
+);
+
+export const customer = sqliteTable(
+	'customer',
+	{
+		id: integer('id').primaryKey(),
+		code: text('code').notNull().unique(),
+		name: text('name').notNull(),
+		currency: text('currency').notNull(),
+		address: text('address', { mode: 'json' }).$type<string[]>().notNull(),
+		termsDays: integer('terms_days').notNull(),
+		discountBasisPoints: integer('discount_basis_points'),
+		discountDays: integer('discount_days'),
+		creditLimit: integer('credit_limit'),
+		parentId: integer('parent_id'),
+		statementEmail: text('statement_email'),
+		reminderEmail: text('reminder_email'),
+		phone: text('phone'),
+		notes: text('notes').notNull().default(''),
+		/** Why this account is left out of reminders, or null. */
+		chasingPaused: text('chasing_paused')
+	},
+	(t) => [index('customer_name').on(t.name), index('customer_parent').on(t.parentId)]
+);
+
+/** Names on payments, own and other, in the form in which they are compared. */
+export const customerName = sqliteTable(
+	'customer_name',
+	{
+		id: integer('id').primaryKey(),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		name: text('name').notNull(),
+		key: text('key').notNull()
+	},
+	(t) => [index('customer_name_key').on(t.key), index('customer_name_customer').on(t.customerId)]
+);
+
+export const payerAccount = sqliteTable(
+	'payer_account',
+	{
+		id: integer('id').primaryKey(),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		account: text('account').notNull()
+	},
+	(t) => [
+		uniqueIndex('payer_account_account_customer').on(t.account, t.customerId),
+		index('payer_account_customer').on(t.customerId)
+	]
+);

@@ -1,0 +1,53 @@
+import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { act } from './acts';
+import { customer } from './firm';
+
+/** A letter as it was written: the data it says and the PDF that travelled. Never changed. */
+export const letter = sqliteTable(
+	'letter',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		kind: text('kind', { enum: ['statement', 'reminder'] }).notNull(),
+		date: text('date').notNull(),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		currency: text('currency').notNull(),
+		amount: integer('amount').notNull(),
+		recipient: text('recipient').notNull(),
+		subject: text('subject').notNull(),
+		body: text('body').notNull(),
+		/** The letter as data, as JSON. */
+		data: text('data').notNull(),
+		pdf: blob('pdf', { mode: 'buffer' }).notNull()
+	},
+	(t) => [index('letter_customer').on(t.customerId), index('letter_act').on(t.actId)]
+);
+
+/** How a letter fared on its way. */
+export const delivery = sqliteTable(
+	'delivery',
+	{
+		letterId: integer('letter_id')
+			.primaryKey()
+			.references(() => letter.id),
+		state: text('state', { enum: ['waiting', 'sending', 'sent', 'refused', 'failed'] }).notNull(),
+		at: text('at').notNull(),
+		/** What the mail server said. */
+		answer: text('answer'),
+		messageId: text('message_id').notNull(),
+		tries: integer('tries').notNull()
+	},
+	(t) => [index('delivery_state').on(t.state)]
+);
+
+/** The message exactly as it was handed to the mail server (RFC 5322). */
+export const message = sqliteTable('message', {
+	letterId: integer('letter_id')
+		.primaryKey()
+		.references(() => letter.id),
+	eml: blob('eml', { mode: 'buffer' }).notNull()
+});

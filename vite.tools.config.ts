@@ -1,0 +1,28 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vite';
+
+/** Command-line tools and worker threads: the web build carries only its own entry, so these get a build beside it. */
+const entry = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+export default defineConfig({
+	resolve: { alias: { $lib: entry('./src/lib') } },
+	build: {
+		ssr: true,
+		target: 'node20',
+		outDir: 'build/tools',
+		emptyOutDir: true,
+		minify: false,
+		rollupOptions: {
+			input: {
+				serve: entry('./src/tools/serve.ts'),
+				demo: entry('./src/tools/demo.ts'),
+				import: entry('./src/tools/import.ts'),
+				prove: entry('./src/tools/prove.ts'),
+				trial: entry('./src/tools/trial.ts'),
+				bench: entry('./bench/main.ts'),
+				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts')
+			},
+			output: { entryFileNames: '[name].js', chunkFileNames: 'parts/[name]-[hash].js' }
+		}
+	}
+});
