@@ -1,0 +1,56 @@
+import { normaliseName } from '../../core/3-matching/normalise-name';
+import { customer, customerName, payerAccount } from '../db/schema';
+import { recordAct } from '../repo/record-act';
+import { defineAct } from './perform';
+
+export interface NewCustomer {
+	readonly code: string;
+	readonly name: string;
+	readonly otherNames: readonly string[];
+	readonly payerAccounts: readonly string[];
+	readonly currency: string;
+	readonly address: readonly string[];
+	readonly termsDays: number;
+	readonly discountBasisPoints: number | null;
+	readonly discountDays: number | null;
+	readonly creditLimit: number | null;
+	readonly parentCode: string | null;
+	readonly statementEmail: string | null;
+	readonly reminderEmail: string | null;
+	readonly phone: string | null;
+	readonly notes: string;
+	readonly chasingPaused: string | null;
+}
+
+/** Adds customer accounts; a parent must come before its branches. Returns ids by code. */
+export const addCustomers = defineAct({
+	kind: 'add-customers',
+	needs: 'clerk',
+	run: async (tx, customers: readonly NewCustomer[], at): Promise<ReadonlyMap<string, number>> => {
+		const ids = new Map<string, number>();
+		for (const { otherNames, payerAccounts, parentCode, address, ...row } of customers) {
+			const parentId = parentCode ? (ids.get(parentCode) ?? null) : null;
+			const { id } = await tx
+				.insert(customer)
+				.values({ ...row, address: [...address], parentId })
+				.returning({ id: customer.id })
+				.get();
+			ids.set(row.code, id);
+			await tx
+				.insert(customerName)
+				.values([row.name, ...otherNames].map((name) => ({ customerId: id, name, key: normaliseName(name) })));
+			if (payerAccounts.length)
+				await tx.insert(payerAccount).values(payerAccounts.map((account) => ({ customerId: id, account })));
+		}
+		await recordAct(tx, {
+			kind: 'add-customers',
+			date: at.today,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `Added ${customers.length} customer accounts`,
+			facts: { codes: customers.map((row) => row.code) }
+		});
+		return ids;
+	}
+});

@@ -1,0 +1,184 @@
+import { and, eq, inArray, max } from 'drizzle-orm';
+import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
+import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
+import type { StatementEntry } from '../../core/model/bank';
+import type { Problem } from '../../core/problems';
+import { chunks } from '../db/chunks';
+import type { Tx } from '../db/open';
+import { act, bankAccount, bankEntry, bankFile, bankFilePart, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
+import type { BankFileRead } from '../files/read-bank-file';
+import { fingerprints } from '../repo/fingerprints';
+import { recordAct } from '../repo/record-act';
+import { defineAct } from './perform';
+import { Refusal } from './refusal';
+
+export interface ImportedStatement {
+	readonly account: string;
+	readonly reference: string;
+	readonly closing: number | null;
+	readonly closingOn: string | null;
+	readonly currency: string;
+	readonly entriesNew: number;
+	readonly entriesKnown: number;
+	readonly notBooked: number;
+	readonly balanceChecked: boolean;
+}
+
+export interface Imported {
+	readonly name: string;
+	/** When and by whom the very same file was brought in before; then nothing changed. */
+	readonly before: { readonly at: string; readonly who: string } | null;
+	readonly statements: readonly ImportedStatement[];
+	readonly entriesNew: number;
+	readonly entriesKnown: number;
+}
+
+/** Brings a file that was read into the books, whole or not at all. What is there already stays as it is. */
+export const importBankFile = defineAct({
+	kind: 'import-bank-file',
+	needs: 'clerk',
+	run: async (tx, file: BankFileRead, at): Promise<Imported> => {
+		const before = await importedBefore(tx, file.sha256);
+		if (before) return { name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 };
+		const accounts = await accountsFor(tx, file.statements);
+
+		let entryId = (await tx.select({ n: max(bankEntry.id) }).from(bankEntry).get())?.n ?? 0;
+		let receiptId = (await tx.select({ n: max(receipt.id) }).from(receipt).get())?.n ?? 0;
+		let statementId = (await tx.select({ n: max(bankStatement.id) }).from(bankStatement).get())?.n ?? 0;
+		const statements: ImportedStatement[] = [];
+		const rows = {
+			statements: [] as (typeof bankStatement.$inferInsert)[],
+			entries: [] as (typeof bankEntry.$inferInsert)[],
+			links: [] as (typeof statementEntry.$inferInsert)[],
+			receipts: [] as (typeof receipt.$inferInsert)[]
+		};
+		const fileId = ((await tx.select({ n: max(bankFile.id) }).from(bankFile).get())?.n ?? 0) + 1;
+		const within = new Map<string, number>();
+		let previous: ReadStatement | null = null;
+		for (const statement of file.statements) {
+			const account = accounts.get(statement.header.account)!;
+			const continues: boolean =
+				previous !== null &&
+				previous.header.account === statement.header.account &&
+				previous.header.reference !== statement.header.reference &&
+				previous.balances.closing !== null &&
+				previous.balances.closing === statement.balances.opening;
+			const known = await fingerprints(tx, account.id, statement, continues ? 'continue' : 'start', within);
+			previous = statement;
+			statementId++;
+			const fresh = known.filter((entry) => entry.entryId === null).length;
+			rows.statements.push({
+				id: statementId,
+				fileId,
+				bankAccountId: account.id,
+				reference: statement.header.reference,
+				sequence: statement.header.sequence,
+				...statement.balances,
+				balanceChecked: statement.balanceChecked,
+				notBooked: statement.notBooked
+			});
+			for (const [place, entry] of statement.entries.entries()) {
+				const print = known[place]!;
+				let id = print.entryId;
+				if (id === null) {
+					id = ++entryId;
+					within.set(print.fingerprint, id);
+					rows.entries.push(entryRow(entry, id, account.id, print.fingerprint));
+					for (const draft of receiptsOfEntry(entry))
+						rows.receipts.push({ ...draft, id: ++receiptId, bankEntryId: id, booked: entry.booked, currency: entry.currency });
+				}
+				rows.links.push({ statementId, place, entryId: id });
+			}
+			statements.push({
+				account: account.name,
+				reference: statement.header.reference,
+				closing: statement.balances.closing,
+				closingOn: statement.balances.closingOn,
+				currency: account.currency,
+				entriesNew: fresh,
+				entriesKnown: known.length - fresh,
+				notBooked: statement.notBooked,
+				balanceChecked: statement.balanceChecked
+			});
+		}
+		const entriesNew = rows.entries.length;
+		const entriesKnown = rows.links.length - entriesNew;
+		const actId = await recordAct(tx, {
+			kind: 'import-bank-file',
+			date: at.today,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `Brought in ${file.name}: ${entriesNew} new entries, ${entriesKnown} there already`,
+			facts: { file: file.name, sha256: file.sha256, entriesNew, entriesKnown },
+			key: at.key
+		});
+		const { name, sha256, bytes } = file;
+		await tx.insert(bankFile).values({ id: fileId, actId, name, sha256, bytes, entriesNew, entriesKnown });
+		for (const [part, gzip] of file.parts.entries()) await tx.insert(bankFilePart).values({ fileId, part, gzip });
+		for (const part of chunks(rows.statements)) await tx.insert(bankStatement).values(part);
+		for (const part of chunks(rows.entries)) await tx.insert(bankEntry).values(part);
+		for (const part of chunks(rows.links)) await tx.insert(statementEntry).values(part);
+		for (const part of chunks(rows.receipts)) {
+			await tx.insert(receipt).values(part);
+			await tx.insert(receiptState).values(
+				part.map((row) => ({
+					receiptId: row.id!,
+					state: 'waiting' as const,
+					booked: row.booked,
+					onAccount: 0,
+					onAccountBase: 0,
+					version: 1,
+					lastActId: actId
+				}))
+			);
+		}
+		return { name: file.name, before: null, statements, entriesNew, entriesKnown };
+	}
+});
+
+async function importedBefore(tx: Tx, sha256: string): Promise<Imported['before']> {
+	const row = await tx
+		.select({ at: act.at, who: act.userName })
+		.from(bankFile)
+		.innerJoin(act, eq(act.id, bankFile.actId))
+		.where(eq(bankFile.sha256, sha256))
+		.get();
+	return row ?? null;
+}
+
+/** The firm's accounts that the statements name; refuses a file with one that is not ours, or in another currency. */
+async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
+	const numbers = [...new Set(statements.map((statement) => statement.header.account))];
+	const found = await tx.select().from(bankAccount).where(and(inArray(bankAccount.number, numbers)));
+	const accounts = new Map(found.map((row) => [row.number, row]));
+	const problems: Problem[] = [];
+	for (const { header, entries } of statements) {
+		const place = { statement: header.reference };
+		const account = accounts.get(header.account);
+		const currency = header.currency ?? entries[0]?.currency ?? '';
+		if (!account) problems.push({ code: 'account-unknown', account: header.account, currency, ...place });
+		else if (currency && currency !== account.currency)
+			problems.push({ code: 'account-currency', account: header.account, found: currency, want: account.currency, ...place });
+		else
+			for (const entry of entries)
+				if (entry.currency !== account.currency)
+					problems.push({
+						code: 'entry-currency',
+						found: entry.currency,
+						account: account.currency,
+						entry: entry.bankReference ?? entry.entryReference ?? `number ${entry.index + 1}`,
+						...place
+					});
+	}
+	if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+	return accounts;
+}
+
+function entryRow(entry: StatementEntry, id: number, bankAccountId: number, fingerprint: string): typeof bankEntry.$inferInsert {
+	const { booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges } = entry;
+	const details = JSON.stringify(entry.details);
+	return {
+		id, bankAccountId, fingerprint, booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges, details
+	};
+}

@@ -1,0 +1,65 @@
+import { and, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
+import type { Day } from '../../core/day/day';
+import { minor } from '../../core/money/minor';
+import { toDecimal } from '../../core/money/to-decimal';
+import { bankAccount, bankEntry, ledgerAccount, receiptState } from '../db/schema';
+import { postJournal } from '../repo/post-journal';
+import { actByKey, recordAct } from '../repo/record-act';
+import { defineAct } from './perform';
+import { accountingDate, baseOf } from './place-receipt';
+import { Refusal } from './refusal';
+import { takeReceipt } from './take-receipt';
+
+export const setAsideInput = z.object({
+	receiptId: z.number().int(),
+	receiptVersion: z.number().int(),
+	account: z.string().min(1, 'Choose the ledger account.')
+});
+
+/** Books money that is not a customer's (either direction) on a ledger account. */
+export const setAside = defineAct({
+	kind: 'set-aside',
+	needs: 'clerk',
+	run: async (tx, input: z.infer<typeof setAsideInput>, at): Promise<{ actId: number }> => {
+		if (at.key) {
+			const done = await actByKey(tx, at.key);
+			if (done) return { actId: done.id };
+		}
+		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const target = await tx
+			.select()
+			.from(ledgerAccount)
+			.where(and(eq(ledgerAccount.code, input.account), eq(ledgerAccount.forSettingAside, true)))
+			.get();
+		if (!target) throw new Refusal({ code: 'not-found', what: `ledger account ${input.account}` });
+		const entry = await tx
+			.select({ id: bankEntry.id, ledger: bankAccount.ledger })
+			.from(bankEntry)
+			.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
+			.where(eq(bankEntry.id, row.bankEntryId))
+			.get();
+		const date = await accountingDate(tx, row.booked as Day);
+		const base = await baseOf(tx, row.currency, row.amount, date);
+		const amount = minor(row.amount);
+		const actId = await recordAct(tx, {
+			kind: 'set-aside',
+			date,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `Set aside ${toDecimal(amount, row.currency)} ${row.currency} to ${target.name}`,
+			facts: { account: target.code },
+			receiptId: row.id,
+			key: at.key
+		});
+		await tx
+			.update(receiptState)
+			.set({ state: 'set_aside', heldBecause: null, version: input.receiptVersion + 1, actId, lastActId: actId })
+			.where(eq(receiptState.receiptId, row.id));
+		const posting = { amount, base, currency: row.currency, bankLedger: entry!.ledger, bankEntryId: entry!.id };
+		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
+		return { actId };
+	}
+});

@@ -1,0 +1,24 @@
+import { eq } from 'drizzle-orm';
+import type { Tx } from '../db/open';
+import { act, customer, receipt, receiptState } from '../db/schema';
+import { Refusal } from './refusal';
+
+/** The receipt, if it still waits as it was seen; else refuses, naming who did what with it. */
+export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
+	const found = await tx
+		.select({ row: receipt, state: receiptState })
+		.from(receipt)
+		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.where(eq(receipt.id, receiptId))
+		.get();
+	if (!found) throw new Refusal({ code: 'not-found', what: 'receipt' });
+	const waits = found.state.state === 'waiting' || found.state.state === 'held';
+	if (!waits || found.state.version !== version) {
+		const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
+		const owner = found.state.customerId
+			? await tx.select({ name: customer.name }).from(customer).where(eq(customer.id, found.state.customerId)).get()
+			: null;
+		throw new Refusal({ code: 'receipt-taken', who: last?.userName ?? '', at: last?.at ?? '', to: owner?.name ?? null });
+	}
+	return found;
+}

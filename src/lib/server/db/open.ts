@@ -1,0 +1,71 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { mkdirSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { createClient, type Client } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { refuseNestedWrite } from './refuse-nested-write';
+import * as schema from './schema';
+
+export type Db = LibSQLDatabase<typeof schema>;
+/** Inside a transaction; the only way to write. */
+export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+/** Either: for queries that serve looks and acts alike. */
+export type Reader = Pick<Db, 'select' | 'all' | 'get' | 'values'>;
+
+export interface Books {
+	/** For reading only; within a write it throws, for it would wait for itself. */
+	readonly db: Db;
+	/** One transaction, after those before it: throw inside to take all of it back. */
+	write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+	close(): Promise<void>;
+}
+
+const BUSY_TRIES = 5;
+
+/**
+ * Opens the books and brings their tables up to date. Writes go through one queue in this process; another process that
+ * writes meanwhile is waited for, and a connection that met it is made anew, since it may lose later writes.
+ */
+export async function openBooks(url: string, options: { migrations: string; token?: string }): Promise<Books> {
+	if (url.startsWith('file:')) mkdirSync(dirname(resolve(url.slice(5))), { recursive: true });
+	const client = createClient({ url, authToken: options.token, timeout: 5000 });
+	if (url.startsWith('file:')) await client.execute('PRAGMA journal_mode = WAL');
+	const db = drizzle(client, { schema });
+	await migrate(db, { migrationsFolder: options.migrations });
+	const writing = new AsyncLocalStorage<true>();
+	let last: Promise<unknown> = Promise.resolve();
+	const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
+		if (writing.getStore()) return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
+		const turn = last.then(() => attempt(client, () => writing.run(true, () => db.transaction(work))));
+		last = turn.catch(() => undefined);
+		return turn;
+	};
+	return {
+		db: refuseNestedWrite(db, () => writing.getStore() === true),
+		write,
+		close: async () => {
+			await last;
+			client.close();
+		}
+	};
+}
+
+async function attempt<T>(client: Client, work: () => Promise<T>): Promise<T> {
+	for (let n = 1; ; n++) {
+		try {
+			return await work();
+		} catch (error) {
+			if (!isBusy(error)) throw error;
+			await client.reconnect();
+			if (n === BUSY_TRIES) throw error;
+		}
+	}
+}
+
+function isBusy(error: unknown): boolean {
+	for (let e = error as { code?: unknown; cause?: unknown } | undefined; e; e = e.cause as typeof e)
+		if (typeof e.code === 'string' && e.code.startsWith('SQLITE_BUSY')) return true;
+	return false;
+}

@@ -1,0 +1,34 @@
+import { eq } from 'drizzle-orm';
+import { z } from 'zod';
+import type { Reader, Tx } from '../db/open';
+import { setting } from '../db/schema';
+
+/** The firm's settings by key, each with its shape. */
+const SHAPES = {
+	firm: z.object({
+		name: z.string(),
+		address: z.array(z.string()),
+		email: z.string(),
+		phone: z.string(),
+		registration: z.string(),
+		baseCurrency: z.string()
+	}),
+	/** A fixed day for the demo; without it, the day of the clock. */
+	today: z.string(),
+	/** Books up to and including this day are locked. */
+	lockedThrough: z.string(),
+	demo: z.boolean()
+} as const;
+
+export type SettingKey = keyof typeof SHAPES;
+export type Setting<K extends SettingKey> = z.infer<(typeof SHAPES)[K]>;
+
+export async function readSetting<K extends SettingKey>(db: Reader, key: K): Promise<Setting<K> | null> {
+	const row = await db.select().from(setting).where(eq(setting.key, key)).get();
+	return row ? (SHAPES[key].parse(JSON.parse(row.value)) as Setting<K>) : null;
+}
+
+export async function writeSetting<K extends SettingKey>(tx: Tx, key: K, value: Setting<K>): Promise<void> {
+	const text = JSON.stringify(SHAPES[key].parse(value));
+	await tx.insert(setting).values({ key, value: text }).onConflictDoUpdate({ target: setting.key, set: { value: text } });
+}
