@@ -38,7 +38,9 @@ export const addCustomers = defineAct({
 			ids.set(row.code, id);
 			await tx
 				.insert(customerName)
-				.values([row.name, ...otherNames].map((name) => ({ customerId: id, name, key: normaliseName(name) })));
+				.values(
+					[row.name, ...otherNames].map((name) => ({ customerId: id, name, key: normaliseName(name) }))
+				);
 			if (payerAccounts.length)
 				await tx.insert(payerAccount).values(payerAccounts.map((account) => ({ customerId: id, account })));
 		}

@@ -9,7 +9,11 @@ export const addRates = defineAct({
 	kind: 'add-rates',
 	needs: 'clerk',
 	run: async (tx, rows: readonly { currency: string; day: Day; millionths: number }[], at) => {
-		for (const part of chunks(rows)) await tx.insert(rate).values([...part]).onConflictDoNothing();
+		for (const part of chunks(rows))
+			await tx
+				.insert(rate)
+				.values([...part])
+				.onConflictDoNothing();
 		await recordAct(tx, {
 			kind: 'add-rates',
 			date: at.today,

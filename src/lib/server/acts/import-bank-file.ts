@@ -5,12 +5,22 @@ import type { StatementEntry } from '../../core/model/bank';
 import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
 import type { Tx } from '../db/open';
-import { act, bankAccount, bankEntry, bankFile, bankFilePart, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
+import {
+	act,
+	bankAccount,
+	bankEntry,
+	bankFile,
+	bankFilePart,
+	bankStatement,
+	receipt,
+	receiptState,
+	statementEntry
+} from '../db/schema';
 import type { BankFileRead } from '../files/read-bank-file';
 import { fingerprints } from '../repo/fingerprints';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 
 export interface ImportedStatement {
 	readonly account: string;
@@ -42,9 +52,27 @@ export const importBankFile = defineAct({
 		if (before) return { name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 };
 		const accounts = await accountsFor(tx, file.statements);
 
-		let entryId = (await tx.select({ n: max(bankEntry.id) }).from(bankEntry).get())?.n ?? 0;
-		let receiptId = (await tx.select({ n: max(receipt.id) }).from(receipt).get())?.n ?? 0;
-		let statementId = (await tx.select({ n: max(bankStatement.id) }).from(bankStatement).get())?.n ?? 0;
+		let entryId =
+			(
+				await tx
+					.select({ n: max(bankEntry.id) })
+					.from(bankEntry)
+					.get()
+			)?.n ?? 0;
+		let receiptId =
+			(
+				await tx
+					.select({ n: max(receipt.id) })
+					.from(receipt)
+					.get()
+			)?.n ?? 0;
+		let statementId =
+			(
+				await tx
+					.select({ n: max(bankStatement.id) })
+					.from(bankStatement)
+					.get()
+			)?.n ?? 0;
 		const statements: ImportedStatement[] = [];
 		const rows = {
 			statements: [] as (typeof bankStatement.$inferInsert)[],
@@ -52,7 +80,13 @@ export const importBankFile = defineAct({
 			links: [] as (typeof statementEntry.$inferInsert)[],
 			receipts: [] as (typeof receipt.$inferInsert)[]
 		};
-		const fileId = ((await tx.select({ n: max(bankFile.id) }).from(bankFile).get())?.n ?? 0) + 1;
+		const fileId =
+			((
+				await tx
+					.select({ n: max(bankFile.id) })
+					.from(bankFile)
+					.get()
+			)?.n ?? 0) + 1;
 		const within = new Map<string, number>();
 		let previous: ReadStatement | null = null;
 		for (const statement of file.statements) {
@@ -85,7 +119,13 @@ export const importBankFile = defineAct({
 					within.set(print.fingerprint, id);
 					rows.entries.push(entryRow(entry, id, account.id, print.fingerprint));
 					for (const draft of receiptsOfEntry(entry))
-						rows.receipts.push({ ...draft, id: ++receiptId, bankEntryId: id, booked: entry.booked, currency: entry.currency });
+						rows.receipts.push({
+							...draft,
+							id: ++receiptId,
+							bankEntryId: id,
+							booked: entry.booked,
+							currency: entry.currency
+						});
 				}
 				rows.links.push({ statementId, place, entryId: id });
 			}
@@ -115,7 +155,8 @@ export const importBankFile = defineAct({
 		});
 		const { name, sha256, bytes } = file;
 		await tx.insert(bankFile).values({ id: fileId, actId, name, sha256, bytes, entriesNew, entriesKnown });
-		for (const [part, gzip] of file.parts.entries()) await tx.insert(bankFilePart).values({ fileId, part, gzip });
+		for (const [part, gzip] of file.parts.entries())
+			await tx.insert(bankFilePart).values({ fileId, part, gzip });
 		for (const part of chunks(rows.statements)) await tx.insert(bankStatement).values(part);
 		for (const part of chunks(rows.entries)) await tx.insert(bankEntry).values(part);
 		for (const part of chunks(rows.links)) await tx.insert(statementEntry).values(part);
@@ -150,7 +191,10 @@ async function importedBefore(tx: Tx, sha256: string): Promise<Imported['before'
 /** The firm's accounts that the statements name; refuses a file with one that is not ours, or in another currency. */
 async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
 	const numbers = [...new Set(statements.map((statement) => statement.header.account))];
-	const found = await tx.select().from(bankAccount).where(and(inArray(bankAccount.number, numbers)));
+	const found = await tx
+		.select()
+		.from(bankAccount)
+		.where(and(inArray(bankAccount.number, numbers)));
 	const accounts = new Map(found.map((row) => [row.number, row]));
 	const problems: Problem[] = [];
 	for (const { header, entries } of statements) {
@@ -159,7 +203,13 @@ async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
 		const currency = header.currency ?? entries[0]?.currency ?? '';
 		if (!account) problems.push({ code: 'account-unknown', account: header.account, currency, ...place });
 		else if (currency && currency !== account.currency)
-			problems.push({ code: 'account-currency', account: header.account, found: currency, want: account.currency, ...place });
+			problems.push({
+				code: 'account-currency',
+				account: header.account,
+				found: currency,
+				want: account.currency,
+				...place
+			});
 		else
 			for (const entry of entries)
 				if (entry.currency !== account.currency)
@@ -175,10 +225,29 @@ async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
 	return accounts;
 }
 
-function entryRow(entry: StatementEntry, id: number, bankAccountId: number, fingerprint: string): typeof bankEntry.$inferInsert {
-	const { booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges } = entry;
+function entryRow(
+	entry: StatementEntry,
+	id: number,
+	bankAccountId: number,
+	fingerprint: string
+): typeof bankEntry.$inferInsert {
+	const { booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges } =
+		entry;
 	const details = JSON.stringify(entry.details);
 	return {
-		id, bankAccountId, fingerprint, booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges, details
+		id,
+		bankAccountId,
+		fingerprint,
+		booked,
+		valued,
+		amount,
+		currency,
+		reversal,
+		entryReference,
+		bankReference,
+		code,
+		text,
+		charges,
+		details
 	};
 }

@@ -13,7 +13,7 @@ import { recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
 import { defineAct } from './perform';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 
 export interface NewDocument {
 	readonly kind: DocumentKind;
@@ -21,7 +21,12 @@ export interface NewDocument {
 	readonly customerId: number;
 	readonly issued: Day;
 	readonly currency: string;
-	readonly lines: readonly { readonly text: string; readonly net: Minor; readonly taxBasisPoints: number; readonly tax: Minor }[];
+	readonly lines: readonly {
+		readonly text: string;
+		readonly net: Minor;
+		readonly taxBasisPoints: number;
+		readonly tax: Minor;
+	}[];
 	/** Amounts add up to the lines' net and tax. */
 	readonly instalments: readonly { readonly due: Day; readonly amount: Minor }[];
 	readonly purchaseOrder: string | null;
@@ -43,12 +48,20 @@ export const issueDocument = defineAct({
 		const total = minor(net + tax);
 		const locked = await lockedPeriod(tx, head.issued);
 		if (locked) throw new Refusal(locked);
-		if (sumOf(instalments, (part) => part.amount) !== total || total <= 0 || instalments.some((part) => part.amount <= 0))
+		if (
+			sumOf(instalments, (part) => part.amount) !== total ||
+			total <= 0 ||
+			instalments.some((part) => part.amount <= 0)
+		)
 			throw new Refusal({ code: 'total-mismatch', number: head.number });
 		const owner = await tx.select().from(customer).where(eq(customer.id, head.customerId)).get();
 		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
-		const taken = await tx.select({ id: document.id, kind: document.kind }).from(document).where(eq(document.number, head.number));
-		if (taken.some((row) => row.kind === head.kind)) throw new Refusal({ code: 'number-taken', number: head.number });
+		const taken = await tx
+			.select({ id: document.id, kind: document.kind })
+			.from(document)
+			.where(eq(document.number, head.number));
+		if (taken.some((row) => row.kind === head.kind))
+			throw new Refusal({ code: 'number-taken', number: head.number });
 		const base = (await readSetting(tx, 'firm'))?.baseCurrency ?? head.currency;
 		const convert = await baseConverter(tx, head.currency, base, head.issued);
 		if (typeof convert !== 'function') throw new Refusal(convert);
@@ -80,12 +93,30 @@ export const issueDocument = defineAct({
 			.returning({ id: document.id })
 			.get();
 		await tx.insert(documentLine).values(lines.map((line) => ({ ...line, documentId: id })));
-		const bases = split(totalBase, instalments.map((part) => part.amount)); // the parts keep the whole's value
+		const bases = split(
+			totalBase,
+			instalments.map((part) => part.amount)
+		); // the parts keep the whole's value
 		for (const [index, { due, amount }] of instalments.entries()) {
 			const parts = instalments.length;
-			const row = { documentId: id, customerId: owner.id, part: index + 1, parts, due, total: amount, totalBase: bases[index]! };
+			const row = {
+				documentId: id,
+				customerId: owner.id,
+				part: index + 1,
+				parts,
+				due,
+				total: amount,
+				totalBase: bases[index]!
+			};
 			const inserted = await tx.insert(item).values(row).returning({ id: item.id }).get();
-			const state = { customerId: owner.id, due, open: amount, openBase: bases[index]!, version: 1, lastActId: actId };
+			const state = {
+				customerId: owner.id,
+				due,
+				open: amount,
+				openBase: bases[index]!,
+				version: 1,
+				lastActId: actId
+			};
 			await tx.insert(itemState).values({ itemId: inserted.id, ...state });
 		}
 		const netBase = minor(totalBase - taxBase);

@@ -2,7 +2,7 @@ import type { Day } from '../../core/day/day';
 import type { Problem } from '../../core/problems';
 import { bad, good, type Result } from '../../core/result';
 import type { Books, Tx } from '../db/open';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 
 export type Role = 'reader' | 'clerk' | 'supervisor';
 const RANK: Readonly<Record<Role, number>> = { reader: 0, clerk: 1, supervisor: 2 };

@@ -6,7 +6,15 @@ import type { Day } from '../../core/day/day';
 import { minor, type Minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import type { Tx } from '../db/open';
-import { allocation, bankAccount, bankEntry, customer, difference, receipt, receiptState } from '../db/schema';
+import {
+	allocation,
+	bankAccount,
+	bankEntry,
+	customer,
+	difference,
+	receipt,
+	receiptState
+} from '../db/schema';
 import { changeItems } from '../repo/change-items';
 import { checkVersions } from '../repo/check-versions';
 import { firstOpenDay } from '../repo/check-period';
@@ -16,7 +24,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
 import { defineAct } from './perform';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 import { takeReceipt } from './take-receipt';
 
 const amount = z.number().int().refine(Number.isSafeInteger);
@@ -34,7 +42,13 @@ export const placeInput = z.object({
 				cash: amount,
 				differences: z.array(
 					z.object({
-						kind: z.enum(['settlement_discount', 'processor_fee', 'bank_charge', 'withholding_tax', 'small_difference']),
+						kind: z.enum([
+							'settlement_discount',
+							'processor_fee',
+							'bank_charge',
+							'withholding_tax',
+							'small_difference'
+						]),
 						amount
 					})
 				)
@@ -65,8 +79,16 @@ export const placeReceipt = defineAct({
 			.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
 			.where(eq(bankEntry.id, row.bankEntryId))
 			.get();
-		const items = new Map((await itemsById(tx, input.lines.map((line) => line.itemId))).map((it) => [it.id, it]));
-		if (input.lines.some((line) => !items.has(line.itemId))) throw new Refusal({ code: 'not-found', what: 'item' });
+		const items = new Map(
+			(
+				await itemsById(
+					tx,
+					input.lines.map((line) => line.itemId)
+				)
+			).map((it) => [it.id, it])
+		);
+		if (input.lines.some((line) => !items.has(line.itemId)))
+			throw new Refusal({ code: 'not-found', what: 'item' });
 		await checkVersions(tx, input.lines, items);
 
 		const date = await accountingDate(tx, row.booked as Day);
@@ -104,13 +126,21 @@ export const placeReceipt = defineAct({
 				}))
 			);
 		if (differences.length)
-			await tx.insert(difference).values(differences.map((gap) => ({ ...gap, actId, date, receiptId: row.id })));
+			await tx
+				.insert(difference)
+				.values(differences.map((gap) => ({ ...gap, actId, date, receiptId: row.id })));
 		await changeItems(tx, actId, changes);
 		await tx
 			.update(receiptState)
 			.set({
-				state: 'placed', customerId: owner.id, onAccount, onAccountBase, heldBecause: null,
-				version: input.receiptVersion + 1, actId, lastActId: actId
+				state: 'placed',
+				customerId: owner.id,
+				onAccount,
+				onAccountBase,
+				heldBecause: null,
+				version: input.receiptVersion + 1,
+				actId,
+				lastActId: actId
 			})
 			.where(eq(receiptState.receiptId, row.id));
 		const posted = { ...money, customerId: owner.id, bankLedger: entry!.ledger, bankEntryId: entry!.id };

@@ -9,7 +9,7 @@ import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
 import { accountingDate, baseOf } from './place-receipt';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 import { takeReceipt } from './take-receipt';
 
 export const setAsideInput = z.object({
@@ -56,9 +56,21 @@ export const setAside = defineAct({
 		});
 		await tx
 			.update(receiptState)
-			.set({ state: 'set_aside', heldBecause: null, version: input.receiptVersion + 1, actId, lastActId: actId })
+			.set({
+				state: 'set_aside',
+				heldBecause: null,
+				version: input.receiptVersion + 1,
+				actId,
+				lastActId: actId
+			})
 			.where(eq(receiptState.receiptId, row.id));
-		const posting = { amount, base, currency: row.currency, bankLedger: entry!.ledger, bankEntryId: entry!.id };
+		const posting = {
+			amount,
+			base,
+			currency: row.currency,
+			bankLedger: entry!.ledger,
+			bankEntryId: entry!.id
+		};
 		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
 		return { actId };
 	}

@@ -11,9 +11,15 @@ export interface FirmSetUp {
 
 /** Accounts on which clerks may book what is not a customer's money. */
 const FOR_SETTING_ASIDE = new Set<string>(
-	[CHART.bankCharges, CHART.processorFees, CHART.otherIncome, CHART.bankInterest, CHART.transfers, CHART.supplierPayments, CHART.wages].map(
-		(row) => row.code
-	)
+	[
+		CHART.bankCharges,
+		CHART.processorFees,
+		CHART.otherIncome,
+		CHART.bankInterest,
+		CHART.transfers,
+		CHART.supplierPayments,
+		CHART.wages
+	].map((row) => row.code)
 );
 
 /** Writes the firm's name, its chart of accounts and its bank accounts into new books. */
@@ -22,8 +28,13 @@ export const setUpFirm = defineAct({
 	needs: 'supervisor',
 	run: async (tx, input: FirmSetUp, at) => {
 		await writeSetting(tx, 'firm', input.firm);
-		const chart = Object.values(CHART).map((row) => ({ ...row, forSettingAside: FOR_SETTING_ASIDE.has(row.code) }));
-		await tx.insert(ledgerAccount).values([...chart, ...input.bankAccounts.map((row) => ({ code: row.ledger, name: row.name }))]);
+		const chart = Object.values(CHART).map((row) => ({
+			...row,
+			forSettingAside: FOR_SETTING_ASIDE.has(row.code)
+		}));
+		await tx
+			.insert(ledgerAccount)
+			.values([...chart, ...input.bankAccounts.map((row) => ({ code: row.ledger, name: row.name }))]);
 		if (input.bankAccounts.length) await tx.insert(bankAccount).values([...input.bankAccounts]);
 		await recordAct(tx, {
 			kind: 'set-up-firm',

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/open';
 import { act, customer, receipt, receiptState } from '../db/schema';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 
 /** The receipt, if it still waits as it was seen; else refuses, naming who did what with it. */
 export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
@@ -16,9 +16,18 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 	if (!waits || found.state.version !== version) {
 		const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
 		const owner = found.state.customerId
-			? await tx.select({ name: customer.name }).from(customer).where(eq(customer.id, found.state.customerId)).get()
+			? await tx
+					.select({ name: customer.name })
+					.from(customer)
+					.where(eq(customer.id, found.state.customerId))
+					.get()
 			: null;
-		throw new Refusal({ code: 'receipt-taken', who: last?.userName ?? '', at: last?.at ?? '', to: owner?.name ?? null });
+		throw new Refusal({
+			code: 'receipt-taken',
+			who: last?.userName ?? '',
+			at: last?.at ?? '',
+			to: owner?.name ?? null
+		});
 	}
 	return found;
 }

@@ -11,7 +11,7 @@ import { postJournal } from '../repo/post-journal';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
 import { accountingDate } from './place-receipt';
-import { Refusal } from './refusal';
+import { Refusal } from '../refusal';
 
 /**
  * Takes back the placing of a receipt, or the setting aside of money: by second records that point at the first, on the same
@@ -26,13 +26,22 @@ export const undoPlacing = defineAct({
 			throw new Refusal({ code: 'not-found', what: 'placing' });
 		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
 		if (undone) throw new Refusal({ code: 'already-undone', who: undone.userName, at: undone.at });
-		const state = await tx.select().from(receiptState).where(eq(receiptState.receiptId, first.receiptId)).get();
+		const state = await tx
+			.select()
+			.from(receiptState)
+			.where(eq(receiptState.receiptId, first.receiptId))
+			.get();
 		const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
 		const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
 
 		const touched = new Set<number>([...allocations, ...differences].map((row) => row.itemId));
 		for (const row of allocations) if (row.creditItemId !== null) touched.add(row.creditItemId);
-		const now = touched.size ? await tx.select().from(itemState).where(inArray(itemState.itemId, [...touched])) : [];
+		const now = touched.size
+			? await tx
+					.select()
+					.from(itemState)
+					.where(inArray(itemState.itemId, [...touched]))
+			: [];
 		const changes = takeBack(
 			{ allocations: allocations.map(asAllocation), differences: differences.map(asDifference) },
 			now.map((row) => ({ itemId: row.itemId, open: row.open as Minor, openBase: row.openBase as Minor }))
@@ -50,17 +59,43 @@ export const undoPlacing = defineAct({
 			receiptId: first.receiptId,
 			undoesId: first.id
 		});
-		const negative = <T extends { id: number; amount: number }>(row: T) => ({ ...row, actId, date, undoesId: row.id, amount: -row.amount, id: undefined });
 		if (allocations.length)
 			await tx.insert(allocation).values(
-				allocations.map((row) => ({ ...negative(row), itemBase: -row.itemBase, creditBase: -row.creditBase }))
+				allocations.map(({ id, ...row }) => ({
+					...row,
+					actId,
+					date,
+					undoesId: id,
+					amount: -row.amount,
+					itemBase: -row.itemBase,
+					creditBase: -row.creditBase
+				}))
 			);
 		if (differences.length)
-			await tx.insert(difference).values(differences.map((row) => ({ ...negative(row), base: -row.base })));
+			await tx
+				.insert(difference)
+				.values(
+					differences.map(({ id, ...row }) => ({
+						...row,
+						actId,
+						date,
+						undoesId: id,
+						amount: -row.amount,
+						base: -row.base
+					}))
+				);
 		await changeItems(tx, actId, changes);
 		await tx
 			.update(receiptState)
-			.set({ state: 'waiting', customerId: null, onAccount: 0, onAccountBase: 0, version: state!.version + 1, actId: null, lastActId: actId })
+			.set({
+				state: 'waiting',
+				customerId: null,
+				onAccount: 0,
+				onAccountBase: 0,
+				version: state!.version + 1,
+				actId: null,
+				lastActId: actId
+			})
 			.where(eq(receiptState.receiptId, first.receiptId));
 		const lines = await tx.select().from(journalLine).where(eq(journalLine.actId, first.id));
 		await postJournal(tx, actId, date, reverseJournal(lines.map(asLine)));
@@ -82,6 +117,13 @@ function asDifference({ itemId, kind, amount, base }: typeof difference.$inferSe
 	return { itemId, kind, amount: minor(amount), base: minor(base) };
 }
 
-function asLine({ account, customerId, currency, amount, base, bankEntryId }: typeof journalLine.$inferSelect): JournalLine {
+function asLine({
+	account,
+	customerId,
+	currency,
+	amount,
+	base,
+	bankEntryId
+}: typeof journalLine.$inferSelect): JournalLine {
 	return { account, customerId, currency, amount: minor(amount), base: minor(base), bankEntryId };
 }

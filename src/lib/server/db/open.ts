@@ -28,7 +28,10 @@ const BUSY_TRIES = 5;
  * Opens the books and brings their tables up to date. Writes go through one queue in this process; another process that
  * writes meanwhile is waited for, and a connection that met it is made anew, since it may lose later writes.
  */
-export async function openBooks(url: string, options: { migrations: string; token?: string }): Promise<Books> {
+export async function openBooks(
+	url: string,
+	options: { migrations: string; token?: string }
+): Promise<Books> {
 	if (url.startsWith('file:')) mkdirSync(dirname(resolve(url.slice(5))), { recursive: true });
 	const client = createClient({ url, authToken: options.token, timeout: 5000 });
 	if (url.startsWith('file:')) await client.execute('PRAGMA journal_mode = WAL');
@@ -37,7 +40,8 @@ export async function openBooks(url: string, options: { migrations: string; toke
 	const writing = new AsyncLocalStorage<true>();
 	let last: Promise<unknown> = Promise.resolve();
 	const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
-		if (writing.getStore()) return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
+		if (writing.getStore())
+			return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
 		const turn = last.then(() => attempt(client, () => writing.run(true, () => db.transaction(work))));
 		last = turn.catch(() => undefined);
 		return turn;

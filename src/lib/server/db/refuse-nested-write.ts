@@ -4,7 +4,10 @@ import type { Db } from './open';
 export function refuseNestedWrite(db: Db, isWriting: () => boolean): Db {
 	return new Proxy(db, {
 		get(target, property, receiver) {
-			if (isWriting()) throw new Error(`within a write, use its transaction instead of the books' own "${String(property)}"`);
+			if (isWriting())
+				throw new Error(
+					`within a write, use its transaction instead of the books' own "${String(property)}"`
+				);
 			return Reflect.get(target, property, receiver);
 		}
 	});

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { OpenItem } from '../../core/model/records';
 import type { Problem } from '../../core/problems';
-import { Refusal } from '../acts/refusal';
+import { Refusal } from '../refusal';
 import type { Tx } from '../db/open';
 import { act, itemState } from '../db/schema';
 
@@ -22,7 +22,14 @@ export async function checkVersions(
 			.where(eq(itemState.itemId, itemId))
 			.get();
 		const { number, open, currency } = now;
-		problems.push({ code: 'item-changed', item: number, who: last?.who ?? '', at: last?.at ?? '', open, currency });
+		problems.push({
+			code: 'item-changed',
+			item: number,
+			who: last?.who ?? '',
+			at: last?.at ?? '',
+			open,
+			currency
+		});
 	}
 	if (problems.length > 0) throw new Refusal(...problems);
 }

@@ -28,7 +28,9 @@ export async function fingerprints(
 	mode: 'start' | 'continue',
 	within: Map<string, number>
 ): Promise<Fingerprinted[]> {
-	const contents = statement.entries.map((entry) => createHash('sha256').update(entryContent(entry)).digest('hex').slice(0, 40));
+	const contents = statement.entries.map((entry) =>
+		createHash('sha256').update(entryContent(entry)).digest('hex').slice(0, 40)
+	);
 	const before = await earlierStatements(tx, accountId, statement);
 	const listed = await entriesAlike(tx, accountId, contents, before);
 	const used = new Set<string>();
@@ -50,7 +52,11 @@ export async function fingerprints(
 }
 
 /** Statements of the account that end with the balance with which this one begins. */
-async function earlierStatements(tx: Tx, accountId: number, { header, balances }: ReadStatement): Promise<ReadonlySet<number>> {
+async function earlierStatements(
+	tx: Tx,
+	accountId: number,
+	{ header, balances }: ReadStatement
+): Promise<ReadonlySet<number>> {
 	if (balances.opening === null) return new Set();
 	const rows = await tx
 		.select({ id: bankStatement.id, reference: bankStatement.reference })
@@ -59,15 +65,26 @@ async function earlierStatements(tx: Tx, accountId: number, { header, balances }
 	return new Set(rows.filter((row) => row.reference !== header.reference).map((row) => row.id));
 }
 
-async function entriesAlike(tx: Tx, accountId: number, contents: readonly string[], before: ReadonlySet<number>) {
+async function entriesAlike(
+	tx: Tx,
+	accountId: number,
+	contents: readonly string[],
+	before: ReadonlySet<number>
+) {
 	const found = new Map<string, { entryId: number; onlyEarlier: boolean }>();
 	const counts = new Map<string, number>();
 	for (const content of contents) counts.set(content, (counts.get(content) ?? 0) + 1);
 	// Alike ones beyond those in this statement may stand in the books from statements before it.
-	const wanted = [...counts].flatMap(([content, n]) => [...Array(n + 2).keys()].map((k) => `${content}:${k}`));
+	const wanted = [...counts].flatMap(([content, n]) =>
+		[...Array(n + 2).keys()].map((k) => `${content}:${k}`)
+	);
 	for (const part of chunks(wanted)) {
 		const rows = await tx
-			.select({ fingerprint: bankEntry.fingerprint, entryId: bankEntry.id, statementId: statementEntry.statementId })
+			.select({
+				fingerprint: bankEntry.fingerprint,
+				entryId: bankEntry.id,
+				statementId: statementEntry.statementId
+			})
 			.from(bankEntry)
 			.innerJoin(statementEntry, eq(statementEntry.entryId, bankEntry.id))
 			.where(and(eq(bankEntry.bankAccountId, accountId), inArray(bankEntry.fingerprint, part)));

@@ -26,7 +26,17 @@ export const FIRST_HASH = '0'.repeat(64);
 export type HashedAct = Omit<typeof act.$inferSelect, 'hash'>;
 
 export function hashAct(row: HashedAct): string {
-	const fields = [row.id, row.kind, row.date, row.at, row.userId, row.userName, row.summary, row.facts, row.customerId];
+	const fields = [
+		row.id,
+		row.kind,
+		row.date,
+		row.at,
+		row.userId,
+		row.userName,
+		row.summary,
+		row.facts,
+		row.customerId
+	];
 	fields.push(row.receiptId, row.documentId, row.undoesId, row.key, row.previousHash);
 	return createHash('sha256').update(JSON.stringify(fields)).digest('hex');
 }

@@ -30,5 +30,8 @@ export async function readSetting<K extends SettingKey>(db: Reader, key: K): Pro
 
 export async function writeSetting<K extends SettingKey>(tx: Tx, key: K, value: Setting<K>): Promise<void> {
 	const text = JSON.stringify(SHAPES[key].parse(value));
-	await tx.insert(setting).values({ key, value: text }).onConflictDoUpdate({ target: setting.key, set: { value: text } });
+	await tx
+		.insert(setting)
+		.values({ key, value: text })
+		.onConflictDoUpdate({ target: setting.key, set: { value: text } });
 }

@@ -1,4 +1,4 @@
-import type { Problem } from '../../core/problems';
+import type { Problem } from '../core/problems';
 
 /** Thrown within a transaction to take it back; turned into problems outside. */
 export class Refusal extends Error {

@@ -1,0 +1,95 @@
+/** What the proof reads: the journal and the records beside it, amounts in minor units. */
+export interface ProofFacts {
+	readonly lines: readonly {
+		readonly actId: number;
+		readonly date: string;
+		readonly account: string;
+		readonly customerId: number | null;
+		readonly currency: string;
+		readonly amount: number;
+		readonly base: number;
+		readonly bankEntryId: number | null;
+	}[];
+	readonly items: readonly {
+		readonly id: number;
+		readonly number: string;
+		readonly customerId: number;
+		readonly currency: string;
+		readonly credit: boolean;
+		readonly issued: string;
+		readonly total: number;
+		readonly totalBase: number;
+		readonly stateOpen: number;
+		readonly stateOpenBase: number;
+	}[];
+	readonly allocations: readonly {
+		readonly id: number;
+		readonly date: string;
+		readonly receiptId: number | null;
+		readonly creditItemId: number | null;
+		readonly itemId: number;
+		readonly amount: number;
+		readonly itemBase: number;
+		readonly creditBase: number;
+		readonly undoesId: number | null;
+	}[];
+	readonly differences: readonly {
+		readonly id: number;
+		readonly date: string;
+		readonly itemId: number;
+		readonly amount: number;
+		readonly base: number;
+		readonly undoesId: number | null;
+	}[];
+	/** Receipts placed, with what their state says lies on account. */
+	readonly receipts: readonly {
+		readonly id: number;
+		readonly bankEntryId: number;
+		readonly customerId: number | null;
+		readonly state: string;
+		readonly amount: number;
+		readonly currency: string;
+		readonly onAccount: number;
+	}[];
+	/** Postings of receipts to customers by act: + when placed, − when taken back. */
+	readonly receiptPostings: readonly {
+		readonly receiptId: number;
+		readonly customerId: number;
+		readonly date: string;
+		readonly sign: 1 | -1;
+	}[];
+	readonly entries: readonly {
+		readonly id: number;
+		readonly accountId: number;
+		readonly amount: number;
+		readonly currency: string;
+	}[];
+	readonly statements: readonly {
+		readonly accountId: number;
+		readonly reference: string;
+		readonly opening: number | null;
+		readonly closing: number | null;
+		readonly entries: number;
+	}[];
+	readonly bankAccounts: readonly {
+		readonly id: number;
+		readonly name: string;
+		readonly ledger: string;
+		readonly currency: string;
+	}[];
+	readonly receivables: string;
+}
+
+/** Something that does not hold: the rule (1 to 6 as in the manual), what it is about, and the two figures. */
+export interface Breach {
+	readonly rule: 1 | 2 | 3 | 4 | 5 | 6;
+	readonly about: string;
+	readonly want: number;
+	readonly found: number;
+	readonly currency: string;
+}
+
+/** Adds to a sum kept under a key. */
+export function tally<K>(sums: Map<K, number>, key: K, amount: number): void {
+	sums.set(key, (sums.get(key) ?? 0) + amount);
+}

@@ -1,0 +1,23 @@
+import { bankAgrees } from './bank-agrees';
+import type { Breach, ProofFacts } from './facts';
+import { journalsBalance } from './journals-balance';
+import { ledgerAgrees } from './ledger-agrees';
+import { nothingBeyond } from './nothing-beyond';
+import { undoingsMatch } from './undoings-match';
+
+/** What must always hold, by number; the sixth, the audit chain, needs hashes and is checked where they are made. */
+export const RULES: Readonly<Record<Breach['rule'], string>> = {
+	1: 'each journal balances, per currency and in base currency',
+	2: 'control account = customer balances = open items less unallocated credits, on every day',
+	3: 'no item is settled beyond its total, no credit used beyond its amount',
+	4: 'each bank account: opening balance + entries = closing balance, each entry once in the journal',
+	5: 'each undone allocation and its undoing come to nothing',
+	6: 'the chain of records is unbroken'
+};
+
+/** Recomputes rules 1 to 5 from the journal and the posted records. No breaches means the books prove. */
+export function prove(facts: ProofFacts): Breach[] {
+	return [journalsBalance, ledgerAgrees, nothingBeyond, bankAgrees, undoingsMatch].flatMap((rule) =>
+		rule(facts)
+	);
+}

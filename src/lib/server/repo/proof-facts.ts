@@ -1,0 +1,106 @@
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { CHART } from '../../core/5-journal/chart';
+import type { ProofFacts } from '../../core/5-journal/proof/facts';
+import type { Reader } from '../db/open';
+import {
+	act,
+	allocation,
+	bankAccount,
+	bankEntry,
+	bankStatement,
+	difference,
+	document,
+	item,
+	itemState,
+	journalLine,
+	receipt,
+	receiptState,
+	statementEntry
+} from '../db/schema';
+
+/** Reads all that the proof needs. */
+export async function proofFacts(db: Reader): Promise<ProofFacts> {
+	const placings = await db
+		.select({
+			id: act.id,
+			kind: act.kind,
+			receiptId: act.receiptId,
+			customerId: act.customerId,
+			date: act.date,
+			undoesId: act.undoesId
+		})
+		.from(act)
+		.where(inArray(act.kind, ['place-receipt', 'undo-placing']))
+		.orderBy(asc(act.id));
+	const placed = new Set(placings.filter((row) => row.kind === 'place-receipt').map((row) => row.id));
+	return {
+		lines: await db.select().from(journalLine),
+		items: await db
+			.select({
+				id: item.id,
+				number: document.number,
+				customerId: document.customerId,
+				currency: document.currency,
+				credit: sql<boolean>`${document.kind} = 'credit_note'`.mapWith(Boolean),
+				issued: document.issued,
+				total: item.total,
+				totalBase: item.totalBase,
+				stateOpen: itemState.open,
+				stateOpenBase: itemState.openBase
+			})
+			.from(item)
+			.innerJoin(document, eq(document.id, item.documentId))
+			.innerJoin(itemState, eq(itemState.itemId, item.id)),
+		allocations: await db.select().from(allocation),
+		differences: await db.select().from(difference),
+		receipts: await db
+			.select({
+				id: receipt.id,
+				bankEntryId: receipt.bankEntryId,
+				customerId: receiptState.customerId,
+				state: receiptState.state,
+				amount: receipt.amount,
+				currency: receipt.currency,
+				onAccount: receiptState.onAccount
+			})
+			.from(receipt)
+			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
+		receiptPostings: placings
+			.filter((row) => row.kind === 'place-receipt' || placed.has(row.undoesId!))
+			.map((row) => ({
+				receiptId: row.receiptId!,
+				customerId: row.customerId!,
+				date: row.date,
+				sign: row.kind === 'place-receipt' ? 1 : -1
+			})),
+		entries: await db
+			.select({
+				id: bankEntry.id,
+				accountId: bankEntry.bankAccountId,
+				amount: bankEntry.amount,
+				currency: bankEntry.currency
+			})
+			.from(bankEntry),
+		statements: await db
+			.select({
+				accountId: bankStatement.bankAccountId,
+				reference: bankStatement.reference,
+				opening: bankStatement.opening,
+				closing: bankStatement.closing,
+				entries: sql<number>`coalesce(sum(${bankEntry.amount}), 0)`
+			})
+			.from(bankStatement)
+			.leftJoin(statementEntry, eq(statementEntry.statementId, bankStatement.id))
+			.leftJoin(bankEntry, eq(bankEntry.id, statementEntry.entryId))
+			.groupBy(bankStatement.id),
+		bankAccounts: await db
+			.select({
+				id: bankAccount.id,
+				name: bankAccount.name,
+				ledger: bankAccount.ledger,
+				currency: bankAccount.currency
+			})
+			.from(bankAccount),
+		receivables: CHART.receivables.code
+	};
+}
