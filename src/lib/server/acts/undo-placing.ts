@@ -72,18 +72,16 @@ export const undoPlacing = defineAct({
 				}))
 			);
 		if (differences.length)
-			await tx
-				.insert(difference)
-				.values(
-					differences.map(({ id, ...row }) => ({
-						...row,
-						actId,
-						date,
-						undoesId: id,
-						amount: -row.amount,
-						base: -row.base
-					}))
-				);
+			await tx.insert(difference).values(
+				differences.map(({ id, ...row }) => ({
+					...row,
+					actId,
+					date,
+					undoesId: id,
+					amount: -row.amount,
+					base: -row.base
+				}))
+			);
 		await changeItems(tx, actId, changes);
 		await tx
 			.update(receiptState)

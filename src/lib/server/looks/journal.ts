@@ -1,0 +1,119 @@
+import { and, asc, desc, eq, inArray, lt, sql } from 'drizzle-orm';
+import { CHART } from '../../core/5-journal/chart';
+import {
+	act,
+	bankAccount,
+	bankEntry,
+	bankStatement,
+	customer,
+	journalLine,
+	ledgerAccount,
+	receipt,
+	receiptState
+} from '../db/schema';
+import { defineLook } from './define-look';
+
+export const JOURNAL_PAGE = 60;
+
+/** Acts with their journal lines, newest first; one account or one act where asked. */
+export const lookAtJournal = defineLook(
+	'reader',
+	async (db, query: { before: number | null; account: string; actId: number | null }) => {
+		const ids = await db
+			.selectDistinct({ id: journalLine.actId })
+			.from(journalLine)
+			.where(
+				and(
+					query.before ? lt(journalLine.actId, query.before) : undefined,
+					query.account ? eq(journalLine.account, query.account) : undefined,
+					query.actId ? eq(journalLine.actId, query.actId) : undefined
+				)
+			)
+			.orderBy(desc(journalLine.actId))
+			.limit(JOURNAL_PAGE);
+		const wanted = ids.map((row) => row.id);
+		if (wanted.length === 0) return { entries: [], next: null };
+		const acts = await db.select().from(act).where(inArray(act.id, wanted)).orderBy(desc(act.id));
+		const lines = await db
+			.select({
+				line: journalLine,
+				account: ledgerAccount.name,
+				customer: customer.name,
+				code: customer.code
+			})
+			.from(journalLine)
+			.innerJoin(ledgerAccount, eq(ledgerAccount.code, journalLine.account))
+			.leftJoin(customer, eq(customer.id, journalLine.customerId))
+			.where(inArray(journalLine.actId, wanted))
+			.orderBy(asc(journalLine.id));
+		return {
+			entries: acts.map((row) => ({
+				...row,
+				lines: lines
+					.filter(({ line }) => line.actId === row.id)
+					.map(({ line, account, customer: name, code }) => ({
+						...line,
+						name: account,
+						customer: name,
+						code
+					}))
+			})),
+			next: wanted.length === JOURNAL_PAGE ? wanted.at(-1)! : null
+		};
+	}
+);
+
+/** Balances of the ledger accounts, and each bank account beside its last statement and what still waits. */
+export const lookAtBalances = defineLook('reader', async (db, _: null) => {
+	const balances = await db
+		.select({
+			code: ledgerAccount.code,
+			name: ledgerAccount.name,
+			currency: journalLine.currency,
+			amount: sql<number>`sum(${journalLine.amount})`,
+			base: sql<number>`sum(${journalLine.base})`,
+			lines: sql<number>`count(*)`
+		})
+		.from(journalLine)
+		.innerJoin(ledgerAccount, eq(ledgerAccount.code, journalLine.account))
+		.groupBy(ledgerAccount.code, journalLine.currency)
+		.orderBy(asc(ledgerAccount.code));
+	const accounts = await db.select().from(bankAccount).orderBy(asc(bankAccount.id));
+	const banks = await Promise.all(
+		accounts.map(async (account) => {
+			const last = await db
+				.select()
+				.from(bankStatement)
+				.where(eq(bankStatement.bankAccountId, account.id))
+				.orderBy(desc(bankStatement.closingOn), desc(bankStatement.id))
+				.limit(1)
+				.get();
+			const first = await db
+				.select()
+				.from(bankStatement)
+				.where(eq(bankStatement.bankAccountId, account.id))
+				.orderBy(asc(bankStatement.openingOn), asc(bankStatement.id))
+				.limit(1)
+				.get();
+			const waiting = await db
+				.select({ sum: sql<number>`coalesce(sum(${receipt.amount}), 0)`, n: sql<number>`count(*)` })
+				.from(receiptState)
+				.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+				.innerJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
+				.where(and(eq(bankEntry.bankAccountId, account.id), inArray(receiptState.state, ['waiting', 'held'])))
+				.get();
+			const ledger = balances.find((row) => row.code === account.ledger)?.amount ?? 0;
+			return {
+				...account,
+				ledgerBalance: ledger,
+				opening: first?.opening ?? 0,
+				closing: last?.closing ?? null,
+				closingOn: last?.closingOn ?? null,
+				waiting: waiting?.sum ?? 0,
+				waitingCount: waiting?.n ?? 0
+			};
+		})
+	);
+	const control = balances.filter((row) => row.code === CHART.receivables.code);
+	return { balances, banks, control };
+});

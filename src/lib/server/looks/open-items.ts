@@ -1,0 +1,121 @@
+import { and, asc, desc, eq, gt, gte, like, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { daysLate } from '../../core/6-reports/age';
+import { addDays } from '../../core/day/arithmetic';
+import type { Day } from '../../core/day/day';
+import { customer, document, item, itemState } from '../db/schema';
+import { defineLook } from './define-look';
+
+export const FACETS = ['all', 'late', 'late-30', 'late-90', 'part-paid', 'credits'] as const;
+export type Facet = (typeof FACETS)[number];
+
+export interface OpenItemsQuery {
+	readonly facet: Facet;
+	readonly text: string;
+	readonly page: number;
+}
+
+export interface OpenItemRow {
+	readonly id: number;
+	readonly number: string;
+	readonly kind: string;
+	readonly part: number;
+	readonly parts: number;
+	readonly customer: string;
+	readonly code: string;
+	readonly text: string;
+	readonly due: string;
+	readonly issued: string;
+	readonly total: number;
+	readonly open: number;
+	readonly currency: string;
+	readonly late: number;
+}
+
+export const PAGE = 200;
+
+/** Every open document, late ones first, by facet and any part of number, name, order or amount. */
+export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQuery, { today }) => {
+	const conditions: Record<Facet, SQL | undefined> = {
+		all: undefined,
+		late: and(lt(itemState.due, today), ne(document.kind, 'credit_note')),
+		'late-30': and(lt(itemState.due, addDays(today, -30)), ne(document.kind, 'credit_note')),
+		'late-90': and(lt(itemState.due, addDays(today, -90)), ne(document.kind, 'credit_note')),
+		'part-paid': lt(itemState.open, item.total),
+		credits: eq(document.kind, 'credit_note')
+	};
+	const wanted = query.text.trim().replace(/[%_]/g, '');
+	const digits = wanted.replace(/[^\d]/g, '');
+	const asAmount = /^[\d,]+\.\d\d$/.test(wanted)
+		? or(eq(itemState.open, Number(digits)), eq(item.total, Number(digits)))
+		: undefined;
+	const matches = wanted
+		? or(
+				like(document.number, `%${wanted}%`),
+				like(customer.name, `%${wanted}%`),
+				like(document.purchaseOrder, `%${wanted}%`),
+				asAmount
+			)
+		: undefined;
+	const base = and(gt(itemState.open, 0), gte(itemState.itemId, 0), matches);
+	const from = () =>
+		db
+			.select({ state: itemState, item, document, name: customer.name, code: customer.code })
+			.from(itemState)
+			.innerJoin(item, eq(item.id, itemState.itemId))
+			.innerJoin(document, eq(document.id, item.documentId))
+			.innerJoin(customer, eq(customer.id, itemState.customerId));
+	const rows = await from()
+		.where(and(base, conditions[query.facet]))
+		.orderBy(asc(itemState.due), asc(document.number), asc(item.part))
+		.limit(PAGE)
+		.offset(query.page * PAGE);
+	const countIf = (facet: Facet) =>
+		sql<number>`sum(case when ${conditions[facet] ?? sql`1`} then 1 else 0 end)`;
+	const counts = await db
+		.select({
+			all: countIf('all'),
+			late: countIf('late'),
+			'late-30': countIf('late-30'),
+			'late-90': countIf('late-90'),
+			'part-paid': countIf('part-paid'),
+			credits: countIf('credits')
+		})
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(customer, eq(customer.id, itemState.customerId))
+		.where(base)
+		.get();
+	const sums = await db
+		.select({
+			currency: document.currency,
+			open: sql<number>`sum(case when ${document.kind} = 'credit_note' then -${itemState.open} else ${itemState.open} end)`
+		})
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(customer, eq(customer.id, itemState.customerId))
+		.where(and(base, conditions[query.facet]))
+		.groupBy(document.currency)
+		.orderBy(desc(sql`2`));
+	return {
+		rows: rows.map(({ state, item: it, document: doc, name, code }): OpenItemRow => ({
+			id: it.id,
+			number: doc.number,
+			kind: doc.kind,
+			part: it.part,
+			parts: it.parts,
+			customer: name,
+			code,
+			text: doc.text,
+			due: it.due,
+			issued: doc.issued,
+			total: it.total,
+			open: state.open,
+			currency: doc.currency,
+			late: doc.kind === 'credit_note' ? 0 : daysLate(it.due as Day, today)
+		})),
+		counts: counts as Record<Facet, number>,
+		sums
+	};
+});

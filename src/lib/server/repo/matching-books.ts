@@ -1,0 +1,99 @@
+import { and, inArray, or, sql } from 'drizzle-orm';
+import { normaliseName } from '../../core/3-matching/normalise-name';
+import { referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
+import type { MatchBooks } from '../../core/3-matching/world';
+import type { Customer, ReceiptFacts } from '../../core/model/records';
+import { chunks } from '../db/chunks';
+import { groupBy } from './group-by';
+import type { Reader } from '../db/open';
+import { customer, customerName, document, payerAccount } from '../db/schema';
+import { openItemsOf } from './open-items';
+
+/** Free words shorter than this are no references. */
+const SHORTEST = 4;
+
+/**
+ * Of the books, what can matter to these receipts: accounts whose payer account or name is on them, the branches of those,
+ * accounts with a document that their words name, and what all of these owe. The size follows the pile, not the books.
+ */
+export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[]): Promise<MatchBooks> {
+	const accounts = new Set<string>();
+	const names = new Set<string>();
+	const words = new Set<string>();
+	for (const receipt of receipts) {
+		if (receipt.payerAccount) accounts.add(receipt.payerAccount);
+		if (receipt.payerName) names.add(normaliseName(receipt.payerName));
+		for (const reference of [receipt.structuredReference, receipt.endToEndId])
+			if (reference) words.add(referenceKey(reference));
+		for (const word of wordsOfText(receipt.text))
+			if (word.key.length >= SHORTEST && word.key.length <= 35) words.add(word.key);
+	}
+	const ids = new Set<number>();
+	for (const part of chunks([...accounts]))
+		for (const row of await db.select().from(payerAccount).where(inArray(payerAccount.account, part)))
+			ids.add(row.customerId);
+	for (const part of chunks([...names]))
+		for (const row of await db.select().from(customerName).where(inArray(customerName.key, part)))
+			ids.add(row.customerId);
+	for (const part of chunks([...ids]))
+		for (const row of await db
+			.select({ id: customer.id })
+			.from(customer)
+			.where(inArray(customer.parentId, part)))
+			ids.add(row.id);
+	const named = await documentsNamed(db, words);
+	for (const row of named) ids.add(row.customerId);
+	const items = await openItemsOf(db, [...ids]);
+	const open = new Set(items.map((item) => item.documentId));
+	return {
+		customers: await customersById(db, [...ids]),
+		items,
+		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)
+	};
+}
+
+async function documentsNamed(db: Reader, words: ReadonlySet<string>) {
+	const found: { id: number; number: string; customerId: number }[] = [];
+	const columns = { id: document.id, number: document.number, customerId: document.customerId };
+	for (const part of chunks([...words]))
+		found.push(
+			...(await db
+				.select(columns)
+				.from(document)
+				.where(
+					or(
+						inArray(document.numberKey, part),
+						inArray(document.paymentReferenceKey, part),
+						// An order may have many documents, most of them settled: only those still open are of use.
+						and(
+							inArray(document.purchaseOrderKey, part),
+							sql`exists (select 1 from item i join item_state s on s.item_id = i.id where i.document_id = ${document.id} and s.open > 0)`
+						)
+					)
+				))
+		);
+	return found;
+}
+
+/** Customers as matching knows them, with all their names and payer accounts. */
+export async function customersById(db: Reader, ids: readonly number[]): Promise<Customer[]> {
+	const out: Customer[] = [];
+	for (const part of chunks(ids)) {
+		const rows = await db.select().from(customer).where(inArray(customer.id, part));
+		const names = await db.select().from(customerName).where(inArray(customerName.customerId, part));
+		const accounts = await db.select().from(payerAccount).where(inArray(payerAccount.customerId, part));
+		const namesOf = groupBy(names, (row) => row.customerId);
+		const accountsOf = groupBy(accounts, (row) => row.customerId);
+		for (const { id, code, name, parentId, currency } of rows)
+			out.push({
+				id,
+				code,
+				name,
+				parentId,
+				currency,
+				otherNames: (namesOf.get(id) ?? []).map((row) => row.name).filter((other) => other !== name),
+				payerAccounts: (accountsOf.get(id) ?? []).map((row) => row.account)
+			});
+	}
+	return out;
+}
