@@ -99,6 +99,7 @@ export type Problem =
 	| { readonly code: 'total-mismatch'; readonly number: string }
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
+	| { readonly code: 'letter-changed'; readonly customer: string }
 	| { readonly code: 'last-supervisor' };
 
 export type ProblemCode = Problem['code'];

@@ -1,4 +1,5 @@
-import { aliasedTable, asc, eq, or } from 'drizzle-orm';
+import { asc, eq, inArray, or } from 'drizzle-orm';
+import type { Db } from '../db/open';
 import {
 	act,
 	allocation,
@@ -35,19 +36,19 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 		.get();
 	if (!found) return null;
 	const issued = await db.select().from(act).where(eq(act.id, found.document.actId)).get();
-	const creditItem = aliasedTable(item, 'credit_item');
-	const creditDocument = aliasedTable(document, 'credit_document');
 	const parts = await db
-		.select({ part: allocation, act, receipt, number: document.number, creditNumber: creditDocument.number })
+		.select({ part: allocation, act, receipt, number: document.number })
 		.from(allocation)
 		.innerJoin(act, eq(act.id, allocation.actId))
 		.innerJoin(item, eq(item.id, allocation.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
 		.leftJoin(receipt, eq(receipt.id, allocation.receiptId))
-		.leftJoin(creditItem, eq(creditItem.id, allocation.creditItemId))
-		.leftJoin(creditDocument, eq(creditDocument.id, creditItem.documentId))
 		.where(or(eq(allocation.itemId, itemId), eq(allocation.creditItemId, itemId)))
 		.orderBy(asc(allocation.id));
+	const credits = await numbersOf(
+		db,
+		parts.flatMap(({ part }) => part.creditItemId ?? [])
+	);
 	const gaps = await db
 		.select({ gap: difference, act })
 		.from(difference)
@@ -66,7 +67,7 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 			actId: issued!.id
 		}
 	];
-	for (const { part, act: done, receipt: money, number, creditNumber } of parts)
+	for (const { part, act: done, receipt: money, number } of parts)
 		events.push({
 			date: part.date,
 			what: part.undoesId
@@ -84,7 +85,7 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 					? number
 					: part.receiptId
 						? (money?.payerName ?? 'a receipt')
-						: (creditNumber ?? ''),
+						: (credits.get(part.creditItemId!) ?? ''),
 			receiptId: part.receiptId,
 			actId: done.id
 		});
@@ -107,3 +108,14 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 		.orderBy(asc(documentLine.id));
 	return { ...found, lines, events };
 });
+
+/** Document numbers of items, by item. */
+async function numbersOf(db: Db, itemIds: readonly number[]): Promise<ReadonlyMap<number, string>> {
+	if (itemIds.length === 0) return new Map();
+	const rows = await db
+		.select({ id: item.id, number: document.number })
+		.from(item)
+		.innerJoin(document, eq(document.id, item.documentId))
+		.where(inArray(item.id, [...itemIds]));
+	return new Map(rows.map((row) => [row.id, row.number]));
+}

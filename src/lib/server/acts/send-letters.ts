@@ -1,0 +1,84 @@
+import type { Letter } from '../../core/7-letters/letter';
+import type { Problem } from '../../core/problems';
+import { delivery, letter, message } from '../db/schema';
+import { letterFor } from '../repo/letter-for';
+import { actByKey, recordAct } from '../repo/record-act';
+import { Refusal } from '../refusal';
+import { defineAct } from './perform';
+
+/** A letter with its paper and its envelope, made before the act so that the act itself is short. */
+export interface PreparedLetter {
+	readonly letter: Letter;
+	readonly to: string;
+	readonly pdf: Buffer;
+	readonly eml: Buffer;
+	readonly messageId: string;
+	readonly subject: string;
+	readonly body: string;
+}
+
+/** Puts letters in the outbox, exactly as they will be sent. One whose account changed meanwhile stops the run. */
+export const sendLetters = defineAct({
+	kind: 'send-letters',
+	needs: 'clerk',
+	run: async (
+		tx,
+		input: { kind: Letter['kind']; letters: readonly PreparedLetter[] },
+		at
+	): Promise<{ actId: number; sent: number }> => {
+		if (at.key) {
+			const done = await actByKey(tx, at.key);
+			if (done) return { actId: done.id, sent: input.letters.length };
+		}
+		const problems: Problem[] = [];
+		for (const one of input.letters) {
+			const now = await letterFor(
+				tx,
+				input.kind,
+				one.letter.customer.id,
+				one.letter.currency,
+				one.letter.date
+			);
+			if (!now.ok) problems.push(...now.problems);
+			else if (JSON.stringify(now.value.letter) !== JSON.stringify(one.letter))
+				problems.push({ code: 'letter-changed', customer: one.letter.customer.name });
+		}
+		if (problems.length) throw new Refusal(...problems);
+		const actId = await recordAct(tx, {
+			kind: 'send-letters',
+			date: at.today,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `Sent ${input.letters.length} ${input.kind}${input.letters.length === 1 ? '' : 's'}`,
+			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },
+			customerId: input.letters.length === 1 ? input.letters[0]!.letter.customer.id : null,
+			key: at.key
+		});
+		for (const one of input.letters) {
+			const { kind, date, currency, customer, owed, late } = one.letter;
+			const { id } = await tx
+				.insert(letter)
+				.values({
+					actId,
+					kind,
+					date,
+					currency,
+					customerId: customer.id,
+					amount: kind === 'statement' ? owed : late,
+					recipient: one.to,
+					subject: one.subject,
+					body: one.body,
+					data: JSON.stringify(one.letter),
+					pdf: one.pdf
+				})
+				.returning({ id: letter.id })
+				.get();
+			await tx.insert(message).values({ letterId: id, eml: one.eml });
+			await tx
+				.insert(delivery)
+				.values({ letterId: id, state: 'waiting', at: at.now(), messageId: one.messageId, tries: 0 });
+		}
+		return { actId, sent: input.letters.length };
+	}
+});

@@ -1,0 +1,58 @@
+import { createHash } from 'node:crypto';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { SMTPServer } from 'smtp-server';
+
+export interface StandIn {
+	readonly url: string;
+	close(): Promise<void>;
+}
+
+/**
+ * A mail server that sends nothing on: it takes each message by SMTP as a real one would and keeps it as `.eml` in a folder.
+ * It refuses (550) an address at a host called `no-such-…`, and one without a host, so that refusals can be seen.
+ */
+export async function startStandIn(folder: string): Promise<StandIn> {
+	mkdirSync(folder, { recursive: true });
+	const server = new SMTPServer({
+		authOptional: true,
+		disabledCommands: ['STARTTLS', 'AUTH'],
+		disableReverseLookup: true,
+		logger: false,
+		onRcptTo({ address }, _session, done) {
+			const host = address.split('@')[1] ?? '';
+			if (!host || host.startsWith('no-such-')) {
+				const error: Error & { responseCode?: number } = new Error(`5.1.2 No such host: ${host || address}`);
+				error.responseCode = 550;
+				return done(error);
+			}
+			done();
+		},
+		onData(stream, _session, done) {
+			const chunks: Buffer[] = [];
+			stream.on('data', (chunk: Buffer) => chunks.push(chunk));
+			stream.on('error', done);
+			stream.on('end', () => {
+				const eml = Buffer.concat(chunks);
+				const name = createHash('sha256').update(eml).digest('hex').slice(0, 24);
+				try {
+					writeFileSync(join(folder, `${name}.eml`), eml);
+					done();
+				} catch (error) {
+					done(error as Error);
+				}
+			});
+		}
+	});
+	await new Promise<void>((resolve, reject) => {
+		server.once('error', reject);
+		server.listen(0, '127.0.0.1', resolve);
+	});
+	server.on('error', () => undefined);
+	const { port } = server.server.address() as AddressInfo;
+	return {
+		url: `smtp://127.0.0.1:${port}`,
+		close: () => new Promise((resolve) => server.close(() => resolve()))
+	};
+}

@@ -1,0 +1,78 @@
+import { and, asc, eq, gt } from 'drizzle-orm';
+import { age } from '../../core/6-reports/age';
+import type { Letter, LetterKind } from '../../core/7-letters/letter';
+import { writeLetter } from '../../core/7-letters/write-letter';
+import type { Day } from '../../core/day/day';
+import type { Minor } from '../../core/money/minor';
+import type { Result } from '../../core/result';
+import { bad } from '../../core/result';
+import type { Reader } from '../db/open';
+import { bankAccount, customer, receipt, receiptState } from '../db/schema';
+import { openItemsOf } from './open-items';
+import { readSetting } from './settings';
+
+export interface LetterFor {
+	readonly letter: Letter;
+	readonly to: string | null;
+}
+
+/** The letter that an account would get today, as data, and where it would go. */
+export async function letterFor(
+	db: Reader,
+	kind: LetterKind,
+	customerId: number,
+	currency: string,
+	today: Day
+): Promise<Result<LetterFor>> {
+	const owner = await db.select().from(customer).where(eq(customer.id, customerId)).get();
+	const firm = await readSetting(db, 'firm');
+	if (!owner || !firm) return bad({ code: 'not-found', what: 'customer' });
+	const credits = await db
+		.select({ reference: receipt.payerName, date: receipt.booked, open: receiptState.onAccount })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(
+			and(
+				eq(receiptState.customerId, customerId),
+				gt(receiptState.onAccount, 0),
+				eq(receipt.currency, currency)
+			)
+		)
+		.orderBy(asc(receipt.booked), asc(receipt.id));
+	const bank = await db
+		.select()
+		.from(bankAccount)
+		.where(and(eq(bankAccount.currency, currency), eq(bankAccount.kind, 'current')))
+		.orderBy(asc(bankAccount.id))
+		.limit(1)
+		.get();
+	const written = writeLetter(kind, {
+		items: await openItemsOf(db, [customerId]),
+		credits: credits.map((row) => ({
+			reference: 'Your payment',
+			date: row.date as Day,
+			open: row.open as Minor
+		})),
+		date: today,
+		currency,
+		customer: { id: owner.id, code: owner.code, name: owner.name, address: owner.address },
+		firm: {
+			name: firm.name,
+			address: firm.address,
+			email: firm.email,
+			phone: firm.phone,
+			registration: firm.registration
+		},
+		quote: `account ${owner.code}`,
+		account: bank ? { iban: bank.number, bic: bank.bic, bank: bank.bankName } : null,
+		age: (rows) => age(rows, today)
+	});
+	if (!written.ok) return written;
+	return {
+		ok: true,
+		value: {
+			letter: written.value,
+			to: kind === 'statement' ? owner.statementEmail : (owner.reminderEmail ?? owner.statementEmail)
+		}
+	};
+}

@@ -1,0 +1,53 @@
+import type { Letter } from '../core/7-letters/letter';
+import { money, shortDay } from './format';
+
+/** Title, and what is said above and below the table, of a letter on paper. */
+export function letterText(letter: Letter): { title: string; before: string; after: string[] } {
+	const { currency } = letter;
+	const after = letter.account
+		? [
+				`Please pay to ${letter.account.bank}, IBAN ${groupsOfFour(letter.account.iban)}${letter.account.bic ? `, BIC ${letter.account.bic}` : ''}, and quote ${letter.quote}.`
+			]
+		: [`Please quote ${letter.quote} with your payment.`];
+	if (letter.kind === 'statement')
+		return {
+			title: 'Statement of account',
+			before: `This is what was open on your account on ${shortDay(letter.date)}. Payments that reached us after that day are not yet in it.`,
+			after: [
+				...after,
+				'If anything here differs from your own books, please tell us and we will look into it the same day.'
+			]
+		};
+	return {
+		title: 'Reminder',
+		before: `Our books show ${money(letter.late, currency)} past its due day. If you have paid in the last days, thank you, and please take this as settled.`,
+		after: [
+			...after,
+			'If there is something wrong with one of these invoices, please tell us what it is, so that we can put it right.'
+		]
+	};
+}
+
+/** Subject and plain text of the e-mail that carries a letter. */
+export function mailText(letter: Letter): { subject: string; body: string } {
+	const text = letterText(letter);
+	const sum = letter.kind === 'statement' ? letter.owed : letter.late;
+	const subject = `${text.title} ${letter.customer.code}, ${shortDay(letter.date)}: ${money(sum, letter.currency)}`;
+	const body = [
+		`${letter.customer.name}`,
+		'',
+		text.before,
+		'',
+		'The details are in the PDF with this message.',
+		'',
+		...text.after,
+		'',
+		letter.firm.name,
+		letter.firm.phone
+	];
+	return { subject, body: body.join('\n') };
+}
+
+function groupsOfFour(iban: string): string {
+	return iban.replace(/(.{4})(?=.)/g, '$1 ');
+}

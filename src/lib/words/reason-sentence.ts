@@ -1,0 +1,60 @@
+import type { Reason } from '../core/3-matching/answer';
+import { count, list, money } from './format';
+
+/** Says a reason in a sentence that a clerk would accept as proof. */
+export function reasonSentence(reason: Reason): string {
+	switch (reason.code) {
+		case 'account-known':
+			return `Account ending ${reason.account.slice(-4)} pays for ${reason.customer}.`;
+		case 'name-known':
+			return `“${reason.name}” is a name of ${reason.customer}.`;
+		case 'name-shared':
+			return `“${reason.name}” fits ${count(reason.customers, 'account')}, so it proves none of them.`;
+		case 'payer-unknown':
+			return reason.name
+				? `Nobody in the books is called “${reason.name}”, and the account is new.`
+				: 'The bank names no payer.';
+		case 'payer-differs':
+			return `The payer is ${reason.payer}, but what is named belongs to ${reason.customer}.`;
+		case 'parent-pays':
+			return `${reason.parent} may pay for ${reason.customer}.`;
+		case 'number-named':
+			return `“${reason.words}” names ${list(reason.numbers)}, open on ${reason.customer}.`;
+		case 'reference-named':
+			return `The payment reference ${reason.reference} belongs to ${list(reason.numbers)} of ${reason.customer}.`;
+		case 'number-settled':
+			return `${reason.number} is named too, but it is settled: is this paid twice?`;
+		case 'numbers-of-several':
+			return `The words name items of ${list(reason.customers)}.`;
+		case 'adds-up':
+			return reason.items === 1
+				? `It is just what came: ${money(reason.amount, reason.currency)}.`
+				: `The ${reason.items} come to ${money(reason.amount, reason.currency)}, to the penny.`;
+		case 'short':
+			return `That is ${money(reason.of, reason.currency)}: ${money(reason.by, reason.currency)} more than came.`;
+		case 'long':
+			return `That is ${money(reason.of, reason.currency)}: ${money(reason.by, reason.currency)} less than came.`;
+		case 'only-open-item':
+			return `${reason.number} is all that ${reason.customer} has open.`;
+		case 'only-set':
+			return reason.items === 1
+				? `No other item or set of up to three, of ${reason.looked} open, comes to this amount.`
+				: `No other set of up to three, of ${reason.looked} open items, comes to this amount.`;
+		case 'several-sets':
+			return `${count(reason.sets, 'set')} of items come to ${money(reason.amount, reason.currency)}, and the words name none.`;
+		case 'oldest-of-equal':
+			return `${reason.equal} open items have this amount; ${reason.number} is the oldest.`;
+		case 'no-set':
+			return `No set of up to three of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
+		case 'too-many-items':
+			return `The account has ${count(reason.items, 'open item')}: too many to try sets of three.`;
+		case 'nothing-open':
+			return `${reason.customer} has nothing open.`;
+		case 'wanted-twice':
+			return `Another receipt, surer or earlier, has ${reason.number} already.`;
+		case 'money-out':
+			return 'This is money that went out.';
+		default:
+			return reason satisfies never;
+	}
+}
