@@ -207,7 +207,7 @@ CREATE TABLE `customer` (
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `customer_code_unique` ON `customer` (`code`);--> statement-breakpoint
-CREATE INDEX `customer_name` ON `customer` (`name`);--> statement-breakpoint
+CREATE INDEX `customer_by_name` ON `customer` (`name`);--> statement-breakpoint
 CREATE INDEX `customer_parent` ON `customer` (`parent_id`);--> statement-breakpoint
 CREATE TABLE `customer_name` (
 	`id` integer PRIMARY KEY NOT NULL,

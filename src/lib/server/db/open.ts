@@ -19,6 +19,8 @@ export interface Books {
 	readonly db: Db;
 	/** One transaction, after those before it: throw inside to take all of it back. */
 	write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+	/** A turn in the same queue for a library that writes by `db` itself and opens no transaction of ours. */
+	turn<T>(work: () => Promise<T>): Promise<T>;
 	close(): Promise<void>;
 }
 
@@ -39,14 +41,18 @@ export async function openBooks(
 	await migrate(db, { migrationsFolder: options.migrations });
 	const writing = new AsyncLocalStorage<true>();
 	let last: Promise<unknown> = Promise.resolve();
+	const turn = <T>(work: () => Promise<T>): Promise<T> => {
+		const mine = last.then(() => attempt(client, work));
+		last = mine.catch(() => undefined);
+		return mine;
+	};
 	const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
 		if (writing.getStore())
 			return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
-		const turn = last.then(() => attempt(client, () => writing.run(true, () => db.transaction(work))));
-		last = turn.catch(() => undefined);
-		return turn;
+		return turn(() => writing.run(true, () => db.transaction(work)));
 	};
 	return {
+		turn,
 		db: refuseNestedWrite(db, () => writing.getStore() === true),
 		write,
 		close: async () => {

@@ -1,6 +1,6 @@
-import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { and, eq, inArray, max, sql } from 'drizzle-orm';
 import type { Band } from '../../core/3-matching/answer';
-import { act, receiptState } from '../db/schema';
+import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
 import { answeredPile } from './answers';
 import { defineLook } from './define-look';
 
@@ -22,7 +22,7 @@ export interface PileRow {
 }
 
 /** The pile on Money in: every receipt that waits, by how sure the answer is. */
-export const lookAtPile = defineLook('reader', async (db, _: null, { today }) => {
+export const lookAtPile = defineLook('reader', async (db, _: null) => {
 	const { receipts, answers, books } = await answeredPile(db);
 	const customers = new Map(books.customers.map((row) => [row.id, row.name]));
 	const items = new Map(books.items.map((row) => [row.id, row]));
@@ -44,18 +44,14 @@ export const lookAtPile = defineLook('reader', async (db, _: null, { today }) =>
 			text: row.text
 		};
 	});
+	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);
 	const done = await db
 		.select({ n: sql<number>`count(*)` })
-		.from(receiptState)
-		.innerJoin(act, eq(act.id, receiptState.actId))
-		.where(
-			and(
-				inArray(receiptState.state, ['placed', 'set_aside']),
-				eq(sql`substr(${act.at}, 1, 10)`, today),
-				ne(act.userId, 'seed'),
-				gt(act.id, 0)
-			)
-		)
+		.from(bankStatement)
+		.innerJoin(statementEntry, eq(statementEntry.statementId, bankStatement.id))
+		.innerJoin(receipt, eq(receipt.bankEntryId, statementEntry.entryId))
+		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['placed', 'set_aside'])))
 		.get();
-	return { rows, doneToday: done?.n ?? 0 };
+	return { rows, doneOfNewest: done?.n ?? 0 };
 });

@@ -45,7 +45,7 @@ export const customer = sqliteTable(
 		/** Why this account is left out of reminders, or null. */
 		chasingPaused: text('chasing_paused')
 	},
-	(t) => [index('customer_name').on(t.name), index('customer_parent').on(t.parentId)]
+	(t) => [index('customer_by_name').on(t.name), index('customer_parent').on(t.parentId)]
 );
 
 /** Names on payments, own and other, in the form in which they are compared. */

@@ -1,0 +1,17 @@
+import type { Person } from '$lib/server/acts/perform';
+import type { App as Application } from '$lib/server/app';
+
+declare global {
+	namespace App {
+		interface Locals {
+			app: Application;
+			/** Who is signed in, or null. */
+			who: Person | null;
+		}
+		interface Error {
+			message: string;
+		}
+	}
+}
+
+export {};

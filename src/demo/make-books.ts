@@ -1,0 +1,90 @@
+import { addDays, firstOfMonth, weekday } from '../lib/core/day/arithmetic';
+import type { Day } from '../lib/core/day/day';
+import { addCustomers } from '../lib/server/acts/add-customers';
+import { addRates } from '../lib/server/acts/add-rates';
+import { lockPeriod } from '../lib/server/acts/lock-period';
+import { addPerson } from '../lib/server/acts/people';
+import { perform, type Circumstance, type Person } from '../lib/server/acts/perform';
+import { setUpFirm } from '../lib/server/acts/set-up-firm';
+import { APPLICATION } from '../lib/server/app';
+import type { Books } from '../lib/server/db/open';
+import { writeSetting } from '../lib/server/repo/settings';
+import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_START, DEMO_TODAY, EURO, FIRM, STERLING } from './firm';
+import { BankBook } from './bank-book';
+import { makeCustomers } from './make-customers';
+import { chance } from './random';
+import { Year } from './year';
+import { todaysEntries } from './todays-entries';
+
+export interface DemoBooks {
+	/** Bank files of the day, not yet imported: to be put where the reader can take them from. */
+	readonly todaysFiles: readonly { readonly name: string; readonly xml: string }[];
+}
+
+/**
+ * Makes the demo books through the acts that the interface uses: a firm, its people and customers, twelve months of
+ * documents, weekly bank statements and their receipts placed, up to the day before yesterday; and the files of today.
+ */
+export async function makeBooks(
+	books: Books,
+	seed = 4081,
+	say: (text: string) => void = () => undefined
+): Promise<DemoBooks> {
+	const random = chance(seed);
+	let today = DEMO_START;
+	const at = (who: Person): Circumstance => ({ who, today, now: () => `${today}T16:20:00.000Z` });
+	const must = async <T>(
+		work: Promise<{ ok: true; value: T } | { ok: false; problems: readonly unknown[] }>
+	): Promise<T> => {
+		const result = await work;
+		if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
+		return result.value;
+	};
+	for (const person of DEMO_PEOPLE)
+		await must(perform(books, addPerson, { ...person, password: DEMO_PASSWORD }, at(APPLICATION)));
+	const clerk: Person = { id: 'demo-clerk', name: DEMO_PEOPLE[0].name, role: 'clerk' };
+	const supervisor: Person = { id: 'demo-supervisor', name: DEMO_PEOPLE[1].name, role: 'supervisor' };
+	await must(perform(books, setUpFirm, FIRM, at(supervisor)));
+	await must(perform(books, addRates, euroRates(random.int), at(supervisor)));
+	const payers = makeCustomers(random);
+	const ids = await must(
+		perform(
+			books,
+			addCustomers,
+			payers.map((payer) => payer.customer),
+			at(clerk)
+		)
+	);
+
+	const sterling = new BankBook(STERLING, 'GBP', 4_218_640, DEMO_START);
+	const euro = new BankBook(EURO, 'EUR', 1_120_000, DEMO_START);
+	const year = new Year(books, random, payers, ids, { GBP: sterling, EUR: euro }, () => at(clerk));
+	for (let week = DEMO_START; week <= DEMO_TODAY; week = addDays(week, 7)) {
+		for (let one = week; one < addDays(week, 7) && one < addDays(DEMO_TODAY, -1); one = addDays(one, 1))
+			if (weekday(one) < 6) year.plan(one);
+		today = addDays(week, 4) < addDays(DEMO_TODAY, -2) ? addDays(week, 4) : addDays(DEMO_TODAY, -2);
+		await year.post(today);
+		say(`books up to ${today}`);
+	}
+	await todaysEntries(year, [addDays(DEMO_TODAY, -1), DEMO_TODAY]);
+	const todaysFiles = [sterling.close(DEMO_TODAY), euro.close(DEMO_TODAY)].filter((file) => file !== null);
+	today = DEMO_TODAY;
+	await must(perform(books, lockPeriod, { through: addDays(firstOfMonth(DEMO_TODAY), -1) }, at(supervisor)));
+	await books.write(async (tx) => {
+		await writeSetting(tx, 'today', DEMO_TODAY);
+		await writeSetting(tx, 'demo', true);
+	});
+	return { todaysFiles };
+}
+
+function euroRates(
+	int: (low: number, high: number) => number
+): { currency: string; day: Day; millionths: number }[] {
+	const rows: { currency: string; day: Day; millionths: number }[] = [];
+	let millionths = 858_000;
+	for (let one = DEMO_START; one <= DEMO_TODAY; one = addDays(one, 1)) {
+		millionths += int(-1_500, 1_500);
+		if (weekday(one) < 6) rows.push({ currency: 'EUR', day: one, millionths });
+	}
+	return rows;
+}

@@ -1,0 +1,279 @@
+import { inArray } from 'drizzle-orm';
+import { addDays, nextWorkday } from '../lib/core/day/arithmetic';
+import type { Day } from '../lib/core/day/day';
+import type { DifferenceKind } from '../lib/core/model/records';
+import { share } from '../lib/core/money/share';
+import { CHART } from '../lib/core/5-journal/chart';
+import { importBankFile } from '../lib/server/acts/import-bank-file';
+import { issueDocument, type NewDocument } from '../lib/server/acts/issue-document';
+import { placeReceipt } from '../lib/server/acts/place-receipt';
+import { setAside } from '../lib/server/acts/set-aside';
+import type { Circumstance } from '../lib/server/acts/perform';
+import type { Books, Tx } from '../lib/server/db/open';
+import { bankEntry, receipt } from '../lib/server/db/schema';
+import { readBankFile } from '../lib/server/files/read-bank-file';
+import { openItemsOf } from '../lib/server/repo/open-items';
+import { eq } from 'drizzle-orm';
+import type { BankBook } from './bank-book';
+import type { Payer } from './make-customers';
+import { makeCreditNote, makeInvoice } from './make-document';
+import type { Chance } from './random';
+
+/** Something that an account owes, with the day on which the generator means to pay it. */
+export interface Owed {
+	readonly number: string;
+	readonly part: number;
+	readonly document: NewDocument;
+	readonly payOn: Day;
+	open: number;
+}
+
+interface Truth {
+	readonly customerId: number;
+	readonly lines: readonly {
+		number: string;
+		part: number;
+		cash: number;
+		differences: { kind: DifferenceKind; amount: number }[];
+	}[];
+}
+
+/** Spring and autumn are the seasons of clay. */
+const SEASON = [0.8, 0.9, 1.2, 1.3, 1.1, 0.9, 0.7, 0.7, 1.2, 1.4, 1.2, 0.8];
+
+/** The year that the demo firm had: documents, bank entries, and what each payment was for. */
+export class Year {
+	readonly chance: Chance;
+	readonly payers: readonly Payer[];
+	readonly banks: Readonly<Record<string, BankBook>>;
+	readonly owed = new Map<string, Owed[]>();
+	readonly settled: string[] = [];
+	readonly #books: Books;
+	readonly #ids: ReadonlyMap<string, number>;
+	readonly #at: () => Circumstance;
+	#documents: NewDocument[] = [];
+	#truths = new Map<string, Truth | { account: string }>();
+	#numbers = { invoice: 40_000, credit: 7_000 };
+
+	constructor(
+		books: Books,
+		random: Chance,
+		payers: readonly Payer[],
+		ids: ReadonlyMap<string, number>,
+		banks: Readonly<Record<string, BankBook>>,
+		at: () => Circumstance
+	) {
+		this.#books = books;
+		this.chance = random;
+		this.payers = payers;
+		this.#ids = ids;
+		this.banks = banks;
+		this.#at = at;
+	}
+
+	/** A day's documents and payments, planned; nothing is in the books before `post`. */
+	plan(today: Day): void {
+		const season = SEASON[Number(today.slice(5, 7)) - 1]!;
+		for (const payer of this.payers) {
+			if (this.chance.yes((payer.pace / 21) * season)) this.#invoice(payer, today);
+			this.#pay(payer, today);
+		}
+		this.#otherMoney(today);
+	}
+
+	#invoice(payer: Payer, today: Day): void {
+		const { customer } = payer;
+		const document = makeInvoice(
+			`AK-${++this.#numbers.invoice}`,
+			payer,
+			this.#ids.get(customer.code)!,
+			today,
+			this.chance
+		);
+		this.#documents.push(document);
+		const list = this.owed.get(customer.code) ?? [];
+		this.owed.set(customer.code, list);
+		const never = this.chance.yes(0.06);
+		const takesDiscount = document.discountUntil !== null && payer.late < 5 && this.chance.yes(0.7);
+		for (const [index, { due, amount }] of document.instalments.entries()) {
+			const meant = takesDiscount
+				? document.discountUntil!
+				: addDays(due, payer.late + this.chance.int(-3, 12));
+			list.push({
+				number: document.number,
+				part: index + 1,
+				document,
+				open: amount,
+				payOn: never ? ('9999-12-31' as Day) : nextWorkday(meant < today ? today : meant)
+			});
+		}
+		if (this.chance.yes(0.025)) {
+			const note = makeCreditNote(`AC-${++this.#numbers.credit}`, document, today, this.chance);
+			this.#documents.push(note);
+			list.push({
+				number: note.number,
+				part: 1,
+				document: note,
+				open: -note.instalments[0]!.amount,
+				payOn: list.at(-1)!.payOn
+			});
+		}
+	}
+
+	/** Pays what the account means to pay today, in one transfer or in several. */
+	#pay(payer: Payer, today: Day): void {
+		const list = this.owed.get(payer.customer.code) ?? [];
+		const meant = list.filter((item) => item.payOn <= today && item.open !== 0);
+		const invoices = meant.filter((item) => item.open > 0);
+		if (invoices.length === 0) return;
+		const groups = payer.batches
+			? [meant]
+			: invoices.map((item, i) =>
+					i === 0 ? [item, ...meant.filter((one) => one.open < 0 && -one.open < item.open)] : [item]
+				);
+		for (const group of groups)
+			if (group.reduce((sum, item) => sum + item.open, 0) > 0) this.pay(payer, group, today);
+	}
+
+	/** One transfer for these items: entry, words, and what it is for; now and then short or long. */
+	pay(payer: Payer, items: readonly Owed[], today: Day, words = this.wordsFor(payer, items)): void {
+		const { customer } = payer;
+		const lines = items.map((item) => ({
+			number: item.number,
+			part: item.part,
+			cash: item.open,
+			differences: this.#gaps(item, today)
+		}));
+		for (const line of lines) line.cash -= line.differences.reduce((sum, gap) => sum + gap.amount, 0);
+		const [only] = lines;
+		if (lines.length === 1 && only!.differences.length === 0 && only!.cash > 20_000 && this.chance.yes(0.03))
+			only!.cash = Math.round(only!.cash / 200) * 100;
+		let amount = lines.reduce((sum, line) => sum + line.cash, 0);
+		if (this.chance.yes(0.008)) amount += this.chance.int(1, 90) * 100;
+		const reference = this.transfer(
+			payer,
+			amount,
+			words,
+			today,
+			items[0]?.document.paymentReference ?? undefined
+		);
+		this.#truths.set(reference, { customerId: this.#ids.get(customer.code)!, lines });
+		for (const [i, item] of items.entries()) {
+			const line = lines[i]!;
+			item.open -= line.cash + line.differences.reduce((sum, gap) => sum + gap.amount, 0);
+			if (item.open === 0) this.settled.push(item.number);
+		}
+	}
+
+	#gaps(item: Owed, today: Day): { kind: DifferenceKind; amount: number }[] {
+		const { document } = item;
+		if (item.open <= 0) return [];
+		if (
+			document.discountUntil &&
+			today <= addDays(document.discountUntil, 2) &&
+			item.open === document.instalments[0]!.amount
+		)
+			return [
+				{ kind: 'settlement_discount', amount: share(item.open, document.discountBasisPoints!, 10_000) }
+			];
+		if (document.currency === 'EUR' && item.open > 5_000 && this.chance.yes(0.3))
+			return [{ kind: 'bank_charge', amount: this.chance.pick([750, 1200, 1500]) }];
+		if (item.open > 3_000 && this.chance.yes(0.006))
+			return [{ kind: 'small_difference', amount: this.chance.int(1, 40) }];
+		return [];
+	}
+
+	/** A transfer on the account's bank, as the bank prints it; returns the bank's reference. */
+	transfer(payer: Payer, amount: number, text: string, booked: Day, reference?: string): string {
+		const detail = {
+			amount,
+			name: payer.bankName,
+			account: payer.account,
+			text: reference ? '' : text,
+			reference
+		};
+		return this.banks[payer.customer.currency]!.add({ amount, booked, details: [detail] });
+	}
+
+	wordsFor(payer: Payer, items: readonly Owed[]): string {
+		const numbers = [...new Set(items.map((item) => item.number))];
+		if (payer.words === 'number')
+			return (
+				this.chance.pick(['', 'INV ', 'Invoice ', 'Re ']) + numbers.join(this.chance.pick([' ', ', ', ' + ']))
+			);
+		if (payer.words === 'bare') return numbers.map((number) => number.replace('AK-', '')).join('/');
+		if (payer.words === 'order' && items[0]!.document.purchaseOrder)
+			return items.map((item) => item.document.purchaseOrder ?? item.number).join(' ');
+		return this.chance.pick(['BACS', 'your account', 'PAYMENT', 'clay', 'thank you']);
+	}
+
+	/** What comes and goes that no customer pays. */
+	#otherMoney(today: Day): void {
+		const bank = this.banks['GBP']!;
+		const other = (amount: number, name: string, text: string, account: string) => {
+			const reference = bank.add({
+				amount,
+				booked: today,
+				info: text,
+				details: [{ amount: Math.abs(amount), name, account: null, text }]
+			});
+			this.#truths.set(reference, { account });
+		};
+		if (today.slice(8) === '15')
+			other(-this.chance.int(900, 2400), 'Mere & Marches Bank', 'ACCOUNT CHARGES', CHART.bankCharges.code);
+		if (today.slice(8) === '28')
+			other(-this.chance.int(1_800_000, 2_100_000), 'Ashlock payroll', 'WAGES', CHART.wages.code);
+		if (this.chance.yes(0.25))
+			other(
+				-this.chance.int(80_000, 900_000),
+				this.chance.pick(['Marl & Grit Quarries', 'Feldspar Freight', 'Cobalt Colours']),
+				`our order ${this.chance.int(1000, 9999)}`,
+				CHART.supplierPayments.code
+			);
+		if (today.slice(8) === '30')
+			other(this.chance.int(300, 1900), 'Mere & Marches Bank', 'INTEREST', CHART.bankInterest.code);
+	}
+
+	/** Puts what was planned into the books: documents, the week's statements, and every receipt where it belongs. */
+	async post(closing: Day): Promise<void> {
+		const documents = this.#documents;
+		this.#documents = [];
+		const files = Object.values(this.banks).flatMap((bank) => bank.close(closing) ?? []);
+		const reads = await Promise.all(files.map((file) => readBankFile(file.name, [Buffer.from(file.xml)])));
+		await this.#books.write(async (tx) => {
+			for (const document of documents) await issueDocument.run(tx, document, this.#at());
+			for (const read of reads) {
+				if (!read.ok) throw new Error(JSON.stringify(read.problems));
+				await importBankFile.run(tx, read.value, this.#at());
+			}
+			await this.#placeAll(tx);
+		});
+	}
+
+	async #placeAll(tx: Tx): Promise<void> {
+		const references = [...this.#truths.keys()];
+		if (references.length === 0) return;
+		const rows = await tx
+			.select({ id: receipt.id, reference: bankEntry.bankReference })
+			.from(receipt)
+			.innerJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
+			.where(inArray(bankEntry.bankReference, references))
+			.orderBy(receipt.id);
+		for (const row of rows) {
+			const truth = this.#truths.get(row.reference!)!;
+			const head = { receiptId: row.id, receiptVersion: 1 };
+			if ('account' in truth) {
+				await setAside.run(tx, { ...head, account: truth.account }, this.#at());
+				continue;
+			}
+			const open = await openItemsOf(tx, [truth.customerId]);
+			const lines = truth.lines.map(({ number, part, cash, differences }) => {
+				const item = open.find((one) => one.number === number && one.part === part);
+				if (!item) throw new Error(`${number} is not open`);
+				return { itemId: item.id, version: item.version, cash, differences };
+			});
+			await placeReceipt.run(tx, { ...head, customerId: truth.customerId, lines, reasons: [] }, this.#at());
+		}
+		this.#truths.clear();
+	}
+}

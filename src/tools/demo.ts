@@ -1,0 +1,50 @@
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { makeBooks } from '../demo/make-books';
+import { dataDir, openOwnBooks } from '../lib/server/app';
+import { readSetting } from '../lib/server/repo/settings';
+import { serve } from './serve';
+
+/** Makes the demo books where there are none (or anew with `--fresh`), then serves them. `--books-only` stops after making. */
+const folder = dataDir();
+const fresh = process.argv.includes('--fresh');
+const mark = join(folder, 'demo.made');
+// Only what a demo made is ever thrown away: a folder with real books is left alone.
+if ((fresh || !existsSync(mark)) && existsSync(join(folder, 'odd-penny.db'))) {
+	const books = await openOwnBooks();
+	const [firm, demo] = [await readSetting(books.db, 'firm'), await readSetting(books.db, 'demo')];
+	await books.close();
+	if (firm && !demo && !existsSync(join(folder, 'demo.making'))) {
+		console.error(
+			`${folder} holds books that are not the demo's. Name another folder: DATA_DIR=… npm run demo`
+		);
+		process.exit(1);
+	}
+	for (const part of [
+		'odd-penny.db',
+		'odd-penny.db-wal',
+		'odd-penny.db-shm',
+		'demo.made',
+		'outbox',
+		'inbox',
+		'todays-bank-files'
+	])
+		rmSync(join(folder, part), { recursive: true, force: true });
+}
+if (!existsSync(mark)) {
+	const began = Date.now();
+	mkdirSync(folder, { recursive: true });
+	writeFileSync(join(folder, 'demo.making'), 'The demo books are being made here.\n');
+	console.log('Making the demo books …');
+	const books = await openOwnBooks();
+	const { todaysFiles } = await makeBooks(books);
+	await books.close();
+	mkdirSync(join(folder, 'todays-bank-files'), { recursive: true });
+	for (const file of todaysFiles) writeFileSync(join(folder, 'todays-bank-files', file.name), file.xml);
+	writeFileSync(mark, 'The demo books in this folder are whole.\n');
+	rmSync(join(folder, 'demo.making'));
+	console.log(
+		`Made in ${((Date.now() - began) / 1000).toFixed(1)} s. Today's bank files: ${join(folder, 'todays-bank-files')}`
+	);
+}
+if (!process.argv.includes('--books-only')) await serve();
