@@ -5,7 +5,7 @@ import type { DifferenceKind } from '../lib/core/model/records';
 import { share } from '../lib/core/money/share';
 import { CHART } from '../lib/core/5-journal/chart';
 import { importBankFile } from '../lib/server/acts/import-bank-file';
-import { issueDocument, type NewDocument } from '../lib/server/acts/issue-document';
+import { issueDocuments, type NewDocument } from '../lib/server/acts/issue-documents';
 import { placeReceipt } from '../lib/server/acts/place-receipt';
 import { setAside } from '../lib/server/acts/set-aside';
 import type { Circumstance } from '../lib/server/acts/perform';
@@ -241,7 +241,7 @@ export class Year {
 		const files = Object.values(this.banks).flatMap((bank) => bank.close(closing) ?? []);
 		const reads = await Promise.all(files.map((file) => readBankFile(file.name, [Buffer.from(file.xml)])));
 		await this.#books.write(async (tx) => {
-			for (const document of documents) await issueDocument.run(tx, document, this.#at());
+			await issueDocuments.run(tx, documents, this.#at());
 			for (const read of reads) {
 				if (!read.ok) throw new Error(JSON.stringify(read.problems));
 				await importBankFile.run(tx, read.value, this.#at());
@@ -259,6 +259,13 @@ export class Year {
 			.innerJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
 			.where(inArray(bankEntry.bankReference, references))
 			.orderBy(receipt.id);
+		const customers = [...this.#truths.values()].flatMap((truth) =>
+			'account' in truth ? [] : truth.customerId
+		);
+		const items = await openItemsOf(tx, [...new Set(customers)]);
+		const open = new Map(
+			items.map(({ id, number, part, version }) => [`${number} ${part}`, { id, version }])
+		);
 		for (const row of rows) {
 			const truth = this.#truths.get(row.reference!)!;
 			const head = { receiptId: row.id, receiptVersion: 1 };
@@ -266,11 +273,10 @@ export class Year {
 				await setAside.run(tx, { ...head, account: truth.account }, this.#at());
 				continue;
 			}
-			const open = await openItemsOf(tx, [truth.customerId]);
 			const lines = truth.lines.map(({ number, part, cash, differences }) => {
-				const item = open.find((one) => one.number === number && one.part === part);
+				const item = open.get(`${number} ${part}`);
 				if (!item) throw new Error(`${number} is not open`);
-				return { itemId: item.id, version: item.version, cash, differences };
+				return { itemId: item.id, version: item.version++, cash, differences };
 			});
 			await placeReceipt.run(tx, { ...head, customerId: truth.customerId, lines, reasons: [] }, this.#at());
 		}

@@ -5,6 +5,12 @@ import type { Tx } from '../db/open';
 import { journalLine } from '../db/schema';
 import { chunks } from '../db/chunks';
 
+export interface Journal {
+	readonly actId: number;
+	readonly date: Day;
+	readonly lines: readonly JournalLine[];
+}
+
 /** Writes the lines of an act. Throws where they do not balance: such a journal is a bug and must not reach the books. */
 export async function postJournal(
 	tx: Tx,
@@ -12,8 +18,15 @@ export async function postJournal(
 	date: Day,
 	lines: readonly JournalLine[]
 ): Promise<void> {
-	const out = imbalance(lines);
-	if (out.size > 0) throw new Error(`journal of act ${actId} is out by ${JSON.stringify([...out])}`);
-	for (const part of chunks(lines))
-		await tx.insert(journalLine).values(part.map((line) => ({ ...line, actId, date })));
+	return postJournals(tx, [{ actId, date, lines }]);
+}
+
+/** Writes the lines of several acts. */
+export async function postJournals(tx: Tx, journals: readonly Journal[]): Promise<void> {
+	for (const { actId, lines } of journals) {
+		const out = imbalance(lines);
+		if (out.size > 0) throw new Error(`journal of act ${actId} is out by ${JSON.stringify([...out])}`);
+	}
+	const rows = journals.flatMap(({ actId, date, lines }) => lines.map((line) => ({ ...line, actId, date })));
+	for (const part of chunks(rows)) await tx.insert(journalLine).values(part);
 }

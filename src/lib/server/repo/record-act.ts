@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto';
 import { desc, eq } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
+import { chunks } from '../db/chunks';
 import type { Tx } from '../db/open';
+import { PerTransaction } from '../db/per-transaction';
 import { act } from '../db/schema';
 
 export interface ActRecord {
@@ -41,27 +43,42 @@ export function hashAct(row: HashedAct): string {
 	return createHash('sha256').update(JSON.stringify(fields)).digest('hex');
 }
 
+const newest = new PerTransaction<{ id: number; hash: string } | undefined>();
+
 /** Adds an act to the chain of records and returns its id. */
 export async function recordAct(tx: Tx, record: ActRecord): Promise<number> {
-	const last = await tx.select({ id: act.id, hash: act.hash }).from(act).orderBy(desc(act.id)).limit(1).get();
-	const row: HashedAct = {
-		id: (last?.id ?? 0) + 1,
-		kind: record.kind,
-		date: record.date,
-		at: record.at,
-		userId: record.userId,
-		userName: record.userName,
-		summary: record.summary,
-		facts: JSON.stringify(record.facts),
-		customerId: record.customerId ?? null,
-		receiptId: record.receiptId ?? null,
-		documentId: record.documentId ?? null,
-		undoesId: record.undoesId ?? null,
-		key: record.key ?? null,
-		previousHash: last?.hash ?? FIRST_HASH
-	};
-	await tx.insert(act).values({ ...row, hash: hashAct(row) });
-	return row.id;
+	return (await recordActs(tx, [record]))[0]!;
+}
+
+/** Adds several acts to the chain, in order; returns their ids. */
+export async function recordActs(tx: Tx, records: readonly ActRecord[]): Promise<number[]> {
+	let last = await newest.get(tx, 'act', () =>
+		tx.select({ id: act.id, hash: act.hash }).from(act).orderBy(desc(act.id)).limit(1).get()
+	);
+	const rows = records.map((record) => {
+		const row: HashedAct = {
+			id: (last?.id ?? 0) + 1,
+			kind: record.kind,
+			date: record.date,
+			at: record.at,
+			userId: record.userId,
+			userName: record.userName,
+			summary: record.summary,
+			facts: JSON.stringify(record.facts),
+			customerId: record.customerId ?? null,
+			receiptId: record.receiptId ?? null,
+			documentId: record.documentId ?? null,
+			undoesId: record.undoesId ?? null,
+			key: record.key ?? null,
+			previousHash: last?.hash ?? FIRST_HASH
+		};
+		const hash = hashAct(row);
+		last = { id: row.id, hash };
+		return { ...row, hash };
+	});
+	for (const part of chunks(rows)) await tx.insert(act).values(part);
+	newest.set(tx, 'act', last);
+	return rows.map((row) => row.id);
 }
 
 /** The act that a form's key already stands for, if it was sent before. */

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Reader, Tx } from '../db/open';
+import { PerTransaction } from '../db/per-transaction';
 import { setting } from '../db/schema';
 
 /** The firm's settings by key, each with its shape. */
@@ -23,9 +24,14 @@ const SHAPES = {
 export type SettingKey = keyof typeof SHAPES;
 export type Setting<K extends SettingKey> = z.infer<(typeof SHAPES)[K]>;
 
+const kept = new PerTransaction<string | null>();
+
 export async function readSetting<K extends SettingKey>(db: Reader, key: K): Promise<Setting<K> | null> {
-	const row = await db.select().from(setting).where(eq(setting.key, key)).get();
-	return row ? (SHAPES[key].parse(JSON.parse(row.value)) as Setting<K>) : null;
+	const text = await kept.get(db, key, async () => {
+		const row = await db.select().from(setting).where(eq(setting.key, key)).get();
+		return row?.value ?? null;
+	});
+	return text === null ? null : (SHAPES[key].parse(JSON.parse(text)) as Setting<K>);
 }
 
 export async function writeSetting<K extends SettingKey>(tx: Tx, key: K, value: Setting<K>): Promise<void> {
@@ -34,4 +40,5 @@ export async function writeSetting<K extends SettingKey>(tx: Tx, key: K, value: 
 		.insert(setting)
 		.values({ key, value: text })
 		.onConflictDoUpdate({ target: setting.key, set: { value: text } });
+	kept.set(tx, key, text);
 }

@@ -1,0 +1,187 @@
+import { inArray, max } from 'drizzle-orm';
+import { referenceKey } from '../../core/3-matching/words-of-text';
+import { journalOfDocument } from '../../core/5-journal/journal-of-document';
+import type { Day } from '../../core/day/day';
+import type { DocumentKind } from '../../core/model/records';
+import { sumOf } from '../../core/money/add';
+import { minor, type Minor } from '../../core/money/minor';
+import { split } from '../../core/money/split';
+import type { Problem } from '../../core/problems';
+import { chunks } from '../db/chunks';
+import type { Tx } from '../db/open';
+import { customer, document, documentLine, item, itemState } from '../db/schema';
+import { firstOpenDay } from '../repo/check-period';
+import { postJournals, type Journal } from '../repo/post-journal';
+import { recordActs } from '../repo/record-act';
+import { readSetting } from '../repo/settings';
+import { baseConverter } from '../repo/to-base';
+import { Refusal } from '../refusal';
+import { defineAct } from './perform';
+
+export interface NewDocument {
+	readonly kind: DocumentKind;
+	readonly number: string;
+	readonly customerId: number;
+	readonly issued: Day;
+	readonly currency: string;
+	readonly lines: readonly {
+		readonly text: string;
+		readonly net: Minor;
+		readonly taxBasisPoints: number;
+		readonly tax: Minor;
+	}[];
+	/** Amounts add up to the lines' net and tax. */
+	readonly instalments: readonly { readonly due: Day; readonly amount: Minor }[];
+	readonly purchaseOrder: string | null;
+	readonly orderReference: string | null;
+	readonly paymentReference: string | null;
+	readonly text: string;
+	readonly discountBasisPoints: number | null;
+	readonly discountUntil: Day | null;
+}
+
+/** Puts invoices, credit notes and charges on customers' accounts, each an act of its own with its journal; all or none. */
+export const issueDocuments = defineAct({
+	kind: 'issue-document',
+	needs: 'clerk',
+	run: async (tx, input: readonly NewDocument[], at): Promise<{ documentIds: number[] }> => {
+		if (input.length === 0) return { documentIds: [] };
+		const names = await check(tx, input);
+		const convert = await converters(tx, input);
+		const sums = input.map((one) => {
+			const net = sumOf(one.lines, (line) => line.net);
+			const tax = sumOf(one.lines, (line) => line.tax);
+			const total = minor(net + tax);
+			const toBase = convert.get(`${one.currency} ${one.issued}`)!;
+			return { net, tax, total, totalBase: toBase(total), taxBase: toBase(tax) };
+		});
+		const actIds = await recordActs(
+			tx,
+			input.map((one, i) => ({
+				kind: 'issue-document',
+				date: one.issued,
+				at: at.now(),
+				userId: at.who.id,
+				userName: at.who.name,
+				summary: `Issued ${one.number} to ${names.get(one.customerId)}`,
+				facts: { number: one.number, kind: one.kind, total: sums[i]!.total, currency: one.currency },
+				customerId: one.customerId,
+				key: i === 0 ? at.key : null
+			}))
+		);
+		const first =
+			((
+				await tx
+					.select({ n: max(document.id) })
+					.from(document)
+					.get()
+			)?.n ?? 0) + 1;
+		let itemId =
+			(
+				await tx
+					.select({ n: max(item.id) })
+					.from(item)
+					.get()
+			)?.n ?? 0;
+		const documents = input.map(({ lines: _lines, instalments: _instalments, ...head }, i) => ({
+			...head,
+			id: first + i,
+			actId: actIds[i]!,
+			numberKey: referenceKey(head.number),
+			purchaseOrderKey: head.purchaseOrder && referenceKey(head.purchaseOrder),
+			paymentReferenceKey: head.paymentReference && referenceKey(head.paymentReference),
+			total: sums[i]!.total,
+			totalBase: sums[i]!.totalBase
+		}));
+		const items = input.flatMap((one, i) => {
+			// The parts keep the whole's value in base currency, too.
+			const bases = split(
+				sums[i]!.totalBase,
+				one.instalments.map((part) => part.amount)
+			);
+			return one.instalments.map(({ due, amount }, index) => ({
+				id: ++itemId,
+				documentId: first + i,
+				customerId: one.customerId,
+				part: index + 1,
+				parts: one.instalments.length,
+				due,
+				total: amount,
+				totalBase: bases[index]!
+			}));
+		});
+		const states = items.map((row) => ({
+			itemId: row.id,
+			customerId: row.customerId,
+			due: row.due,
+			open: row.total,
+			openBase: row.totalBase,
+			version: 1,
+			lastActId: actIds[row.documentId - first]!
+		}));
+		for (const part of chunks(documents)) await tx.insert(document).values(part);
+		for (const part of chunks(
+			input.flatMap((one, i) => one.lines.map((line) => ({ ...line, documentId: first + i })))
+		))
+			await tx.insert(documentLine).values(part);
+		for (const part of chunks(items)) await tx.insert(item).values(part);
+		for (const part of chunks(states)) await tx.insert(itemState).values(part);
+		const journals = input.map((one, i): Journal => {
+			const { net, tax, totalBase, taxBase } = sums[i]!;
+			const lines = journalOfDocument({ ...one, net, tax, taxBase, netBase: minor(totalBase - taxBase) });
+			return { actId: actIds[i]!, date: one.issued, lines };
+		});
+		await postJournals(tx, journals);
+		return { documentIds: documents.map((row) => row.id) };
+	}
+});
+
+/** Refuses with all that stands against any of the documents; returns the customers' names. */
+async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap<number, string>> {
+	const problems: Problem[] = [];
+	const firstOpen = await firstOpenDay(tx);
+	const names = new Map<number, string>();
+	for (const part of chunks([...new Set(input.map((one) => one.customerId))]))
+		for (const row of await tx
+			.select({ id: customer.id, name: customer.name })
+			.from(customer)
+			.where(inArray(customer.id, part)))
+			names.set(row.id, row.name);
+	const taken = new Set<string>();
+	for (const part of chunks(input.map((one) => one.number)))
+		for (const row of await tx
+			.select({ kind: document.kind, number: document.number })
+			.from(document)
+			.where(inArray(document.number, part)))
+			taken.add(`${row.kind} ${row.number}`);
+	for (const one of input) {
+		const total = sumOf(one.lines, (line) => minor(line.net + line.tax));
+		if (!names.has(one.customerId)) problems.push({ code: 'not-found', what: 'customer' });
+		if (firstOpen && one.issued < firstOpen)
+			problems.push({ code: 'period-locked', date: one.issued, firstOpen });
+		if (taken.has(`${one.kind} ${one.number}`)) problems.push({ code: 'number-taken', number: one.number });
+		taken.add(`${one.kind} ${one.number}`);
+		const parts = sumOf(one.instalments, (part) => part.amount);
+		if (parts !== total || total <= 0 || one.instalments.some((part) => part.amount <= 0))
+			problems.push({ code: 'total-mismatch', number: one.number });
+	}
+	if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+	return names;
+}
+
+/** To base currency, for each currency and day among the documents. */
+async function converters(
+	tx: Tx,
+	input: readonly NewDocument[]
+): Promise<ReadonlyMap<string, (amount: Minor) => Minor>> {
+	const found = new Map<string, (amount: Minor) => Minor>();
+	const firm = await readSetting(tx, 'firm');
+	for (const { currency, issued } of input) {
+		const key = `${currency} ${issued}`;
+		if (found.has(key)) continue;
+		const convert = await baseConverter(tx, currency, firm?.baseCurrency ?? currency, issued);
+		if (typeof convert !== 'function') throw new Refusal(convert);
+		found.set(key, convert);
+	}
+	return found;
+}
