@@ -1,0 +1,101 @@
+<script lang="ts">
+	import Coin from '$lib/ui/Coin.svelte';
+	import Pips from '$lib/ui/Pips.svelte';
+	import type { PileRow } from '$lib/server/looks/pile';
+	import { amount, money, list } from '$lib/words/format';
+
+	/** The receipts that wait, grouped by how sure the answer is. */
+	let {
+		rows,
+		selected,
+		readThrough
+	}: { rows: readonly PileRow[]; selected: number | null; readThrough: () => void } = $props();
+	const groups = [
+		{ band: 'certain', name: 'Certain', filled: 3 },
+		{ band: 'likely', name: 'Likely', filled: 2 },
+		{ band: 'choose', name: 'Choose', filled: 1 },
+		{ band: 'none', name: 'Nothing yet', filled: 0 }
+	] as const;
+	const of = (band: PileRow['band']) => rows.filter((row) => row.band === band && !row.held);
+	const held = $derived(rows.filter((row) => row.held));
+	function hint(row: PileRow): string {
+		if (row.held) return row.held;
+		if (row.amount < 0) return 'went out';
+		if (row.numbers.length === 0) return row.text ? `“${row.text}”` : 'no words';
+		if (row.otherAnswers > 0 && row.band === 'choose') return `${row.otherAnswers + 1} answers fit`;
+		const numbers = row.numbers.length > 2 ? `${row.numbers.length} items` : list(row.numbers);
+		if (row.gap < 0) return `${numbers}, ${amount(-row.gap, row.currency)} short`;
+		if (row.gap > 0) return `${numbers}, ${amount(row.gap, row.currency)} over`;
+		return numbers;
+	}
+	const share = (row: PileRow) =>
+		row.numbers.length === 0
+			? 0
+			: row.gap < 0
+				? row.amount / (row.amount - row.gap)
+				: row.gap > 0
+					? (row.amount - row.gap) / row.amount
+					: 1;
+	const ready = (row: PileRow) =>
+		row.numbers.length === 0
+			? 'nothing laid on it'
+			: row.gap
+				? 'partly placed by the answer'
+				: 'placed whole by the answer';
+</script>
+
+{#snippet entry(row: PileRow)}
+	<a
+		href="/money-in?r={row.id}"
+		data-sveltekit-noscroll
+		data-sveltekit-keepfocus
+		data-receipt={row.id}
+		aria-current={row.id === selected ? 'true' : undefined}
+		class={[
+			'row grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1.5 pr-4 pl-4 hover:bg-sheet hover:no-underline',
+			row.id === selected ? 'border-copper bg-sheet' : 'border-transparent'
+		]}
+	>
+		<span class="pt-0.5"><Coin share={share(row)} label={ready(row)} /></span>
+		<span class="truncate">{row.who}</span>
+		<span class="text-right"
+			>{row.currency === 'GBP' ? amount(row.amount, row.currency) : money(row.amount, row.currency)}</span
+		>
+		<span class="col-span-2 col-start-2 truncate text-xs text-soft">{hint(row)}</span>
+	</a>
+{/snippet}
+
+<nav aria-label="Receipts to place" class="pb-4">
+	{#each groups as group (group.band)}
+		{@const some = of(group.band)}
+		{#if some.length}
+			<h3
+				class="sticky top-0 z-10 flex items-center gap-2 bg-paper px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft"
+			>
+				<Pips filled={group.filled} />
+				{group.name}
+				{#if group.band === 'certain'}
+					<button
+						class="ml-auto cursor-pointer font-semibold text-copper hover:underline"
+						onclick={readThrough}>{some.length} · read and post</button
+					>
+				{:else}<span class="ml-auto">{some.length}</span>{/if}
+			</h3>
+			{#each some as row (row.id)}{@render entry(row)}{/each}
+		{/if}
+	{/each}
+	{#if held.length}
+		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
+			Held <span class="float-right">{held.length}</span>
+		</h3>
+		{#each held as row (row.id)}{@render entry(row)}{/each}
+	{/if}
+</nav>
+
+<style>
+	/* A long pile costs only what is seen of it. */
+	.row {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 50px;
+	}
+</style>

@@ -1,0 +1,15 @@
+import { DIFFERENCE_NAMES } from './difference-names';
+
+const KINDS: Readonly<Record<string, string>> = {
+	...DIFFERENCE_NAMES,
+	invoice: 'Invoice',
+	credit_note: 'Credit note',
+	charge: 'Charge',
+	'place-receipt': 'Receipt',
+	'undo-placing': 'Taken back'
+};
+
+/** What a line of a customer's ledger is called. */
+export function ledgerWords(kind: string): string {
+	return KINDS[kind] ?? kind;
+}

@@ -1,0 +1,11 @@
+<script lang="ts">
+	import { page } from '$app/state';
+</script>
+
+<div class="mx-auto mt-24 w-[520px]">
+	<h1>
+		{page.status === 404 ? 'Nothing here' : page.status === 403 ? 'Not for this role' : 'That did not work'}
+	</h1>
+	<p class="mt-2 text-soft">{page.error?.message}</p>
+	<p class="mt-6"><a class="btn" href="/">Go to Today</a></p>
+</div>

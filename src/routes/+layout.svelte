@@ -1,0 +1,91 @@
+<script lang="ts">
+	import '../app.css';
+	import { page } from '$app/state';
+	import { ModeWatcher, toggleMode } from 'mode-watcher';
+	import { Toaster } from 'svelte-sonner';
+	import { weekDay } from '$lib/words/format';
+	let { data, children } = $props();
+	const stations = [
+		['/', 'Today'],
+		['/money-in', 'Money in'],
+		['/open-items', 'Open items'],
+		['/customers', 'Customers'],
+		['/letters', 'Letters'],
+		['/books', 'Books']
+	] as const;
+	const here = (path: string) =>
+		path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path);
+</script>
+
+<ModeWatcher disableHeadScriptInjection />
+<Toaster
+	position="bottom-left"
+	duration={8000}
+	toastOptions={{
+		style:
+			'background: var(--ink); color: var(--paper); border: 0; border-radius: 3px; font-family: var(--font-sans);'
+	}}
+/>
+<svelte:head><title>Odd Penny</title></svelte:head>
+
+{#if data.who}
+	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>
+	<header class="double-bottom flex h-12 items-center gap-7 px-5">
+		<a
+			href="/"
+			class="flex items-center gap-2 font-serif text-xl font-semibold hover:no-underline"
+			aria-label="Odd Penny, today"
+		>
+			<svg width="21" height="21" viewBox="0 0 24 24" aria-hidden="true" class="text-copper">
+				<circle cx="12" cy="12" r="9.5" fill="none" stroke="currentColor" stroke-width="2.4" /><path
+					d="M12 12V6a6 6 0 0 1 4.2 10.2z"
+					fill="currentColor"
+				/>
+			</svg>
+			odd penny
+		</a>
+		<nav aria-label="Stations" class="flex h-full items-stretch gap-6">
+			{#each stations as [path, name] (path)}
+				<a
+					href={path}
+					aria-current={here(path) ? 'page' : undefined}
+					class={[
+						'flex items-center gap-1.5 border-b-2 pt-0.5 hover:no-underline',
+						here(path) ? 'border-copper font-semibold' : 'border-transparent text-soft hover:text-ink'
+					]}
+				>
+					{name}
+					{#if path === '/money-in' && data.waiting > 0}<span class="text-xs font-semibold text-copper"
+							>{data.waiting}</span
+						>{/if}
+				</a>
+			{/each}
+		</nav>
+		<form action="/open-items" class="ml-auto" role="search">
+			<input
+				type="search"
+				name="q"
+				aria-label="Find an open item by number, amount or name"
+				placeholder="Find a number, amount or name"
+				class="w-56"
+			/>
+		</form>
+		<span class="text-sm text-soft">{data.today ? weekDay(data.today) : ''}</span>
+		<details class="relative text-sm">
+			<summary class="cursor-pointer list-none text-soft hover:text-ink">{data.who.name}</summary>
+			<div class="absolute right-0 z-30 mt-2 w-52 rounded border border-rule bg-sheet p-2">
+				<p class="says px-2 pb-2">Signed in as {data.who.role}.</p>
+				<button class="block w-full px-2 py-1 text-left hover:bg-wash" onclick={toggleMode}
+					>Paper or lamplight</button
+				>
+				{#if data.who.role === 'supervisor'}<a class="block px-2 py-1 hover:bg-wash" href="/books/people"
+						>People and records</a
+					>{/if}
+				<form method="POST" action="/sign-out">
+					<button class="block w-full px-2 py-1 text-left hover:bg-wash">Sign out</button>
+				</form>
+			</div>
+		</details>
+	</header>
+{/if}
+<main id="main">{@render children()}</main>

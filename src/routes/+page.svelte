@@ -1,0 +1,175 @@
+<script lang="ts">
+	import AgeBar from '$lib/ui/AgeBar.svelte';
+	import StepChart from '$lib/ui/StepChart.svelte';
+	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const sheet = $derived(data.sheet);
+	const base = $derived(sheet.baseCurrency);
+	const waiting = $derived(
+		list(Object.entries(sheet.waiting).map(([currency, sum]) => money(sum, currency)))
+	);
+	const month = $derived(sheet.month.at(-1));
+	const title = $derived(
+		sheet.waitingCount > 0
+			? `${waiting} came in that nobody has placed yet.`
+			: 'All money that came in is placed.'
+	);
+	const bank = $derived(
+		sheet.banks
+			.map((one) =>
+				one.closingOn
+					? `${one.name} to ${shortDay(one.closingOn, data.today ?? undefined)}`
+					: `${one.name}: no statement yet`
+			)
+			.join('. ')
+	);
+	const fresh = $derived(sheet.banks.some((one) => one.closingOn === data.today));
+	const place = $derived.by(() => {
+		const { certain, likely, choose, none } = sheet.bands;
+		const parts = [
+			certain ? `${certain} ${certain === 1 ? 'is' : 'are'} certain and can be posted together` : '',
+			likely ? `${likely} ${likely === 1 ? 'is' : 'are'} likely` : '',
+			choose ? `${choose} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
+			none ? `${none} ${none === 1 ? 'has' : 'have'} no answer` : '',
+			sheet.out ? `${count(sheet.out, 'entry', 'entries')} went out` : ''
+		].filter(Boolean);
+		return parts.length ? `${parts.join(', ')}.` : 'Nothing waits.';
+	});
+	const steps = $derived([
+		{
+			name: 'Bring in the bank',
+			says: `${bank}.`,
+			done: fresh,
+			warn: false,
+			href: '/money-in',
+			does: 'Bring in a file'
+		},
+		{
+			name: 'Place the money',
+			says: place,
+			done: sheet.waitingCount + sheet.out === 0,
+			warn: false,
+			href: '/money-in',
+			does: `Place ${count(sheet.waitingCount, 'receipt')}`
+		},
+		{
+			name: 'Statements',
+			says: data.statements.waiting
+				? `Wait: ${data.statements.waiting} of the ${data.statements.all} accounts on today's run have money not placed yet.`
+				: `${count(data.statements.all, 'account')} could have one. ${data.statements.noAddress} have no e-mail address.`,
+			done: false,
+			warn: data.statements.waiting > 0,
+			href: '/letters?kind=statement',
+			does: 'Look'
+		},
+		{
+			name: 'Reminders',
+			says: `${count(data.reminders.all, 'account')} ${data.reminders.all === 1 ? 'has' : 'have'} something late. ${data.reminders.waiting} have money waiting, ${data.reminders.paused} are paused, ${data.reminders.noAddress} have no e-mail address.`,
+			done: data.reminders.all === 0,
+			warn: false,
+			href: '/letters?kind=reminder',
+			does: 'Read and send'
+		},
+		{
+			name: 'Letters on their way',
+			says: Object.keys(sheet.letters).length
+				? list(Object.entries(sheet.letters).map(([state, n]) => `${n} ${state}`)) + '.'
+				: 'None is waiting, none was refused.',
+			done: Object.keys(sheet.letters).length === 0,
+			warn: Boolean(sheet.letters['refused'] || sheet.letters['failed']),
+			href: '/letters/outbox',
+			does: 'Outbox'
+		},
+		{
+			name: 'Shut the day',
+			says:
+				sheet.waitingCount + sheet.out
+					? `Bank agrees once the ${sheet.waitingCount + sheet.out} are dealt with.`
+					: 'Everything the bank shows is in the books.',
+			done: false,
+			warn: false,
+			href: '/books',
+			does: 'Check'
+		}
+	]);
+	const first = $derived(steps.findIndex((step) => !step.done));
+</script>
+
+<svelte:head><title>Today · Odd Penny</title></svelte:head>
+
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_450px]">
+	<section class="px-8 pt-6">
+		<h1 class="text-2xl">{title}</h1>
+		<p class="mt-1 text-lg text-soft">
+			{money(sheet.owed, base)} is owed, {money(sheet.late, base)} of it late. {money(
+				month?.collected ?? 0,
+				base
+			)} collected so far this month.
+		</p>
+		<ol class="mt-5">
+			{#each steps as step, i (step.name)}
+				<li
+					class={['-mx-8 flex items-center gap-4 border-t border-rule px-8 py-3', i === first && 'bg-sheet']}
+				>
+					<span
+						class={[
+							'grid h-6 w-6 shrink-0 place-items-center rounded-full border text-xs font-semibold',
+							step.done
+								? 'border-patina bg-patina text-paper'
+								: i === first
+									? 'border-2 border-copper text-copper'
+									: 'border-soft text-soft'
+						]}
+					>
+						{#if step.done}<svg width="11" height="9" viewBox="0 0 11 9" role="img" aria-label="done"
+								><path d="M1 4.5 4 7.5 10 1" fill="none" stroke="currentColor" stroke-width="1.8" /></svg
+							>{:else}{i + 1}{/if}
+					</span>
+					<span class="min-w-0">
+						<span class="block font-serif text-lg font-semibold">{step.name}</span>
+						<span class={['text-sm', step.warn ? 'text-copper' : 'text-soft']}>{step.says}</span>
+					</span>
+					<a href={step.href} class={['btn ml-auto', i === first && 'btn-main']}>{step.does}</a>
+				</li>
+			{/each}
+		</ol>
+	</section>
+	<aside class="border-l border-rule px-7 pt-6">
+		<h2 class="font-sans text-sm font-semibold text-soft">Money in this month, against what fell due</h2>
+		<div class="mt-2">
+			<StepChart
+				solid={sheet.month.map((day) => day.collected)}
+				dashed={sheet.month.map((day) => day.fellDue)}
+				label="Collected {money(month?.collected ?? 0, base)} this month; {money(
+					month?.fellDue ?? 0,
+					base
+				)} fell due."
+			/>
+		</div>
+		<p class="mt-1 flex justify-between text-xs text-soft">
+			<span>{sheet.month[0] ? shortDay(sheet.month[0].day, data.today ?? undefined) : ''}</span><span
+				>{month ? shortDay(month.day, data.today ?? undefined) : ''}</span
+			>
+		</p>
+		<p class="mt-1 text-xs text-soft">
+			<span class="text-patina">▬</span> collected {money(month?.collected ?? 0, base)} &nbsp; ╍ fell due {money(
+				month?.fellDue ?? 0,
+				base
+			)}
+		</p>
+		<h2 class="mt-7 font-sans text-sm font-semibold text-soft">Who owes the late money</h2>
+		<table class="mt-1">
+			<thead><tr><th></th><th class="num">Late</th><th class="num">Owed</th><th>Age of it</th></tr></thead>
+			<tbody>
+				{#each sheet.lateAccounts as row (row.id)}
+					<tr>
+						<td><a href="/customers/{row.code}">{row.name}</a></td>
+						<td class="num text-oxblood">{amount(row.late, base)}</td>
+						<td class="num">{amount(row.owed, base)}</td>
+						<td><AgeBar aged={row.aged} currency={base} /></td>
+					</tr>
+				{:else}<tr><td colspan="4" class="text-soft">Nobody is late.</td></tr>{/each}
+			</tbody>
+		</table>
+	</aside>
+</div>

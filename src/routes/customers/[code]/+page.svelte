@@ -1,0 +1,143 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import AgeBar from '$lib/ui/AgeBar.svelte';
+	import ItemLife from '$lib/desk/ItemLife.svelte';
+	import { ledgerWords } from '$lib/words/ledger-words';
+	import { amount, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const account = $derived(data.account);
+	const customer = $derived(account.customer);
+	const rows = $derived([...account.rows].reverse());
+	const stands = $derived(
+		list(
+			account.standing.map((one) => {
+				const late = one.late > 0 ? `, ${money(one.late, one.currency)} of it late` : '';
+				const credit = one.credit > 0 ? `, less ${money(one.credit, one.currency)} on account` : '';
+				return one.open === 0 && one.credit === 0
+					? `owes nothing in ${one.currency}`
+					: `owes ${money(one.open, one.currency)}${late}${credit}`;
+			})
+		)
+	);
+	const here = $derived(`/customers/${customer.code}`);
+</script>
+
+<svelte:head><title>{customer.name} · Odd Penny</title></svelte:head>
+
+<div
+	class="grid h-[calc(100vh-48px)] {data.item
+		? 'grid-cols-[minmax(0,1fr)_400px]'
+		: 'grid-cols-[minmax(0,1fr)_280px]'}"
+>
+	<section class="overflow-y-auto px-8 pt-5 pb-8">
+		<h1>{customer.name} <span class="font-sans text-base font-normal text-soft">{customer.code}</span></h1>
+		<p class="mt-1 text-lg text-soft">{customer.name} {stands}.</p>
+		<p class="mt-3 flex gap-3">
+			<a
+				class="btn"
+				href="/letters/preview?kind=statement&customer={customer.id}&currency={customer.currency}"
+				>Read a statement</a
+			>
+			<a class="btn" href="/letters/preview?kind=reminder&customer={customer.id}&currency={customer.currency}"
+				>Read a reminder</a
+			>
+		</p>
+		<table class="mt-4">
+			<thead class="sticky top-0 bg-paper"
+				><tr
+					><th>Date</th><th>What</th><th>Settled, or settled by</th><th class="num">Owed more</th><th
+						class="num">Owed less</th
+					><th class="num">Balance</th></tr
+				></thead
+			>
+			<tbody>
+				{#each rows as row (row.id)}
+					<tr class={['row align-top', row.undone && 'text-soft']}>
+						<td class="whitespace-nowrap">{shortDay(row.date, data.today ?? undefined)}</td>
+						<td>
+							{#if row.itemId}<a href="{here}?item={row.itemId}" data-sveltekit-noscroll class="font-semibold"
+									>{row.label}</a
+								>{:else}<a href="/books/journal?act={row.actId}" class={row.undone ? 'line-through' : ''}
+									>{ledgerWords(row.kind)}</a
+								>{row.label ? `, ${row.label}` : ''}{/if}
+							<span class="text-soft">{row.text}</span>
+							{#if row.undone}<span class="text-sm">taken back since</span>{/if}
+						</td>
+						<td class="text-sm">
+							{#each row.threads as thread, i (i)}
+								<span class="mr-2 whitespace-nowrap">
+									{#if thread.itemId}<a
+											class="text-patina"
+											href="{here}?item={thread.itemId}"
+											data-sveltekit-noscroll>{thread.label}</a
+										>{:else}<a class="text-patina" href="/books/journal?act={thread.actId}">{thread.label}</a
+										>{/if}
+									<span class="text-soft">{amount(thread.amount, row.currency)}</span>
+								</span>
+							{/each}
+							{#if row.onAccount > 0}<span class="whitespace-nowrap text-copper"
+									>{amount(row.onAccount, row.currency)} on account</span
+								>{/if}
+						</td>
+						<td class="num">{row.amount > 0 ? amount(row.amount, row.currency) : ''}</td>
+						<td class="num">{row.amount < 0 ? amount(-row.amount, row.currency) : ''}</td>
+						<td class="num font-semibold"
+							>{account.standing.length > 1
+								? money(row.balance, row.currency)
+								: amount(row.balance, row.currency)}</td
+						>
+					</tr>
+				{:else}<tr><td colspan="6" class="py-6 text-soft">Nothing was ever posted on this account.</td></tr
+					>{/each}
+			</tbody>
+		</table>
+	</section>
+	<aside class="overflow-y-auto border-l border-rule px-6 pt-5 text-sm {data.item ? 'bg-sheet' : ''}">
+		{#if data.item}
+			<ItemLife life={data.item} today={data.today ?? ''} closeHref={page.url.pathname} />
+		{:else}
+			{#each account.standing as one (one.currency)}
+				<h2 class="font-sans text-sm font-semibold text-soft">Age of it, {one.currency}</h2>
+				<div class="mt-2 mb-5"><AgeBar aged={one.aged} currency={one.currency} wide={220} /></div>
+			{/each}
+			<h2 class="font-sans font-semibold text-soft">Details</h2>
+			<p class="mt-1">
+				{#each customer.address as line, i (i)}{line}<br />{/each}
+			</p>
+			<p class="mt-2">
+				Pays in {customer.termsDays} days{customer.discountBasisPoints
+					? `, ${customer.discountBasisPoints / 100} % off within ${customer.discountDays}`
+					: ''}.
+			</p>
+			<p class="mt-2">
+				Statements to {customer.statementEmail ?? 'nobody yet'}{customer.reminderEmail
+					? `, reminders to ${customer.reminderEmail}`
+					: ''}.
+			</p>
+			{#if customer.chasingPaused}<p class="note mt-2">No reminders: {customer.chasingPaused}</p>{/if}
+			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
+			{#if account.otherNames.length}<p class="mt-2">Also seen as {list(account.otherNames)}.</p>{/if}
+			{#if account.payerAccounts.length}<p class="mt-2 break-all">
+					Pays from {list(account.payerAccounts)}.
+				</p>{/if}
+			<h2 class="mt-5 font-sans font-semibold text-soft">Letters</h2>
+			{#each account.letters as letter (letter.id)}
+				<p class="mt-1">
+					<a class="underline" href="/letters/outbox/{letter.id}"
+						>{letter.kind === 'statement' ? 'Statement' : 'Reminder'} of {shortDay(
+							letter.date,
+							data.today ?? undefined
+						)}</a
+					>, {money(letter.amount, letter.currency)}, {letter.state}
+				</p>
+			{:else}<p class="mt-1 says">None was sent.</p>{/each}
+		{/if}
+	</aside>
+</div>
+
+<style>
+	.row {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 33px;
+	}
+</style>

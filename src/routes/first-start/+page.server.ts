@@ -1,0 +1,68 @@
+import { redirect } from '@sveltejs/kit';
+import { z } from 'zod';
+import { addFirstSupervisor, nobodyYet, personInput } from '$lib/server/acts/people';
+import { perform } from '$lib/server/acts/perform';
+import { setUpFirm } from '$lib/server/acts/set-up-firm';
+import { APPLICATION } from '$lib/server/app';
+import { readForm } from '$lib/server/http/read-form';
+import { refuse } from '$lib/server/http/refuse';
+import { signIn } from '$lib/server/http/sign-in';
+import type { Actions, PageServerLoad } from './$types';
+
+const input = personInput.omit({ role: true }).extend({
+	firm: z.string().trim().min(1, 'Type the name of the firm.'),
+	address: z.string().trim(),
+	phone: z.string().trim(),
+	baseCurrency: z.string().regex(/^[A-Z]{3}$/, 'The currency is three capital letters, such as GBP.'),
+	bank: z.string().trim().min(1, 'Type the name of the bank.'),
+	iban: z
+		.string()
+		.transform((text) => text.replace(/\s/g, '').toUpperCase())
+		.pipe(z.string().min(6, 'Type the account number or IBAN.'))
+});
+
+export const load: PageServerLoad = async ({ locals }) => {
+	if (!(await nobodyYet(locals.app.books.db))) redirect(303, '/sign-in');
+};
+
+export const actions: Actions = {
+	default: async (event) => {
+		const { app } = event.locals;
+		const read = await readForm(event.request, input);
+		if (!read.ok) return refuse(read.problems);
+		const { firm, address, phone, baseCurrency, bank, iban, ...person } = read.value;
+		const at = await app.circumstance(APPLICATION);
+		const made = await perform(app.books, addFirstSupervisor, { ...person, role: 'supervisor' }, at);
+		if (!made.ok) return refuse(made.problems);
+		await perform(
+			app.books,
+			setUpFirm,
+			{
+				firm: {
+					name: firm,
+					address: address
+						.split(/[\n,]/)
+						.map((line) => line.trim())
+						.filter(Boolean),
+					email: person.email,
+					phone,
+					registration: '',
+					baseCurrency
+				},
+				bankAccounts: [
+					{
+						name: 'Current account',
+						number: iban,
+						bankName: bank,
+						currency: baseCurrency,
+						ledger: '1200',
+						kind: 'current'
+					}
+				]
+			},
+			at
+		);
+		await signIn(event, person.email, person.password);
+		redirect(303, '/');
+	}
+};

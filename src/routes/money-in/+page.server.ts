@@ -1,0 +1,97 @@
+import { z } from 'zod';
+import { holdInput, holdReceipt } from '$lib/server/acts/hold-receipt';
+import { perform } from '$lib/server/acts/perform';
+import { placeInput, placeReceipt } from '$lib/server/acts/place-receipt';
+import { placeCertain } from '$lib/server/acts/place-certain';
+import { setAside, setAsideInput } from '$lib/server/acts/set-aside';
+import { undoPlacing } from '$lib/server/acts/undo-placing';
+import { readForm } from '$lib/server/http/read-form';
+import { look, refuse } from '$lib/server/http/refuse';
+import { lookAtDesk } from '$lib/server/looks/desk';
+import { lookAtPile } from '$lib/server/looks/pile';
+import { reasonSentence } from '$lib/words/reason-sentence';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, url, depends }) => {
+	depends('books:pile');
+	const { app, who } = locals;
+	const viewer = { who: who!, today: await app.today() };
+	const pile = await look(lookAtPile(app.books.db, null, viewer));
+	const order = ['certain', 'likely', 'choose', 'none'];
+	const rows = [...pile.rows].sort(
+		(a, b) =>
+			Number(!!a.held) - Number(!!b.held) || order.indexOf(a.band) - order.indexOf(b.band) || a.id - b.id
+	);
+	const asked = Number(url.searchParams.get('r')) || null;
+	const receiptId = asked ?? rows.find((row) => row.band !== 'certain')?.id ?? rows[0]?.id ?? null;
+	const customerId = Number(url.searchParams.get('c')) || null;
+	const desk = receiptId ? await look(lookAtDesk(app.books.db, { receiptId, customerId }, viewer)) : null;
+	return {
+		rows,
+		doneOfNewest: pile.doneOfNewest,
+		desk,
+		reasons: desk ? desk.answer.reasons.map(reasonSentence) : [],
+		gone: asked !== null && desk === null,
+		mayAct: who!.role !== 'reader'
+	};
+};
+
+export const actions: Actions = {
+	post: async ({ request, locals }) => {
+		const read = await readForm(request, placeInput);
+		if (!read.ok) return refuse(read.problems);
+		const result = await perform(
+			locals.app.books,
+			placeReceipt,
+			read.value,
+			await locals.app.circumstance(locals.who!, read.key)
+		);
+		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
+	},
+	certain: async ({ request, locals }) => {
+		const read = await readForm(
+			request,
+			z.object({ receipts: z.array(z.object({ id: z.number().int(), version: z.number().int() })).max(5000) })
+		);
+		if (!read.ok) return refuse(read.problems);
+		const result = await perform(
+			locals.app.books,
+			placeCertain,
+			read.value,
+			await locals.app.circumstance(locals.who!, read.key)
+		);
+		return result.ok ? { done: result.value.actIds } : refuse(result.problems);
+	},
+	undo: async ({ request, locals }) => {
+		const read = await readForm(request, z.object({ actIds: z.array(z.number().int()).min(1).max(5000) }));
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!);
+		for (const actId of [...read.value.actIds].reverse()) {
+			const result = await perform(locals.app.books, undoPlacing, { actId }, at);
+			if (!result.ok) return refuse(result.problems);
+		}
+		return { undone: read.value.actIds.length };
+	},
+	hold: async ({ request, locals }) => {
+		const read = await readForm(request, holdInput);
+		if (!read.ok) return refuse(read.problems);
+		const result = await perform(
+			locals.app.books,
+			holdReceipt,
+			read.value,
+			await locals.app.circumstance(locals.who!)
+		);
+		return result.ok ? { held: true } : refuse(result.problems);
+	},
+	aside: async ({ request, locals }) => {
+		const read = await readForm(request, setAsideInput);
+		if (!read.ok) return refuse(read.problems);
+		const result = await perform(
+			locals.app.books,
+			setAside,
+			read.value,
+			await locals.app.circumstance(locals.who!, read.key)
+		);
+		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
+	}
+};

@@ -1,0 +1,343 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { toast } from 'svelte-sonner';
+	import { tick } from 'svelte';
+	import type { ActionResult } from '@sveltejs/kit';
+	import BringIn from '$lib/desk/BringIn.svelte';
+	import DeskView from '$lib/desk/DeskView.svelte';
+	import PileList from '$lib/desk/PileList.svelte';
+	import { Placing } from '$lib/desk/placing.svelte';
+	import Problems from '$lib/ui/Problems.svelte';
+	import Sheet from '$lib/ui/Sheet.svelte';
+	import { amount, count, money } from '$lib/words/format';
+
+	let { data } = $props();
+	const placing = $derived(data.desk ? new Placing(data.desk) : null);
+	const certain = $derived(data.rows.filter((row) => row.band === 'certain' && !row.held));
+	const sums = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const row of data.rows)
+			if (row.amount > 0) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
+		return [...by].map(([currency, sum]) => money(sum, currency)).join(' and ');
+	});
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let sheet = $state<'certain' | 'hold' | 'aside' | 'keys' | null>(null);
+	let lastActs = $state<readonly number[]>([]);
+	let because = $state('');
+	let account = $state('');
+	let key = $state(crypto.randomUUID());
+	let filter = $state<HTMLInputElement>();
+	let active = $state(0);
+	let postForm = $state<HTMLFormElement>()!;
+	let undoForm = $state<HTMLFormElement>()!;
+
+	const nextId = $derived.by(() => {
+		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt.id);
+		return data.rows[at + 1]?.id ?? data.rows[at - 1]?.id ?? null;
+	});
+
+	/** After an act: says what was done with a way back, and goes on to the next receipt. */
+	function after(said: string, goOn: boolean) {
+		busy = true;
+		problems = [];
+		const going = nextId;
+		return async ({
+			result,
+			update
+		}: {
+			result: ActionResult;
+			update: (options: { reset: boolean; invalidateAll: boolean }) => Promise<void>;
+		}) => {
+			busy = false;
+			if (result.type === 'failure') {
+				problems = (result.data?.problems as string[]) ?? ['That was refused.'];
+				return;
+			}
+			if (result.type !== 'success') {
+				problems = [
+					result.type === 'error' ? (result.error.message ?? 'That did not work.') : 'That did not work.'
+				];
+				return;
+			}
+			key = crypto.randomUUID();
+			sheet = null;
+			const done = result.data?.done as number[] | undefined;
+			if (done?.length) {
+				lastActs = done;
+				toast(said, { action: { label: 'Undo', onClick: () => undoForm.requestSubmit() } });
+			} else toast(said);
+			if (goOn)
+				await goto(going ? `/money-in?r=${going}` : '/money-in', {
+					invalidateAll: true,
+					noScroll: true,
+					keepFocus: true
+				});
+			else await update({ reset: false, invalidateAll: true });
+			active = 0;
+		};
+	}
+
+	function step(by: 1 | -1) {
+		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt.id);
+		const row = data.rows[at + by];
+		if (!row) return;
+		problems = [];
+		active = 0;
+		void goto(`/money-in?r=${row.id}`, { noScroll: true, keepFocus: true }).then(() =>
+			document.querySelector(`[data-receipt="${row.id}"]`)?.scrollIntoView({ block: 'nearest' })
+		);
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const target = event.target as HTMLElement;
+		const typing = target.matches('input, select, textarea');
+		if (sheet || event.ctrlKey || event.metaKey || event.altKey) return;
+		if (event.key === 'Escape' && typing) return target.blur();
+		if (
+			event.key === 'Enter' &&
+			placing &&
+			data.mayAct &&
+			(!target.matches('a, button, summary, select') || target.hasAttribute('data-receipt'))
+		) {
+			if (target.hasAttribute('data-keep-enter')) return;
+			event.preventDefault();
+			if (placing.outcome.ok && !busy) postForm.requestSubmit();
+			return;
+		}
+		if (typing) return;
+		const items = placing?.desk.items ?? [];
+		const does: Record<string, () => void> = {
+			j: () => step(1),
+			k: () => step(-1),
+			ArrowDown: () => (active = Math.min(active + 1, items.length - 1)),
+			ArrowUp: () => (active = Math.max(active - 1, 0)),
+			' ': () => items[active] && placing?.toggle(items[active].id),
+			'/': () => filter?.focus(),
+			'?': () => (sheet = 'keys'),
+			o: () => placing?.clear(),
+			h: () => data.mayAct && (sheet = 'hold'),
+			n: () => data.mayAct && (sheet = 'aside'),
+			c: () => certain.length > 0 && data.mayAct && (sheet = 'certain'),
+			u: () => lastActs.length > 0 && undoForm.requestSubmit()
+		};
+		for (const [n, kind] of (
+			[
+				null,
+				'settlement_discount',
+				'bank_charge',
+				'processor_fee',
+				'small_difference',
+				'withholding_tax'
+			] as const
+		).entries())
+			does[String(n + 1)] = () => placing?.nameGap(kind);
+		const act = does[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+		if (!act) return;
+		event.preventDefault();
+		act();
+		void tick().then(() =>
+			document.querySelector('[data-active="true"]')?.scrollIntoView({ block: 'nearest' })
+		);
+	}
+</script>
+
+<svelte:head><title>Money in · Odd Penny</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<div class="grid h-[calc(100vh-48px)] grid-cols-[286px_1fr] grid-rows-[1fr_auto]">
+	<section class="overflow-y-auto border-r border-rule" aria-label="The pile">
+		<div class="px-5 pt-4">
+			<h1 class="text-xl">
+				{data.rows.length
+					? `${count(data.rows.length, 'entry', 'entries')}, ${sums || 'money out'}`
+					: 'All is placed'}
+			</h1>
+			<p class="text-sm text-soft">
+				{data.rows.length ? 'need a home.' : 'Nothing waits.'}
+				{data.doneOfNewest} of the newest file are done.
+			</p>
+			<BringIn mayAct={data.mayAct} />
+		</div>
+		<PileList
+			rows={data.rows}
+			selected={data.desk?.receipt.id ?? null}
+			readThrough={() => (sheet = 'certain')}
+		/>
+	</section>
+
+	<section class="overflow-y-auto" aria-label="The desk">
+		{#if data.gone}
+			<div class="p-7">
+				<p class="note">
+					This receipt is not in the pile any more: somebody has dealt with it. <a
+						class="underline"
+						href="/money-in">Go on with the pile</a
+					>
+				</p>
+			</div>
+		{/if}
+		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
+		{#if placing && data.desk}
+			{#key data.desk}
+				<DeskView {placing} reasons={data.reasons} bind:filter bind:active mayAct={data.mayAct} />
+			{/key}
+		{:else if !data.gone}
+			<div class="mx-auto mt-24 w-[460px]">
+				<h2 class="text-2xl">Every penny has a home.</h2>
+				<p class="mt-2 says">
+					Bring in the next bank file: drop it anywhere on this page, or use the button above the pile. Files
+					put in the watched folder come in by themselves.
+				</p>
+			</div>
+		{/if}
+	</section>
+
+	<footer class="double-top col-span-2 flex h-[54px] items-center gap-3 bg-sheet px-5">
+		<form
+			bind:this={postForm}
+			method="POST"
+			action="?/post"
+			use:enhance={({ formData }) => {
+				formData.set('json', JSON.stringify({ ...placing!.order, reasons: data.reasons }));
+				formData.set('key', key);
+				return after(
+					`Posted ${money(placing!.amount, placing!.currency)} for ${data.desk?.customer?.name}.`,
+					true
+				);
+			}}
+		>
+			<button class="btn btn-main" disabled={!placing?.outcome.ok || busy || !data.mayAct}>
+				Post {placing ? money(placing.amount, placing.currency) : ''} <span class="key">Enter</span>
+			</button>
+		</form>
+		<button class="btn" disabled={!placing || !data.mayAct} onclick={() => (sheet = 'hold')}
+			>Hold <span class="key">H</span></button
+		>
+		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => placing?.clear()}
+			>On account <span class="key">O</span></button
+		>
+		<button class="btn" disabled={!placing || !data.mayAct} onclick={() => (sheet = 'aside')}
+			>Not customer money <span class="key">N</span></button
+		>
+		<p
+			aria-live="polite"
+			class={['ml-auto text-right text-sm', placing && !placing.outcome.ok ? 'text-copper' : 'text-soft']}
+		>
+			{data.mayAct ? (placing?.outcome.text ?? '') : 'You may look; placing takes a clerk.'}
+		</p>
+		<button class="btn" aria-label="Keys of this screen" onclick={() => (sheet = 'keys')}
+			><span class="key">?</span></button
+		>
+	</footer>
+</div>
+
+<form
+	bind:this={undoForm}
+	method="POST"
+	action="?/undo"
+	hidden
+	use:enhance={({ formData }) => {
+		formData.set('json', JSON.stringify({ actIds: lastActs }));
+		lastActs = [];
+		return after('Taken back. It waits in the pile again.', false);
+	}}
+></form>
+
+<Sheet
+	title="Post what is certain"
+	wide
+	bind:open={() => sheet === 'certain', (on) => (sheet = on ? 'certain' : null)}
+>
+	<p class="says">
+		Each of these has a known payer, is explained to the penny, and has no other answer as good. Read them
+		through; each can be taken back by itself.
+	</p>
+	<div class="my-3 max-h-[52vh] overflow-auto">
+		<table>
+			<thead><tr><th>Payer</th><th>Settles</th><th class="num">Amount</th></tr></thead>
+			<tbody>
+				{#each certain as row (row.id)}
+					<tr
+						><td>{row.who}</td><td class="text-soft">{row.numbers.join(', ')}</td><td class="num"
+							>{row.currency === 'GBP'
+								? amount(row.amount, row.currency)
+								: money(row.amount, row.currency)}</td
+						></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<Problems {problems} />
+	<form
+		method="POST"
+		action="?/certain"
+		use:enhance={({ formData }) => {
+			formData.set('json', JSON.stringify({ receipts: certain.map(({ id, version }) => ({ id, version })) }));
+			formData.set('key', key);
+			return after(`Posted ${count(certain.length, 'receipt')}.`, false);
+		}}
+	>
+		<button class="btn btn-main" disabled={busy || certain.length === 0}>Post these {certain.length}</button>
+	</form>
+</Sheet>
+
+<Sheet title="Hold this receipt" bind:open={() => sheet === 'hold', (on) => (sheet = on ? 'hold' : null)}>
+	<form
+		method="POST"
+		action="?/hold"
+		use:enhance={({ formData }) => {
+			const { id, version } = data.desk!.receipt;
+			formData.set('json', JSON.stringify({ receiptId: id, receiptVersion: version, because }));
+			return after(because ? 'Held.' : 'Off hold.', Boolean(because));
+		}}
+	>
+		<label class="grid gap-1"
+			>What are you waiting for?<input
+				type="text"
+				bind:value={because}
+				placeholder="asked them for the invoice numbers"
+			/></label
+		>
+		<p class="mt-1 says">Nothing is posted. Leave it empty to take a receipt off hold.</p>
+		<div class="mt-3"><Problems {problems} /></div>
+		<button class="btn btn-main mt-3" disabled={busy}>{because ? 'Hold it' : 'Take off hold'}</button>
+	</form>
+</Sheet>
+
+<Sheet title="Not customer money" bind:open={() => sheet === 'aside', (on) => (sheet = on ? 'aside' : null)}>
+	<form
+		method="POST"
+		action="?/aside"
+		use:enhance={({ formData }) => {
+			const { id, version } = data.desk!.receipt;
+			formData.set('json', JSON.stringify({ receiptId: id, receiptVersion: version, account }));
+			formData.set('key', key);
+			return after(`Booked ${money(data.desk!.receipt.amount, data.desk!.receipt.currency)}.`, true);
+		}}
+	>
+		<label class="grid gap-1"
+			>Book {data.desk ? money(data.desk.receipt.amount, data.desk.receipt.currency) : ''} on
+			<select bind:value={account}>
+				<option value="">Choose the ledger account</option>
+				{#each data.desk?.setAside ?? [] as one (one.code)}<option value={one.code}
+						>{one.name} ({one.code})</option
+					>{/each}
+			</select>
+		</label>
+		<div class="mt-3"><Problems {problems} /></div>
+		<button class="btn btn-main mt-3" disabled={busy || !account}>Book it</button>
+	</form>
+</Sheet>
+
+<Sheet title="Keys of this screen" bind:open={() => sheet === 'keys', (on) => (sheet = on ? 'keys' : null)}>
+	<table>
+		<tbody>
+			{#each [['J  K', 'next and previous receipt'], ['↑  ↓', 'move among the open items'], ['Space', 'take the item, or leave it'], ['1 – 6', 'name the odd penny'], ['Enter', 'post and go on'], ['O', 'leave all of it on account'], ['H', 'hold'], ['N', 'not customer money'], ['C', 'read and post what is certain'], ['U', 'take the last posting back'], ['/', 'filter the open items'], ['Esc', 'leave a field']] as [keys, what] (keys)}
+				<tr><td class="w-24"><span class="key">{keys}</span></td><td>{what}</td></tr>
+			{/each}
+		</tbody>
+	</table>
+</Sheet>

@@ -1,0 +1,132 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import Coin from '$lib/ui/Coin.svelte';
+	import ItemLife from '$lib/desk/ItemLife.svelte';
+	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const names = {
+		all: 'All',
+		late: 'Late',
+		'late-30': 'Over 30 days late',
+		'late-90': 'Over 90',
+		'part-paid': 'Part paid',
+		credits: 'Credit notes'
+	} as const;
+	const facets = Object.keys(names) as (keyof typeof names)[];
+	const sums = $derived(list(data.sums.map((one) => money(one.open, one.currency))));
+	const shown = $derived(data.counts[data.query.facet] ?? 0);
+	function link(change: Record<string, string | null>): string {
+		const params = new URLSearchParams(page.url.searchParams);
+		for (const [key, value] of Object.entries(change))
+			if (value === null || value === '') params.delete(key);
+			else params.set(key, value);
+		return `/open-items?${params}`;
+	}
+	const share = (row: (typeof data.rows)[number]) => (row.total - row.open) / row.total;
+</script>
+
+<svelte:head><title>Open items · Odd Penny</title></svelte:head>
+
+<div class="grid h-[calc(100vh-48px)] {data.item ? 'grid-cols-[minmax(0,1fr)_400px]' : 'grid-cols-1'}">
+	<section class="overflow-y-auto px-8 pt-5">
+		<h1>{shown ? `${count(shown, 'item')} open, ${sums}.` : 'Nothing is open here.'}</h1>
+		<div class="mt-3 mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
+			{#each facets as facet (facet)}
+				<a
+					href={link({ show: facet === 'all' ? null : facet, page: null })}
+					aria-current={data.query.facet === facet ? 'true' : undefined}
+					class={[
+						'border-b-2 pb-0.5 hover:no-underline',
+						data.query.facet === facet ? 'border-copper font-semibold' : 'border-transparent text-soft'
+					]}
+				>
+					{names[facet]} <span class="text-xs">{data.counts[facet] ?? 0}</span>
+				</a>
+			{/each}
+			<input
+				type="search"
+				class="ml-auto w-64"
+				aria-label="Filter by number, name, order or amount"
+				placeholder="number, name, order or 1,889.20"
+				value={data.query.text}
+				onchange={(event) => goto(link({ q: event.currentTarget.value, page: null }), { keepFocus: true })}
+			/>
+		</div>
+		<table>
+			<thead class="sticky top-0 bg-paper"
+				><tr
+					><th class="w-6"></th><th>Item</th><th>Customer</th><th>Due</th><th class="num">Late</th><th
+						class="num">Total</th
+					><th class="num">Open</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.rows as row (row.id)}
+					<tr class={['row', data.item?.item.id === row.id && 'bg-sheet']}>
+						<td
+							><Coin
+								share={share(row)}
+								label={row.open < row.total
+									? `part paid, ${amount(row.open, row.currency)} of ${amount(row.total, row.currency)} open`
+									: 'unpaid'}
+							/></td
+						>
+						<td
+							><a href={link({ item: String(row.id) })} data-sveltekit-noscroll
+								><strong class="font-semibold">{row.number}</strong>{row.parts > 1
+									? ` (${row.part} of ${row.parts})`
+									: ''} <span class="text-soft">{row.text}</span></a
+							></td
+						>
+						<td><a href="/customers/{row.code}">{row.customer}</a></td>
+						<td class="whitespace-nowrap"
+							>{row.kind === 'credit_note' ? '–' : shortDay(row.due, data.today ?? undefined)}</td
+						>
+						<td class="num text-oxblood">{row.late > 0 ? `${row.late} d` : ''}</td>
+						<td class="num text-soft">{row.open < row.total ? amount(row.total, row.currency) : ''}</td>
+						<td class="num"
+							>{row.currency === 'GBP'
+								? amount(row.kind === 'credit_note' ? -row.open : row.open, row.currency)
+								: money(row.kind === 'credit_note' ? -row.open : row.open, row.currency)}</td
+						>
+					</tr>
+				{:else}
+					<tr
+						><td colspan="7" class="py-6 text-soft"
+							>{data.query.text ? `Nothing open fits “${data.query.text}”.` : 'Nothing is open.'}
+							{#if data.query.text}<a class="underline" href={link({ q: null })}>Show all</a>{/if}</td
+						></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+		{#if shown > data.pageSize}
+			<p class="double-top mt-1 flex gap-4 py-3 text-sm">
+				<span class="text-soft"
+					>{data.query.page * data.pageSize + 1} to {Math.min(shown, (data.query.page + 1) * data.pageSize)} of
+					{shown}</span
+				>
+				{#if data.query.page > 0}<a class="underline" href={link({ page: String(data.query.page - 1) })}
+						>before</a
+					>{/if}
+				{#if (data.query.page + 1) * data.pageSize < shown}<a
+						class="underline"
+						href={link({ page: String(data.query.page + 1) })}>further</a
+					>{/if}
+			</p>
+		{/if}
+	</section>
+	{#if data.item}
+		<aside class="overflow-y-auto border-l border-rule bg-sheet px-6 pt-5">
+			<ItemLife life={data.item} today={data.today ?? ''} closeHref={link({ item: null })} />
+		</aside>
+	{/if}
+</div>
+
+<style>
+	.row {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 33px;
+	}
+</style>

@@ -1,0 +1,37 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { DEMO_PASSWORD, DEMO_PEOPLE } from '../../demo/firm';
+import { signIn } from '$lib/server/http/sign-in';
+import { readSetting } from '$lib/server/repo/settings';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+	if (locals.who) redirect(303, inside(url.searchParams.get('to')));
+	const demo = (await readSetting(locals.app.books.db, 'demo')) === true;
+	return { demo: demo ? DEMO_PEOPLE.map(({ name, role }) => ({ name, role })) : [] };
+};
+
+export const actions: Actions = {
+	default: async (event) => {
+		const form = await event.request.formData();
+		const email = String(form.get('email') ?? '')
+			.trim()
+			.toLowerCase();
+		const result = await signIn(event, email, String(form.get('password') ?? ''));
+		if (!result.ok) return fail(400, { message: result.message, email });
+		redirect(303, inside(event.url.searchParams.get('to')));
+	},
+	demo: async (event) => {
+		const demo = await readSetting(event.locals.app.books.db, 'demo');
+		const role = String((await event.request.formData()).get('role'));
+		const person = DEMO_PEOPLE.find((one) => one.role === role);
+		if (!demo || !person) return fail(403, { message: 'There is no demo here.', email: '' });
+		const result = await signIn(event, person.email, DEMO_PASSWORD);
+		if (!result.ok) return fail(400, { message: result.message, email: '' });
+		redirect(303, inside(event.url.searchParams.get('to')));
+	}
+};
+
+/** Only paths of this application: a link must not lead elsewhere after sign-in. */
+function inside(to: string | null): string {
+	return to && /^\/(?![/\\])/.test(to) ? to : '/';
+}

@@ -1,0 +1,43 @@
+<script lang="ts">
+	let { data, form } = $props();
+	const blurbs = {
+		clerk: 'places money, sends letters',
+		supervisor: 'may do all of it, lets people in',
+		reader: 'looks and changes nothing'
+	} as const;
+</script>
+
+<div class="mx-auto mt-[14vh] w-[400px]">
+	<p class="flex items-center gap-3 font-serif text-2xl font-semibold">
+		<img src="/coin.svg" alt="" width="30" height="30" /> odd penny
+	</p>
+	<h1 class="double-bottom mt-6 mb-5 pb-3 text-xl">Sign in</h1>
+	{#if form?.message}<p role="alert" class="note mb-4 text-oxblood">{form.message}</p>{/if}
+	{#if data.demo.length}
+		<p class="mb-3 says">These are the demo books. Choose whose desk you sit at.</p>
+		<form method="POST" action="?/demo" class="mb-8 grid gap-2">
+			{#each data.demo as person (person.role)}
+				<button name="role" value={person.role} class="btn justify-between py-2.5"
+					><span>{person.name}, {person.role}</span><span class="font-normal text-soft"
+						>{blurbs[person.role]}</span
+					></button
+				>
+			{/each}
+		</form>
+	{/if}
+	<form method="POST" class="grid gap-3">
+		<label class="grid gap-1"
+			>E-mail address<input
+				type="email"
+				name="email"
+				autocomplete="username"
+				required
+				value={form?.email ?? ''}
+			/></label
+		>
+		<label class="grid gap-1"
+			>Password<input type="password" name="password" autocomplete="current-password" required /></label
+		>
+		<button class="btn btn-main mt-1 justify-center py-2">Sign in</button>
+	</form>
+</div>
