@@ -85,7 +85,7 @@
 		if (!row) return;
 		problems = [];
 		active = 0;
-		void goto(`/money-in?r=${row.id}`, { noScroll: true, keepFocus: true }).then(() =>
+		void goto(`/money-in?r=${row.id}`, { noScroll: true, keepFocus: true })?.then(() =>
 			document.querySelector(`[data-receipt="${row.id}"]`)?.scrollIntoView({ block: 'nearest' })
 		);
 	}
@@ -113,7 +113,7 @@
 			k: () => step(-1),
 			ArrowDown: () => (active = Math.min(active + 1, items.length - 1)),
 			ArrowUp: () => (active = Math.max(active - 1, 0)),
-			' ': () => items[active] && placing?.toggle(items[active].id),
+			' ': () => items[active] && placing?.toggle(items[active]!.id),
 			'/': () => filter?.focus(),
 			'?': () => (sheet = 'keys'),
 			o: () => placing?.clear(),

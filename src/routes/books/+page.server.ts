@@ -1,0 +1,20 @@
+import { look } from '$lib/server/http/refuse';
+import { lookAtBalances } from '$lib/server/looks/journal';
+import { lookAtProof } from '$lib/server/looks/proof';
+import { readSetting } from '$lib/server/repo/settings';
+import { RULES } from '$lib/core/5-journal/proof/prove';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const viewer = { who: locals.who!, today: await locals.app.today() };
+	const db = locals.app.books.db;
+	const [firm, lockedThrough] = [await readSetting(db, 'firm'), await readSetting(db, 'lockedThrough')];
+	return {
+		...(await look(lookAtBalances(db, null, viewer))),
+		base: firm?.baseCurrency ?? 'GBP',
+		lockedThrough,
+		rules: RULES,
+		// The proof reads everything: the page shows at once and the proof when it is done.
+		proof: look(lookAtProof(db, null, viewer))
+	};
+};

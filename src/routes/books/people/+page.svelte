@@ -1,0 +1,78 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { moment } from '$lib/words/format';
+	let { data, form } = $props();
+</script>
+
+<svelte:head><title>People · Odd Penny</title></svelte:head>
+
+<div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+	<section class="px-8 pt-5 pb-10">
+		<h1>People</h1>
+		<p class="mt-1 mb-3 says">
+			A reader looks. A clerk places money and sends letters. A supervisor also lets people in and sets up the
+			books.
+		</p>
+		<Problems problems={form?.problems} />
+		<table>
+			<thead><tr><th>Name</th><th>Signs in as</th><th>Role</th></tr></thead>
+			<tbody>
+				{#each data.people as person (person.id)}
+					<tr>
+						<td class={person.active ? '' : 'text-soft line-through'}>{person.name}</td>
+						<td class="text-soft">{person.email}</td>
+						<td>
+							<form method="POST" action="?/role" use:enhance class="flex gap-1">
+								<input type="hidden" name="id" value={person.id} />
+								<select
+									name="role"
+									aria-label="Role of {person.name}"
+									value={person.active ? person.role : 'none'}
+								>
+									<option value="reader">reader</option><option value="clerk">clerk</option><option
+										value="supervisor">supervisor</option
+									><option value="none">shut out</option>
+								</select>
+								<button class="btn py-0.5">Change</button>
+							</form>
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<h2 class="mt-8 text-xl">Let somebody in</h2>
+		<form method="POST" action="?/add" use:enhance class="mt-2 grid w-80 gap-2">
+			<label class="grid gap-1">Name<input type="text" name="name" required /></label>
+			<label class="grid gap-1">E-mail address<input type="email" name="email" required /></label>
+			<label class="grid gap-1"
+				>First password, ten characters or more<input
+					type="password"
+					name="password"
+					required
+					autocomplete="new-password"
+				/></label
+			>
+			<label class="grid gap-1"
+				>Role<select name="role"
+					><option>clerk</option><option>reader</option><option>supervisor</option></select
+				></label
+			>
+			<button class="btn btn-main mt-1 justify-center">Let them in</button>
+		</form>
+	</section>
+	<section class="border-l border-rule px-8 pt-5 pb-10">
+		<h2 class="text-xl">Who did what</h2>
+		<table class="mt-2">
+			<tbody>
+				{#each data.records as record (record.id)}
+					<tr class="align-top"
+						><td class="text-sm whitespace-nowrap text-soft">{moment(record.at)}</td><td class="text-sm"
+							>{record.who}</td
+						><td class="text-sm"><a href="/books/journal?act={record.id}">{record.summary}</a></td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+</div>

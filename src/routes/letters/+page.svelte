@@ -1,0 +1,224 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { SvelteSet } from 'svelte/reactivity';
+	import { toast } from 'svelte-sonner';
+	import Problems from '$lib/ui/Problems.svelte';
+	import type { RunRow } from '$lib/server/looks/letters';
+	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const keyOf = (row: RunRow) => `${row.customerId} ${row.currency}`;
+	let chosen = new SvelteSet<string>();
+	let shown = $state<string | null>(null);
+	let problems = $state<readonly string[]>([]);
+	let sending = $state(false);
+	let key = $state(crypto.randomUUID());
+	const ready = $derived(data.rows.filter((row) => !row.leftOut));
+	const picked = $derived(data.rows.filter((row) => chosen.has(keyOf(row)) && row.email));
+	const current = $derived(data.rows.find((row) => keyOf(row) === shown) ?? data.rows[0]);
+	const late = $derived(data.kind === 'reminder');
+	const sums = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const row of data.rows)
+			by.set(row.currency, (by.get(row.currency) ?? 0) + (late ? row.late : row.owed));
+		return list([...by].map(([currency, sum]) => money(sum, currency)));
+	});
+	function why(row: RunRow): string {
+		if (row.leftOut === 'money-waiting') return 'wait: money of theirs is not placed yet';
+		if (row.leftOut === 'paused') return `paused: ${row.because}`;
+		if (row.leftOut === 'no-address') return 'no e-mail address';
+		return row.lastSent ? `last sent ${shortDay(row.lastSent, data.today ?? undefined)}` : '';
+	}
+	function pick(row: RunRow) {
+		const id = keyOf(row);
+		if (chosen.has(id)) chosen.delete(id);
+		else chosen.add(id);
+	}
+	const previewUrl = $derived(
+		current
+			? `/letters/preview?kind=${data.kind}&customer=${current.customerId}&currency=${current.currency}`
+			: null
+	);
+</script>
+
+<svelte:head><title>Letters · Odd Penny</title></svelte:head>
+
+<div class="grid h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(380px,46%)] grid-rows-[1fr_auto]">
+	<section class="overflow-y-auto px-8 pt-5">
+		<nav class="flex gap-5" aria-label="Kinds of letters">
+			{#each [['statement', 'Statements'], ['reminder', 'Reminders']] as [kind, name] (kind)}
+				<a
+					href="/letters?kind={kind}"
+					aria-current={data.kind === kind ? 'true' : undefined}
+					onclick={() => (chosen.clear(), (shown = null))}
+					class={[
+						'border-b-2 pb-0.5 hover:no-underline',
+						data.kind === kind ? 'border-copper font-semibold' : 'border-transparent text-soft'
+					]}>{name}</a
+				>
+			{/each}
+			<a href="/letters/outbox" class="border-b-2 border-transparent pb-0.5 text-soft hover:no-underline"
+				>Outbox</a
+			>
+		</nav>
+		<h1 class="mt-3">
+			{late
+				? `${count(data.rows.length, 'account')} ${data.rows.length === 1 ? 'is' : 'are'} late with ${sums}.`
+				: `${count(data.rows.length, 'account')} owe ${sums}.`}
+		</h1>
+		<p class="mt-1 mb-3 says">
+			{count(ready.length, 'letter')} can go; {data.rows.length - ready.length} are better left, each for the reason
+			beside it.
+			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
+				it.{/if}
+		</p>
+		<Problems {problems} />
+		<table>
+			<thead class="sticky top-0 z-10 bg-paper">
+				<tr>
+					<th class="w-8"
+						><input
+							type="checkbox"
+							aria-label="Choose all that can go"
+							disabled={!data.mayAct}
+							checked={ready.length > 0 && ready.every((row) => chosen.has(keyOf(row)))}
+							onchange={(event) =>
+								ready.forEach((row) =>
+									event.currentTarget.checked ? chosen.add(keyOf(row)) : chosen.delete(keyOf(row))
+								)}
+						/></th
+					>
+					<th>Customer</th><th class="num">{late ? 'Late' : 'Owed'}</th><th>To</th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each data.rows as row (keyOf(row))}
+					<tr class={['row align-top', current === row && 'bg-sheet']}>
+						<td
+							><input
+								type="checkbox"
+								aria-label="Choose {row.name}"
+								checked={chosen.has(keyOf(row))}
+								disabled={!row.email || !data.mayAct}
+								onchange={() => pick(row)}
+							/></td
+						>
+						<td>
+							<button class="cursor-pointer text-left hover:underline" onclick={() => (shown = keyOf(row))}
+								>{row.name}</button
+							>
+							{#if why(row)}<span class={['block text-xs', row.leftOut ? 'text-copper' : 'text-soft']}
+									>{why(row)}</span
+								>{/if}
+						</td>
+						<td class="num"
+							>{row.currency === 'GBP'
+								? amount(late ? row.late : row.owed, row.currency)
+								: money(late ? row.late : row.owed, row.currency)}</td
+						>
+						<td class="text-sm">
+							{#if row.email}<span class="block max-w-[210px] truncate text-soft" title={row.email}
+									>{row.email}</span
+								>
+							{:else}
+								<form
+									method="POST"
+									action="?/address"
+									class="flex gap-1"
+									use:enhance={() =>
+										async ({ result, update }) => {
+											problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
+											await update({ reset: false });
+										}}
+								>
+									<input type="hidden" name="customerId" value={row.customerId} /><input
+										type="hidden"
+										name="kind"
+										value={data.kind}
+									/>
+									<input
+										type="email"
+										name="email"
+										required
+										class="w-40 py-0.5"
+										placeholder="fill it in here"
+										aria-label="E-mail address of {row.name}"
+										disabled={!data.mayAct}
+									/>
+									<button class="btn px-2 py-0.5" disabled={!data.mayAct}>Keep</button>
+								</form>
+							{/if}
+						</td>
+					</tr>
+				{:else}<tr
+						><td colspan="4" class="py-6 text-soft">{late ? 'Nobody is late.' : 'Nobody owes anything.'}</td
+						></tr
+					>{/each}
+			</tbody>
+		</table>
+	</section>
+	<section class="flex flex-col border-l border-rule bg-wash p-4" aria-label="The letter as it will arrive">
+		{#if previewUrl && current}
+			<p class="mb-2 flex items-center justify-between text-sm">
+				<span>To {current.name}, as it will arrive</span><a
+					class="underline"
+					href={previewUrl}
+					target="_blank">Open by itself</a
+				>
+			</p>
+			<iframe
+				title="The letter to {current.name}"
+				src={`${previewUrl}&as=page`}
+				class="w-full grow border border-rule bg-white"
+			></iframe>
+		{:else}<p class="says">There is no letter to show.</p>{/if}
+	</section>
+	<footer class="double-top col-span-2 flex h-[54px] items-center gap-4 bg-sheet px-5">
+		<form
+			method="POST"
+			action="?/send"
+			use:enhance={({ formData }) => {
+				sending = true;
+				problems = [];
+				formData.set(
+					'json',
+					JSON.stringify({
+						kind: data.kind,
+						chosen: picked.map(({ customerId, currency }) => ({ customerId, currency }))
+					})
+				);
+				formData.set('key', key);
+				return async ({ result, update }) => {
+					sending = false;
+					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
+					else if (result.type === 'success') {
+						key = crypto.randomUUID();
+						chosen.clear();
+						toast(`${count(Number(result.data?.sent ?? 0), 'letter')} went to the outbox.`, {
+							action: { label: 'Outbox', onClick: () => goto('/letters/outbox') }
+						});
+					} else problems = ['The letters could not be written. None was sent; try again.'];
+					await update({ reset: false });
+				};
+			}}
+		>
+			<button class="btn btn-main" disabled={picked.length === 0 || sending || !data.mayAct}>
+				{sending ? `Writing ${count(picked.length, 'letter')} …` : `Send ${count(picked.length, data.kind)}`}
+			</button>
+		</form>
+		<p class="text-sm text-soft">
+			{picked.length
+				? `To ${list(picked.map((row) => row.name))}.`
+				: data.mayAct
+					? 'Choose who gets one.'
+					: 'You may look; sending takes a clerk.'}
+		</p>
+	</footer>
+</div>
+
+<style>
+	.row {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 34px;
+	}
+</style>

@@ -1,0 +1,24 @@
+import { error } from '@sveltejs/kit';
+import { simpleParser } from 'mailparser';
+import { look } from '$lib/server/http/refuse';
+import { lookAtSent } from '$lib/server/looks/letters';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const viewer = { who: locals.who!, today: await locals.app.today() };
+	const found = await look(lookAtSent(locals.app.books.db, Number(params.id), viewer));
+	if (!found) error(404, 'There is no such letter.');
+	// Read from the message itself, so that what is shown is what travelled.
+	const mail = await simpleParser(found.eml);
+	const { id, kind, date, recipient } = found.letter;
+	return {
+		letter: { id, kind, date, recipient, name: found.name, code: found.code },
+		delivery: found.delivery,
+		mail: {
+			from: mail.from?.text ?? '',
+			subject: mail.subject ?? '',
+			text: mail.text ?? '',
+			attachments: mail.attachments.map((one) => ({ name: one.filename ?? '', bytes: one.size }))
+		}
+	};
+};

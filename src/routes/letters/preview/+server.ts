@@ -1,0 +1,34 @@
+import { error } from '@sveltejs/kit';
+import type { Letter } from '$lib/core/7-letters/letter';
+import { look, statusOf } from '$lib/server/http/refuse';
+import { lookAtLetter } from '$lib/server/looks/letters';
+import { renderLetter } from '$lib/server/pdf/render-letter';
+import { letterPage } from '$lib/words/letter-page';
+import { problemSentence } from '$lib/words/problem-sentence';
+import type { RequestHandler } from './$types';
+
+/** The letter that an account would get today: the PDF itself, or the same as a page (`as=page`) for beside the list. */
+export const GET: RequestHandler = async ({ locals, url }) => {
+	const viewer = { who: locals.who!, today: await locals.app.today() };
+	const kind: Letter['kind'] = url.searchParams.get('kind') === 'reminder' ? 'reminder' : 'statement';
+	const input = {
+		kind,
+		customerId: Number(url.searchParams.get('customer')),
+		currency: url.searchParams.get('currency') ?? ''
+	};
+	const found = await look(lookAtLetter(locals.app.books.db, input, viewer));
+	const asPage = url.searchParams.get('as') === 'page';
+	if (!found.ok) {
+		const says = found.problems.map(problemSentence).join(' ');
+		if (asPage) return new Response(says, { headers: { 'content-type': 'text/plain; charset=utf-8' } });
+		error(statusOf(found.problems), says);
+	}
+	const { letter } = found.value;
+	if (asPage)
+		return new Response(letterPage(letter), { headers: { 'content-type': 'text/html; charset=utf-8' } });
+	const pdf = await renderLetter(letter);
+	const name = `${kind}-${letter.customer.code}-${letter.date}.pdf`;
+	return new Response(new Uint8Array(pdf), {
+		headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }
+	});
+};
