@@ -41,8 +41,8 @@ export function built() {
 	console.log('Building …');
 	const bin = join(root, 'node_modules/.bin/vite');
 	for (const args of [
-		['build', '--logLevel', 'warn'],
-		['build', '--config', 'vite.tools.config.ts', '--logLevel', 'warn']
+		['build', '--logLevel', 'error'],
+		['build', '--config', 'vite.tools.config.ts', '--logLevel', 'error']
 	]) {
 		const done = spawnSync(bin, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
 		if (done.status !== 0) stop('The build failed; what is above says where.');

@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 };
 
 export const actions: Actions = {
-	default: async (event) => {
+	person: async (event) => {
 		const form = await event.request.formData();
 		const email = String(form.get('email') ?? '')
 			.trim()

@@ -25,7 +25,7 @@
 			{/each}
 		</form>
 	{/if}
-	<form method="POST" class="grid gap-3">
+	<form method="POST" action="?/person" class="grid gap-3">
 		<label class="grid gap-1"
 			>E-mail address<input
 				type="email"

@@ -1,0 +1,41 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+
+/** The core knows no clock, no chance and no locale of the machine. */
+const pure = {
+	'no-restricted-properties': [
+		'error',
+		{ object: 'Date', property: 'now', message: 'The core has no clock: the day is an argument.' },
+		{ object: 'Math', property: 'random', message: 'The core has no chance: pass it in.' }
+	],
+	'no-restricted-syntax': [
+		'error',
+		{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core has no clock: the day is an argument.' },
+		{ selector: "CallExpression[callee.property.name=/^toLocale/]", message: 'The core does not follow the locale of the machine.' }
+	]
+};
+
+export default ts.config(
+	{ ignores: ['node_modules/', 'build/', '.svelte-kit/', 'data/', 'drizzle/', 'test-results/', 'playwright-report/'] },
+	js.configs.recommended,
+	...ts.configs.recommended,
+	...svelte.configs.recommended,
+	{
+		languageOptions: { globals: { ...globals.browser, ...globals.node } },
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+			'@typescript-eslint/no-explicit-any': 'error',
+			// Addresses are plain paths: the application is served from the root.
+			'svelte/no-navigation-without-resolve': 'off'
+		}
+	},
+	{ files: ['**/*.svelte', '**/*.svelte.ts'], languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'] } } },
+	{ files: ['src/lib/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: pure },
+	{
+		files: ['src/lib/ui/**', 'src/lib/desk/**/*.svelte', 'src/routes/**/*.svelte'],
+		rules: { 'no-restricted-globals': ['error', { name: 'fetch', message: 'Components do not fetch: a look or an act does.' }] }
+	}
+);
