@@ -1,4 +1,5 @@
-import { placeReceipt, type PlaceLine } from '../core/4-allocation/place-receipt';
+import type { PlaceLine } from '../core/4-allocation/place-order';
+import { placeReceipt } from '../core/4-allocation/place-receipt';
 import type { AnswerLine } from '../core/3-matching/answer';
 import type { DifferenceKind, OpenItem } from '../core/model/records';
 import { minor, ZERO, type Minor } from '../core/money/minor';

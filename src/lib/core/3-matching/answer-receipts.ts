@@ -56,13 +56,19 @@ function finish(receipt: ReceiptFacts, draft: Draft, recognised: Answer['recogni
 	};
 }
 
-/** Receipts that want the same item: the surer one, then the earlier one, has it; the rest become a choice. */
+/** Words outweigh an amount alone. */
+function isNamed(answer: Answer): boolean {
+	return answer.reasons.some((reason) => reason.code === 'number-named' || reason.code === 'reference-named');
+}
+
+/** Receipts that want the same item: the surer one, then the one that names it, then the earlier one has it; the rest become a choice. */
 function settleRivals(receipts: readonly ReceiptFacts[], answers: Map<number, Answer>, world: World): void {
 	const open = new Map<number, number>();
 	for (const items of world.itemsOf.values()) for (const item of items) open.set(item.id, item.open);
 	const order = [...receipts].sort((a, b) => {
 		const strength = STRENGTH[answers.get(b.id)!.band] - STRENGTH[answers.get(a.id)!.band];
-		return strength || (a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id);
+		const named = Number(isNamed(answers.get(b.id)!)) - Number(isNamed(answers.get(a.id)!));
+		return strength || named || (a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id);
 	});
 	const numbers = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item.number]));
 	for (const receipt of order) {

@@ -3,7 +3,8 @@ import { describe, expect, it, test } from 'vitest';
 import { day } from '../day/day';
 import type { DifferenceKind, OpenItem } from '../model/records';
 import { minor } from '../money/minor';
-import { placeReceipt, type PlaceLine, type PlaceOrder } from './place-receipt';
+import type { PlaceLine, PlaceOrder } from './place-order';
+import { placeReceipt } from './place-receipt';
 import { undoPlacing } from './undo-placing';
 
 function item(id: number, open: number, over: Partial<OpenItem> = {}): OpenItem {

@@ -1,5 +1,5 @@
 import type { Problem } from '../problems';
-import type { PlaceOrder } from './place-receipt';
+import type { PlaceOrder } from './place-order';
 
 /** Everything that stands against an order to place a receipt; empty when it may be done. */
 export function checkLines({ receipt, customerId, lines }: PlaceOrder): Problem[] {

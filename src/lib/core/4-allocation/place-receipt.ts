@@ -1,28 +1,10 @@
 import type { Allocation, Difference, Placing } from '../model/placing';
-import type { DifferenceKind, OpenItem } from '../model/records';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
 import { bad, good, type Result } from '../result';
 import { checkLines } from './check-lines';
-
-/** What a clerk lays on one item: cash of the receipt (negative for a credit note that joins in) and named differences. */
-export interface PlaceLine {
-	readonly item: OpenItem;
-	readonly cash: Minor;
-	readonly differences: readonly { readonly kind: DifferenceKind; readonly amount: Minor }[];
-}
-
-export interface PlaceOrder {
-	readonly receipt: {
-		readonly id: number;
-		readonly amount: Minor;
-		readonly currency: string;
-		readonly base: Minor;
-	};
-	readonly customerId: number;
-	readonly lines: readonly PlaceLine[];
-}
+import type { PlaceOrder } from './place-order';
 
 /** Value that can be laid on items, with what is left of it while allocating. */
 interface Pot {

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { placeReceipt as place, type PlaceLine } from '../../core/4-allocation/place-receipt';
+import type { PlaceLine } from '../../core/4-allocation/place-order';
+import { placeReceipt as place } from '../../core/4-allocation/place-receipt';
 import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
 import type { Day } from '../../core/day/day';
 import { minor, type Minor } from '../../core/money/minor';
@@ -162,5 +163,3 @@ export async function baseOf(tx: Tx, currency: string, value: number, date: Day)
 	if (typeof convert !== 'function') throw new Refusal(convert);
 	return convert(minor(value));
 }
-
-export type Receipt = typeof receipt.$inferSelect;

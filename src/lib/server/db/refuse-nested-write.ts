@@ -1,7 +1,5 @@
-import type { Db } from './open';
-
 /** The database for looks: while a write runs in the same call chain, using it is a bug (the transaction must be used). */
-export function refuseNestedWrite(db: Db, isWriting: () => boolean): Db {
+export function refuseNestedWrite<Db extends object>(db: Db, isWriting: () => boolean): Db {
 	return new Proxy(db, {
 		get(target, property, receiver) {
 			if (isWriting())

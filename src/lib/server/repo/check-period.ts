@@ -1,6 +1,5 @@
 import { addDays } from '../../core/day/arithmetic';
 import { day, type Day } from '../../core/day/day';
-import type { Problem } from '../../core/problems';
 import type { Reader } from '../db/open';
 import { readSetting } from './settings';
 
@@ -8,10 +7,4 @@ import { readSetting } from './settings';
 export async function firstOpenDay(db: Reader): Promise<Day | null> {
 	const locked = await readSetting(db, 'lockedThrough');
 	return locked ? addDays(day(locked), 1) : null;
-}
-
-/** The problem with posting on a day in a locked period, or null. */
-export async function lockedPeriod(db: Reader, date: Day): Promise<Problem | null> {
-	const first = await firstOpenDay(db);
-	return first && date < first ? { code: 'period-locked', date, firstOpen: first } : null;
 }

@@ -1,0 +1,98 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { built, chromium, installed, root } from './ready.mjs';
+
+// Everything that must hold, one after another, and one closing line. A name or two as arguments runs only those.
+const only = process.argv.slice(2);
+installed();
+const bin = (name) => join(root, 'node_modules/.bin', name);
+const results = { passed: 0, failed: 0 };
+mkdirSync(join(root, 'test-results'), { recursive: true });
+
+const steps = [
+	['format', () => check([bin('prettier'), '--check', '--log-level', 'warn', '.'])],
+	['lint', () => check([bin('eslint'), '.', '--max-warnings', '0'])],
+	[
+		'types',
+		async () => {
+			await run([bin('svelte-kit'), 'sync']);
+			await check([
+				bin('svelte-check'),
+				'--tsconfig',
+				'./tsconfig.json',
+				'--output',
+				'human',
+				'--fail-on-warnings'
+			]);
+		}
+	],
+	['types of the core', () => check([bin('tsc'), '-p', 'src/lib/core/tsconfig.json'])],
+	[
+		'rules',
+		() => check([bin('depcruise'), '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src'])
+	],
+	['unused', () => check([bin('knip'), '--no-progress'])],
+	[
+		'unit tests',
+		() =>
+			counted(
+				[bin('vitest'), 'run', '--reporter=dot', '--reporter=json', '--outputFile=test-results/unit.json'],
+				'test-results/unit.json',
+				(report) => [report.numPassedTests, report.numFailedTests]
+			)
+	],
+	[
+		'interface',
+		async () => {
+			if (!chromium()) return void results.failed++;
+			built();
+			await counted([bin('playwright'), 'test'], 'test-results/e2e.json', ({ stats }) => [
+				stats.expected + stats.flaky,
+				stats.unexpected
+			]);
+		}
+	]
+];
+
+for (const [name, step] of steps) {
+	if (only.length && !only.some((part) => name.includes(part))) continue;
+	console.log(`\n== ${name}`);
+	await step();
+}
+console.log(`\n${results.passed} passed, ${results.failed} failed`);
+process.exit(results.failed ? 1 : 0);
+
+function run([command, ...args]) {
+	return new Promise((resolve) => {
+		const child = spawn(command, args, {
+			cwd: root,
+			stdio: ['ignore', 'inherit', 'inherit'],
+			env: { ...process.env, NO_COLOR: '1' }
+		});
+		child.on('close', (code) => resolve(code ?? 1));
+		child.on('error', () => resolve(1));
+	});
+}
+
+async function check(command) {
+	if ((await run(command)) === 0) results.passed++;
+	else results.failed++;
+}
+
+/** A runner that counts its tests in a file; one that ends badly without naming a failure is a failure itself. */
+async function counted(command, file, read) {
+	rmSync(join(root, file), { force: true });
+	const code = await run(command);
+	const [passed, failed] = reported(file, read);
+	results.passed += passed;
+	results.failed += code !== 0 && failed === 0 ? 1 : failed;
+}
+
+function reported(file, read) {
+	try {
+		return read(JSON.parse(readFileSync(join(root, file), 'utf8')));
+	} catch {
+		return [0, 1];
+	}
+}

@@ -1,0 +1,156 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { camtXml, type XmlDetail, type XmlEntry } from '../../demo/camt-xml';
+import { day, type Day } from '../core/day/day';
+import { minor } from '../core/money/minor';
+import { addCustomers, type NewCustomer } from './acts/add-customers';
+import { importBankFile } from './acts/import-bank-file';
+import { issueDocuments, type NewDocument } from './acts/issue-documents';
+import { perform, type Act, type Circumstance, type Person } from './acts/perform';
+import { setUpFirm } from './acts/set-up-firm';
+import { openBooks, type Books } from './db/open';
+import { readBankFile } from './files/read-bank-file';
+
+/** Books for tests: a firm with a sterling and a euro account, three customers, in a folder of their own. */
+export const CLERK: Person = { id: 'u1', name: 'Wren', role: 'clerk' };
+export const SUPERVISOR: Person = { id: 'u2', name: 'Hollis', role: 'supervisor' };
+export const READER: Person = { id: 'u3', name: 'Imre', role: 'reader' };
+export const TODAY = day('2026-10-30');
+export const IBAN = 'GB00ZZAM1';
+
+export function as(who: Person, key?: string): Circumstance {
+	return { who, today: TODAY, now: () => '2026-10-30T10:00:00.000Z', key };
+}
+
+export async function testBooks(): Promise<Books & { readonly file: string }> {
+	const file = join(mkdtempSync(join(tmpdir(), 'odd-penny-')), 'books.db');
+	const books = await openBooks(`file:${file}`, { migrations: 'drizzle' });
+	const firm = {
+		name: 'Ashlock Kiln & Clay Ltd',
+		address: ['Ashlock Mere'],
+		email: 'accounts@ashlock-kiln.example',
+		phone: '1',
+		registration: '',
+		baseCurrency: 'GBP'
+	};
+	const account = (number: string, currency: string, ledger: string) => ({
+		name: `Account ${currency}`,
+		number,
+		bankName: 'Mere',
+		currency,
+		ledger,
+		kind: 'current' as const
+	});
+	await done(
+		books,
+		setUpFirm,
+		{ firm, bankAccounts: [account(IBAN, 'GBP', '1200'), account('GB00ZZAM2', 'EUR', '1210')] },
+		SUPERVISOR
+	);
+	await done(
+		books,
+		addCustomers,
+		[
+			newCustomer('H1', 'Hazel Hill Pottery'),
+			newCustomer('W2', 'Wicker Lane Ceramics'),
+			newCustomer('E3', 'Atelier Ardoise', { currency: 'EUR' })
+		],
+		CLERK
+	);
+	return { ...books, db: books.db, file };
+}
+
+export function newCustomer(code: string, name: string, over: Partial<NewCustomer> = {}): NewCustomer {
+	return {
+		code,
+		name,
+		otherNames: [],
+		payerAccounts: [`ACC${code}`],
+		currency: 'GBP',
+		address: ['Kiln Row'],
+		termsDays: 30,
+		discountBasisPoints: null,
+		discountDays: null,
+		creditLimit: null,
+		parentCode: null,
+		statementEmail: `${code.toLowerCase()}@hazel.example`,
+		reminderEmail: null,
+		phone: null,
+		notes: '',
+		chasingPaused: null,
+		...over
+	};
+}
+
+export function newDocument(
+	number: string,
+	customerId: number,
+	total: number,
+	over: Partial<NewDocument> = {}
+): NewDocument {
+	return {
+		kind: 'invoice',
+		number,
+		customerId,
+		issued: day('2026-09-01'),
+		currency: 'GBP',
+		lines: [{ text: 'clay', net: minor(total), taxBasisPoints: 0, tax: minor(0) }],
+		instalments: [{ due: day('2026-10-01'), amount: minor(total) }],
+		purchaseOrder: null,
+		orderReference: null,
+		paymentReference: null,
+		text: 'clay',
+		discountBasisPoints: null,
+		discountUntil: null,
+		...over
+	};
+}
+
+export const invoices = (books: Books, ...documents: NewDocument[]) =>
+	done(books, issueDocuments, documents, CLERK);
+
+export function credit(
+	amount: number,
+	text: string,
+	over: Partial<XmlDetail & { reference: string; booked: string }> = {}
+): XmlEntry {
+	const { reference = '', booked = '2026-10-28', ...detail } = over;
+	return {
+		amount,
+		booked,
+		reference,
+		details: [{ amount: Math.abs(amount), name: null, account: 'ACCH1', text, ...detail }]
+	};
+}
+
+/** A statement as a bank writes it; entries without a reference get none, as some banks do. */
+export function bankXml(
+	entries: readonly XmlEntry[],
+	over: { reference?: string; opening?: number; account?: string; currency?: string; closingOn?: Day } = {}
+): string {
+	const statement = {
+		reference: 'S1',
+		sequence: 1,
+		account: IBAN,
+		currency: 'GBP',
+		opening: 0,
+		openingOn: '2026-10-27',
+		closingOn: '2026-10-28',
+		entries,
+		...over
+	};
+	return [...camtXml([statement], 'M')].join('').replace(/<(NtryRef|AcctSvcrRef)><\/\1>/g, '');
+}
+
+export async function bringIn(books: Books, xml: string, name = 'bank.xml') {
+	const read = await readBankFile(name, [Buffer.from(xml)]);
+	return read.ok ? perform(books, importBankFile, read.value, as(CLERK)) : read;
+}
+
+/** Does an act that a test takes for granted. */
+export async function done<I, O>(books: Books, act: Act<I, O>, input: I, who: Person): Promise<O> {
+	const result = await perform(books, act, input, as(who));
+	if (!result.ok) throw new Error(JSON.stringify(result.problems));
+	return result.value;
+}
