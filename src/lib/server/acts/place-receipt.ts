@@ -7,15 +7,7 @@ import type { Day } from '../../core/day/day';
 import { minor, type Minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import type { Tx } from '../db/open';
-import {
-	allocation,
-	bankAccount,
-	bankEntry,
-	customer,
-	difference,
-	receipt,
-	receiptState
-} from '../db/schema';
+import { allocation, bankAccount, bankEntry, customer, difference, receiptState } from '../db/schema';
 import { changeItems } from '../repo/change-items';
 import { checkVersions } from '../repo/check-versions';
 import { firstOpenDay } from '../repo/check-period';

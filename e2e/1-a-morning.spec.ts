@@ -1,0 +1,239 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { complaints, open, postByKey, signIn, todaysFiles, waiting } from './helpers';
+
+// A clerk's morning, in its order: each step stands on the one before.
+test.describe.configure({ mode: 'serial' });
+
+test('Today says what waits, with true figures', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await expect(page.locator('h1')).toHaveText('All money that came in is placed.');
+	await expect(page.getByText('Current account to 28 Oct')).toBeVisible();
+	await expect(page.getByText(/£[\d,]+\.\d\d is owed, £[\d,]+\.\d\d of it late/)).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('a bank file comes in by the file dialog, and twice changes nothing', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.setInputFiles('input[type=file]', todaysFiles);
+	await expect(
+		page.getByText(/camt053-gbp-2026-10-30\.xml: \d+ new entries\. The balance agrees\./)
+	).toBeVisible();
+	const before = await waiting(page);
+	expect(before).toBeGreaterThan(35);
+	await page.setInputFiles('input[type=file]', todaysFiles[0]!);
+	await expect(
+		page.getByText(/was brought in before, by Wren Tolliver .* Nothing was changed/)
+	).toBeVisible();
+	expect(await waiting(page)).toBe(before);
+});
+
+test('a file dropped on the page that is cut off is refused with where and why', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const before = await waiting(page);
+	const half = readFileSync(todaysFiles[0]!, 'utf8').replace('M-GBP', 'X-GBP').slice(0, 4000);
+	const transfer = await page.evaluateHandle((text) => {
+		const data = new DataTransfer();
+		data.items.add(new File([text], 'half.xml', { type: 'text/xml' }));
+		return data;
+	}, half);
+	await page.dispatchEvent('main', 'dragover', { dataTransfer: transfer });
+	await page.dispatchEvent('main', 'drop', { dataTransfer: transfer });
+	await expect(page.getByText('half.xml was not taken')).toBeVisible();
+	await expect(page.getByText(/the file ends in the middle/)).toBeVisible();
+	expect(await waiting(page)).toBe(before);
+});
+
+test('the certain ones are read through and posted together by keyboard', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const before = await waiting(page);
+	await page.keyboard.press('c');
+	await expect(page.getByRole('dialog', { name: 'Post what is certain' })).toBeVisible();
+	const button = page.getByRole('button', { name: /Post these \d+/ });
+	const n = Number((await button.textContent())!.replace(/\D/g, ''));
+	expect(n).toBeGreaterThan(15);
+	await button.focus();
+	await page.keyboard.press('Enter');
+	await expect(page.locator('[data-receipt]')).toHaveCount(before - n);
+	await expect(page.getByText(`Posted ${n} receipts.`)).toBeVisible();
+});
+
+test('a likely one is posted with Enter, undone with U, and posted again', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const before = await waiting(page);
+	const first = page.locator('[data-receipt]').first();
+	const id = await first.getAttribute('data-receipt');
+	await expect(page.locator('footer')).toContainText('Settles');
+	await postByKey(page);
+	await page.keyboard.press('u');
+	await expect(page.locator('[data-receipt]')).toHaveCount(before);
+	await open(page, `/money-in?r=${id}`);
+	await postByKey(page);
+});
+
+test('the odd penny gets a name, and the line says what posting will do', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'Hazel Hill Pottery' }).click();
+	await expect(page.getByText(/Odd penny: £45\.40 short/)).toBeVisible();
+	await expect(page.locator('footer')).toContainText('leaves £45.40');
+	await page.keyboard.press('5');
+	await expect(page.locator('footer')).toContainText('books £45.40 as small difference');
+	await page.keyboard.press('1');
+	await expect(page.locator('footer')).toContainText('leaves £45.40');
+	await postByKey(page);
+});
+
+test('items are taken, left and filtered without the mouse; amounts are typed, nonsense is refused and kept', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'on account please' }).click();
+	await expect(page.locator('footer')).toContainText('Leaves £250.00 on account');
+	await page.keyboard.press(' ');
+	const field = page.locator('input.amount-field').first();
+	await expect(field).toBeVisible();
+	await field.fill('100+20.50');
+	await expect(page.locator('footer')).toContainText('on account');
+	await field.fill('nonsense');
+	await expect(page.locator('footer')).toContainText('“nonsense”');
+	await expect(page.getByRole('button', { name: /^Post £/ })).toBeDisabled();
+	await expect(field).toHaveValue('nonsense');
+	await field.fill('999999');
+	await expect(page.locator('footer')).toContainText('is more');
+	await field.fill('100+20.50');
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('/');
+	await expect(page.getByLabel('Filter the open items')).toBeFocused();
+	await page.keyboard.type('no such thing');
+	await expect(page.getByText('Nothing open fits that.')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await postByKey(page);
+});
+
+test('two clerks at one receipt: the second is told who has it, and keeps what was typed', async ({
+	page,
+	browser
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const id = await page.locator('[data-receipt]').first().getAttribute('data-receipt');
+	await open(page, `/money-in?r=${id}`);
+	const other = await browser.newPage();
+	await signIn(other, 'supervisor');
+	await open(other, `/money-in?r=${id}`);
+	await postByKey(other);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('alert')).toContainText('Hollis Greaves dealt with this receipt');
+	await expect(page.locator('input.amount-field').first()).toBeVisible();
+	await other.close();
+});
+
+test('a payer nobody knows is found by name, and money that is no customer’s is set aside', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'MRS L TREVENA' }).click();
+	await page.getByLabel(/Whose money is it/).fill('wicker');
+	await page
+		.getByRole('button', { name: /Wicker/ })
+		.first()
+		.click();
+	await expect(page.locator('footer')).toContainText('on account');
+	await postByKey(page);
+	await page.locator('[data-receipt]', { hasText: 'INTEREST' }).click();
+	await page.waitForURL(/r=/);
+	const before = await waiting(page);
+	await page.keyboard.press('n');
+	await page.getByLabel(/Book £12\.64 on/).selectOption('4310');
+	await page.getByRole('button', { name: 'Book it' }).click();
+	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
+});
+
+test('the rest of the file is placed', async ({ page }) => {
+	test.setTimeout(120_000);
+	await signIn(page);
+	await open(page, '/money-in');
+	for (let left = await waiting(page); left > 0; left = await waiting(page)) {
+		const known = await page
+			.locator('footer')
+			.getByRole('button', { name: /^On account/ })
+			.isEnabled();
+		const out = await page.getByText('This money went out.').isVisible();
+		if (known && !out) await postByKey(page);
+		else {
+			await page.keyboard.press('n');
+			await page
+				.getByRole('dialog')
+				.locator('select')
+				.selectOption(out ? '2100' : '4900');
+			await page.getByRole('button', { name: 'Book it' }).click();
+			await expect(page.locator('[data-receipt]')).toHaveCount(left - 1);
+		}
+	}
+	await expect(page.getByText('Every penny has a home.')).toBeVisible();
+});
+
+test('a customer’s ledger shows what settled what, both ways', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/customers?q=hazel+hill+pottery');
+	await page.getByRole('link', { name: 'Hazel Hill Pottery', exact: true }).click();
+	await expect(page.getByText(/Hazel Hill Pottery owes £/)).toBeVisible();
+	const receipt = page.locator('tbody tr', { hasText: 'Receipt' }).first();
+	const thread = receipt.locator('a', { hasText: 'AK-' }).first();
+	const number = (await thread.textContent())!.trim();
+	await thread.click();
+	await expect(page.locator('aside h2')).toContainText(number.split(' ')[0]!);
+	await expect(page.locator('aside')).toContainText('Paid by HAZEL HILL POTTERY');
+});
+
+test('a statement and a reminder are read, sent, refused where the address is, and kept', async ({
+	page
+}) => {
+	await signIn(page);
+	for (const kind of ['statement', 'reminder']) {
+		await open(page, `/letters?kind=${kind}`);
+		await expect(page.frameLocator('iframe').locator('h1')).toHaveText(
+			kind === 'statement' ? 'Statement of account' : 'Reminder'
+		);
+		const boxes = page.locator('tbody input[type=checkbox]:enabled');
+		await boxes.nth(0).check();
+		await boxes.nth(1).check();
+		if (kind === 'statement') {
+			const missing = page.getByPlaceholder('fill it in here').first();
+			const name = (await missing.getAttribute('aria-label'))!.replace('E-mail address of ', '');
+			await missing.fill('accounts@no-such-host.example');
+			await missing.press('Enter');
+			await page.getByLabel(`Choose ${name}`, { exact: true }).check();
+		}
+		await page.getByRole('button', { name: /^Send \d/ }).click();
+		await expect(page.getByText(/\d letters went to the outbox/)).toBeVisible({ timeout: 20_000 });
+	}
+	await open(page, '/letters/outbox');
+	await expect(page.getByText('Every letter, as it was sent.')).toBeVisible({ timeout: 20_000 });
+	await expect(page.locator('tbody tr', { hasText: 'no-such-host' })).toContainText('refused');
+	await expect(page.locator('tbody tr', { hasText: 'no-such-host' })).toContainText('550');
+	await expect(page.locator('tbody td:nth-child(5)', { hasText: 'sent' })).toHaveCount(4);
+	await page.locator('tbody tr', { hasText: 'Reminder' }).first().getByRole('link').first().click();
+	await expect(page.locator('pre')).toContainText('past its due day');
+	const pdf = await page.request.get(`${page.url()}/pdf`);
+	expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+	const eml = await page.request.get(`${page.url()}/eml`);
+	expect(await eml.text()).toContain('Content-Type: application/pdf');
+});
+
+test('the books prove, and every figure leads to its journal', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/books');
+	await expect(page.getByText('The books prove.')).toBeVisible({ timeout: 20_000 });
+	await expect(page.getByText('agrees', { exact: true })).toHaveCount(2);
+	await page.getByRole('link', { name: 'Trade receivables' }).first().click();
+	await expect(page.getByText(/Placed .* on /).first()).toBeVisible();
+});

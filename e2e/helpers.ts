@@ -1,0 +1,39 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Signs in with the demo's one click and waits until the page answers to hands. */
+export async function signIn(page: Page, role: 'clerk' | 'supervisor' | 'reader' = 'clerk'): Promise<void> {
+	await page.goto('/sign-in');
+	await page.click(`button[value=${role}]`);
+	await page.waitForURL('/');
+}
+
+/** Opens a page and waits until its script has taken over. */
+export async function open(page: Page, path: string): Promise<void> {
+	await page.goto(path);
+	await page.waitForLoadState('networkidle');
+}
+
+/** Everything that the browser complains about, the security policy's refusals among it. */
+export function complaints(page: Page): string[] {
+	const heard: string[] = [];
+	page.on('console', (message) => message.type() === 'error' && heard.push(message.text()));
+	page.on('pageerror', (error) => heard.push(error.message));
+	return heard;
+}
+
+export const todaysFiles = [
+	'data/e2e/todays-bank-files/camt053-gbp-2026-10-30.xml',
+	'data/e2e/todays-bank-files/camt053-eur-2026-10-30.xml'
+];
+
+/** How many entries the pile says it has. */
+export async function waiting(page: Page): Promise<number> {
+	return page.locator('[data-receipt]').count();
+}
+
+/** Posts what is on the desk by keyboard and waits for the message. */
+export async function postByKey(page: Page): Promise<void> {
+	const before = await waiting(page);
+	await page.keyboard.press('Enter');
+	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
+}
