@@ -18,7 +18,6 @@ export default defineConfig({
 				demo: entry('./src/tools/demo.ts'),
 				import: entry('./src/tools/import.ts'),
 				prove: entry('./src/tools/prove.ts'),
-				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts')
 			},

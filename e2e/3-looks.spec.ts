@@ -17,7 +17,8 @@ const PAGES = [
 for (const scheme of ['light', 'dark'] as const)
 	test(`every page can be used by all, ${scheme}`, async ({ browser }) => {
 		test.setTimeout(120_000);
-		const page = await browser.newPage({ colorScheme: scheme });
+		const context = await browser.newContext({ colorScheme: scheme });
+		const page = await context.newPage();
 		const heard = complaints(page);
 		await page.goto('/sign-in');
 		await check('/sign-in');
@@ -31,7 +32,7 @@ for (const scheme of ['light', 'dark'] as const)
 		await open(page, `/customers/${code}`);
 		await check(`/customers/${code}`);
 		expect(heard).toEqual([]);
-		await page.close();
+		await context.close();
 
 		async function check(path: string) {
 			const { violations } = await new AxeBuilder({ page })

@@ -17,7 +17,7 @@
 		path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path);
 </script>
 
-<ModeWatcher disableHeadScriptInjection />
+<ModeWatcher disableHeadScriptInjection disableTransitions={false} />
 <Toaster
 	position="bottom-left"
 	duration={8000}

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { age } from '../6-reports/age';
+import { day } from '../day/day';
+import type { OpenItem } from '../model/records';
+import { minor } from '../money/minor';
+import { letterPage } from '../../words/letter-page';
+import { mailText } from '../../words/letter-text';
+import { writeLetter, type LetterOrder } from './write-letter';
+
+const today = day('2026-10-30');
+const item = (number: string, open: number, due: string, over: Partial<OpenItem> = {}): OpenItem => ({
+	id: open,
+	documentId: open,
+	number,
+	kind: 'invoice',
+	customerId: 1,
+	currency: 'GBP',
+	issued: day('2026-09-01'),
+	due: day(due),
+	total: minor(open),
+	open: minor(open),
+	openBase: minor(open),
+	part: 1,
+	parts: 1,
+	purchaseOrder: null,
+	paymentReference: null,
+	text: '',
+	discountBasisPoints: null,
+	discountUntil: null,
+	version: 1,
+	...over
+});
+const order = (over: Partial<LetterOrder>): LetterOrder => ({
+	items: [],
+	credits: [],
+	date: today,
+	currency: 'GBP',
+	quote: 'H1',
+	account: { iban: 'GB00ZZAM1234', bic: null, bank: 'Mere' },
+	customer: { id: 1, code: 'H1', name: 'Hazel <b> & Co', address: [] },
+	firm: { name: 'Ashlock', address: [], email: 'a@ashlock-kiln.example', phone: '', registration: '' },
+	age: (rows) => age(rows, today),
+	...over
+});
+const items = [
+	item('AK-2', 200, '2026-11-05'),
+	item('AK-1', 100, '2026-10-01', { total: minor(150) }),
+	item('AC-1', 30, '2026-09-01', { kind: 'credit_note' }),
+	item('AK-9', 5, '2026-01-01', { currency: 'EUR' })
+];
+const credits = [{ reference: 'Your payment', date: day('2026-10-20'), open: minor(40) }];
+
+describe('a statement', () => {
+	const letter = writeLetter('statement', order({ items, credits }));
+	if (!letter.ok) throw new Error('refused');
+	it('shows all that is open in its currency, credits and what lies on account taken off', () => {
+		expect(letter.value.rows.map((row) => [row.number, row.open])).toEqual([
+			['AC-1', -30],
+			['AK-1', 100],
+			['Your payment', -40],
+			['AK-2', 200]
+		]);
+		expect([letter.value.owed, letter.value.late]).toEqual([230, 100]);
+		expect(Object.values(letter.value.aged).reduce((a, b) => a + b, 0)).toBe(230);
+	});
+	it('marks what is part paid', () =>
+		expect(letter.value.rows.find((row) => row.number === 'AK-1')).toMatchObject({
+			partPaid: true,
+			total: 150
+		}));
+	it('reads the same as page and mail, names made harmless', () => {
+		const page = letterPage(letter.value);
+		expect(page).toContain('£2.30');
+		expect(page).toContain('Hazel &lt;b&gt; &amp; Co');
+		expect(mailText(letter.value).subject).toBe('Statement of account H1, 30 Oct 2026: £2.30');
+		expect(mailText(letter.value).body).toContain('IBAN GB00 ZZAM 1234');
+	});
+});
+
+describe('a reminder', () => {
+	it('asks for what is past its due day only', () => {
+		const letter = writeLetter('reminder', order({ items, credits }));
+		expect(letter.ok && [letter.value.rows.map((row) => row.number), letter.value.late]).toEqual([
+			['AK-1'],
+			100
+		]);
+	});
+	it('is not written on the due day itself', () =>
+		expect(writeLetter('reminder', order({ items: [item('AK-3', 1, '2026-10-30')] })).ok).toBe(false));
+});
+
+it('asks for nothing where nothing is owed', () => {
+	const letter = writeLetter('statement', order({}));
+	expect(letter.ok ? [] : letter.problems).toEqual([{ code: 'nothing-owed', customer: 'Hazel <b> & Co' }]);
+});

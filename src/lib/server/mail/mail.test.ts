@@ -1,0 +1,149 @@
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { asc, eq } from 'drizzle-orm';
+import { simpleParser } from 'mailparser';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { sendAgain } from '../acts/send-again';
+import { sendLetters } from '../acts/send-letters';
+import { setAddress } from '../acts/set-address';
+import { perform } from '../acts/perform';
+import { placeReceipt } from '../acts/place-receipt';
+import type { Books } from '../db/open';
+import { delivery, letter, message } from '../db/schema';
+import { prepareLetters } from '../http/prepare-letters';
+import { lookAtRun } from '../looks/letters';
+import {
+	as,
+	bankXml,
+	bringIn,
+	CLERK,
+	credit,
+	done,
+	invoices,
+	newDocument,
+	READER,
+	testBooks,
+	TODAY
+} from '../testing';
+import { deliverWaiting } from './deliver';
+import { startStandIn } from './stand-in';
+
+const viewer = { who: CLERK, today: TODAY };
+const now = () => '2026-10-30T10:00:00.000Z';
+let books: Books;
+let folder: string;
+beforeEach(async () => {
+	books = await testBooks();
+	folder = mkdtempSync(join(tmpdir(), 'odd-penny-mail-'));
+	await invoices(books, newDocument('AK-1', 1, 1000), newDocument('AK-2', 2, 2000));
+});
+const chosen = [
+	{ customerId: 1, currency: 'GBP' },
+	{ customerId: 2, currency: 'GBP' }
+];
+const states = async () =>
+	(await books.db.select().from(delivery).orderBy(asc(delivery.letterId))).map((row) => row.state);
+async function send(kind: 'statement' | 'reminder') {
+	const prepared = await prepareLetters(books.db, kind, chosen, viewer, now());
+	if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
+	return perform(books, sendLetters, { kind, letters: prepared.value }, as(CLERK));
+}
+
+describe('letters', () => {
+	it('go by SMTP and are kept as they were sent; a refused address is said and the rest goes', async () => {
+		await done(
+			books,
+			setAddress,
+			{ customerId: 1, kind: 'statement', email: 'accounts@no-such-host.example' },
+			CLERK
+		);
+		await send('statement');
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['refused', 'sent']);
+		expect((await books.db.select().from(delivery).where(eq(delivery.letterId, 1)).get())!.answer).toContain(
+			'550'
+		);
+		const [file] = readdirSync(folder);
+		const arrived = await simpleParser(readFileSync(join(folder, file!)));
+		const kept = await books.db.select().from(message).where(eq(message.letterId, 2)).get();
+		const sent = await simpleParser(kept!.eml);
+		expect([arrived.messageId, arrived.subject, arrived.text]).toEqual([
+			sent.messageId,
+			sent.subject,
+			sent.text
+		]);
+		expect(arrived.attachments[0]!.content.equals(sent.attachments[0]!.content)).toBe(true);
+		expect(arrived.attachments[0]!.content.subarray(0, 5).toString()).toBe('%PDF-');
+		const stored = await books.db.select().from(letter).where(eq(letter.id, 2)).get();
+		expect(Buffer.from(stored!.pdf).equals(arrived.attachments[0]!.content)).toBe(true);
+	});
+	it('that no server takes fail with what was said, and can be sent again', async () => {
+		await send('reminder');
+		const busy = createServer((socket) => socket.end('421 4.3.2 too busy\r\n'));
+		await new Promise<void>((resolve) => busy.listen(0, '127.0.0.1', resolve));
+		await deliverWaiting(books, `smtp://127.0.0.1:${(busy.address() as { port: number }).port}`, now);
+		busy.close();
+		expect(await states()).toEqual(['failed', 'failed']);
+		await done(books, sendAgain, { letterId: 1 }, CLERK);
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['sent', 'failed']);
+	});
+	it('cut off while they were sent are not sent again by themselves', async () => {
+		await send('reminder');
+		await books.write((tx) => tx.update(delivery).set({ state: 'sending' }).where(eq(delivery.letterId, 1)));
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['failed', 'sent']);
+	});
+	it('are stopped when the account changed after they were written', async () => {
+		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
+		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
+		await done(
+			books,
+			placeReceipt,
+			{
+				receiptId: 1,
+				receiptVersion: 1,
+				customerId: 1,
+				lines: [{ itemId: 1, version: 1, cash: 400, differences: [] }],
+				reasons: []
+			},
+			CLERK
+		);
+		const result = await perform(
+			books,
+			sendLetters,
+			{ kind: 'statement', letters: prepared.ok ? prepared.value : [] },
+			as(CLERK)
+		);
+		expect(result.ok ? [] : result.problems.map((problem) => problem.code)).toEqual(['letter-changed']);
+		expect(await states()).toEqual([]);
+	});
+	it('are the same byte for byte when written twice', async () => {
+		const [first, second] = [
+			await prepareLetters(books.db, 'statement', chosen, viewer, now()),
+			await prepareLetters(books.db, 'statement', chosen, viewer, now())
+		];
+		expect(first.ok && second.ok && first.value[0]!.pdf.equals(second.value[0]!.pdf)).toBe(true);
+	});
+	it('are not for a reader to send', async () => {
+		const result = await perform(books, sendLetters, { kind: 'statement', letters: [] }, as(READER));
+		expect(result.ok ? '' : result.problems[0]!.code).toBe('not-allowed');
+	});
+});
+
+it('the run says who would better wait, and why', async () => {
+	await bringIn(books, bankXml([credit(1000, 'AK-1')]));
+	const rows = await lookAtRun(books.db, 'reminder', viewer);
+	expect(rows.map((row) => [row.code, row.late, row.leftOut])).toEqual([
+		['W2', 2000, null],
+		['H1', 1000, 'money-waiting']
+	]);
+});
