@@ -30,7 +30,7 @@ export default defineConfig({
 		command: `node scripts/demo.mjs --fresh`,
 		url: `http://127.0.0.1:${PORT}/health`,
 		timeout: 240_000,
-		reuseExistingServer: false,
+		reuseExistingServer: !process.env['CI'],
 		env: { PORT: String(PORT), DATA_DIR: 'data/e2e' }
 	}
 });

@@ -8,7 +8,10 @@ import type { Owed, Year } from './year';
  * that is settled already, a stranger, interest, a charge. They wait to be brought in.
  */
 export async function todaysEntries(year: Year, [yesterday, today]: readonly [Day, Day]): Promise<void> {
-	const used = new Set<string>();
+	const hazel = year.payers.find((one) => one.customer.name === 'Hazel Hill Pottery')!;
+	const council = year.payers.find((one) => one.customer.name === 'Mallory Council')!;
+	// Kept for the cases that need them.
+	const used = new Set<string>([hazel.customer.code, council.customer.code]);
 	const open = (payer: Payer) => (year.owed.get(payer.customer.code) ?? []).filter((item) => item.open > 0);
 	const sum = (items: readonly Owed[]) => items.reduce((total, item) => total + item.open, 0);
 	/** The next account, not used yet, that has what is asked for. */
@@ -63,8 +66,6 @@ export async function todaysEntries(year: Year, [yesterday, today]: readonly [Da
 		today
 	);
 
-	const hazel = year.payers.find((one) => one.customer.name === 'Hazel Hill Pottery')!;
-	used.add(hazel.customer.code);
 	const breakage = open(hazel).slice(0, 3);
 	if (breakage.length)
 		year.transfer(hazel, sum(breakage) - 4_540, `INV ${numbers(breakage)} LESS BREAKAGE`, yesterday);
@@ -82,7 +83,6 @@ export async function todaysEntries(year: Year, [yesterday, today]: readonly [Da
 		today
 	);
 
-	const council = year.payers.find((one) => one.customer.name === 'Mallory Council')!;
 	const school = year.payers.find(
 		(one) => one.customer.parentCode === council.customer.code && open(one).length > 0
 	);

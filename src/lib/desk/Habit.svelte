@@ -4,7 +4,7 @@
 	let { days }: { days: readonly number[] } = $props();
 	const low = $derived(Math.min(-5, ...days));
 	const high = $derived(Math.max(15, ...days));
-	const x = $derived(scaleLinear([low, high], [6, 224]));
+	const x = $derived(scaleLinear([low, high], [6, 214]));
 	const dots = $derived.by(() => {
 		const stack = new Map<number, number>();
 		return days.map((day) => {
@@ -26,8 +26,8 @@
 </script>
 
 {#if days.length}
-	<svg width="230" height="60" aria-hidden="true" class="block">
-		<line x1="0" x2="230" y1="43" y2="43" stroke="var(--rule)" />
+	<svg width="220" height="60" aria-hidden="true" class="block">
+		<line x1="0" x2="220" y1="43" y2="43" stroke="var(--rule)" />
 		<line x1={x(0)} x2={x(0)} y1="10" y2="47" stroke="var(--soft)" stroke-dasharray="2 2" />
 		{#each dots as dot, i (i)}<circle
 				cx={dot.cx}

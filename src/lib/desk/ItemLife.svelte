@@ -39,7 +39,7 @@
 </div>
 <p class="mt-1"><a href="/customers/{life.code}" class="underline">{life.customer}</a></p>
 <p class="mt-2 flex items-center gap-2">
-	<Coin share={(life.item.total - life.state.open) / life.item.total} label="" />
+	<Coin share={(life.item.total - life.state.open) / life.item.total} label="how much of it is paid" />
 	{life.state.open === 0
 		? 'Settled.'
 		: life.state.open < life.item.total
