@@ -190,8 +190,9 @@ test('a customer’s ledger shows what settled what, both ways', async ({ page }
 	const thread = receipt.locator('a', { hasText: 'AK-' }).first();
 	const number = (await thread.textContent())!.trim();
 	await thread.click();
+	await page.waitForURL(/item=/);
 	await expect(page.locator('aside h2')).toContainText(number.split(' ')[0]!);
-	await expect(page.locator('aside')).toContainText('Paid by HAZEL HILL POTTERY');
+	await expect(page.locator('aside')).toContainText(/Paid by Hazel Hill Pottery/i);
 });
 
 test('a statement and a reminder are read, sent, refused where the address is, and kept', async ({
