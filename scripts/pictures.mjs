@@ -54,8 +54,8 @@ try {
 	await open('/');
 	await shot('today');
 	await open('/money-in');
-	await page.locator('[data-receipt]', { hasText: 'Hazel Hill Pottery' }).click();
-	await page.getByText('Odd penny').waitFor();
+	await page.locator('[data-receipt]', { hasText: '45.40 short' }).click();
+	await page.getByText(/Odd penny: /).waitFor();
 	await shot('money-in');
 	await page.emulateMedia({ colorScheme: 'dark' });
 	await shot('money-in-dark');

@@ -24,7 +24,7 @@ export interface Owed {
 	readonly number: string;
 	readonly part: number;
 	readonly document: NewDocument;
-	readonly payOn: Day;
+	payOn: Day;
 	open: number;
 }
 
@@ -162,6 +162,8 @@ export class Year {
 			const line = lines[i]!;
 			item.open -= line.cash + line.differences.reduce((sum, gap) => sum + gap.amount, 0);
 			if (item.open === 0) this.settled.push(item.number);
+			// Whoever pays a part is in no hurry with the rest.
+			else item.payOn = addDays(today, this.chance.int(40, 140));
 		}
 	}
 
