@@ -1,0 +1,165 @@
+import { describe, expect, it, test } from 'vitest';
+import type { ProofFacts } from './facts';
+import { prove } from './prove';
+
+/** Books of one invoice of 1,000 and a receipt of 700, of which 600 is placed and 10 is a bank charge. */
+const line = (
+	actId: number,
+	account: string,
+	amount: number,
+	over: Partial<ProofFacts['lines'][number]> = {}
+) => ({
+	actId,
+	date: '2026-10-01',
+	account,
+	customerId: account === '1100' ? 1 : null,
+	currency: 'GBP',
+	amount,
+	base: amount,
+	bankEntryId: null,
+	...over
+});
+const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
+	lines: [
+		line(1, '1100', 1000),
+		line(1, '4000', -1000),
+		line(2, '1200', 700, { date: '2026-10-05', bankEntryId: 1 }),
+		line(2, '1100', -700, { date: '2026-10-05' }),
+		line(2, '7100', 10, { date: '2026-10-05' }),
+		line(2, '1100', -10, { date: '2026-10-05' })
+	],
+	items: [
+		{
+			id: 1,
+			number: 'AK-1',
+			customerId: 1,
+			currency: 'GBP',
+			credit: false,
+			issued: '2026-10-01',
+			total: 1000,
+			totalBase: 1000,
+			stateOpen: 390,
+			stateOpenBase: 390
+		}
+	],
+	allocations: [
+		{
+			id: 1,
+			date: '2026-10-05',
+			receiptId: 1,
+			creditItemId: null,
+			itemId: 1,
+			amount: 600,
+			itemBase: 600,
+			creditBase: 600,
+			undoesId: null
+		}
+	],
+	differences: [{ id: 1, date: '2026-10-05', itemId: 1, amount: 10, base: 10, undoesId: null }],
+	receipts: [
+		{ id: 1, bankEntryId: 1, customerId: 1, state: 'placed', amount: 700, currency: 'GBP', onAccount: 100 }
+	],
+	receiptPostings: [{ receiptId: 1, customerId: 1, date: '2026-10-05', sign: 1 }],
+	entries: [{ id: 1, accountId: 1, amount: 700, currency: 'GBP' }],
+	statements: [{ accountId: 1, reference: 'S1', opening: 50, closing: 750, entries: 700 }],
+	bankAccounts: [{ id: 1, name: 'Current', ledger: '1200', currency: 'GBP' }],
+	receivables: '1100'
+});
+type Facts = ReturnType<typeof facts>;
+const rules = (change: (f: Facts) => void) => {
+	const changed = facts();
+	change(changed);
+	return [...new Set(prove(changed).map((breach) => breach.rule))].sort();
+};
+
+it('says nothing of sound books', () => expect(prove(facts())).toEqual([]));
+
+describe('each rule finds its breach', () => {
+	test.each<[string, (f: Facts) => void, number[]]>([
+		['a journal that does not balance', (f) => (f.lines = [...f.lines, line(1, '4000', 5)]), [1]],
+		[
+			'a journal out in base currency only',
+			(f) => (f.lines = [...f.lines, line(1, '4000', 0, { base: 5 })]),
+			[1]
+		],
+		['a state that says another open amount', (f) => (f.items = [{ ...f.items[0]!, stateOpen: 400 }]), [2]],
+		['a state that says another credit', (f) => (f.receipts = [{ ...f.receipts[0]!, onAccount: 0 }]), [2]],
+		[
+			'a control account posted past the items',
+			(f) => (f.lines = [...f.lines, line(3, '1100', 5), line(3, '4000', -5)]),
+			[2]
+		],
+		[
+			'an allocation on another day than its journal',
+			(f) => (f.receiptPostings = [{ ...f.receiptPostings[0]!, date: '2026-10-06' }]),
+			[2]
+		],
+		[
+			'an item settled beyond its total',
+			(f) => (f.allocations = [...f.allocations, { ...f.allocations[0]!, id: 2, amount: 500 }]),
+			[2, 3]
+		],
+		[
+			'a credit used beyond its amount',
+			(f) => (
+				(f.items = [{ ...f.items[0]!, total: 2000, stateOpen: 1280 }]),
+				(f.lines = [...f.lines, line(1, '1100', 1000), line(1, '4000', -1000)]),
+				(f.allocations = [{ ...f.allocations[0]!, amount: 710 }]),
+				(f.receipts = [{ ...f.receipts[0]!, onAccount: -10 }])
+			),
+			[3]
+		],
+		[
+			'a statement that does not add up',
+			(f) => (f.statements = [{ ...f.statements[0]!, closing: 751 }]),
+			[4]
+		],
+		[
+			'an entry posted twice',
+			(f) => (f.lines = [...f.lines, line(4, '1200', 700, { bankEntryId: 1 }), line(4, '4000', -700)]),
+			[4]
+		],
+		[
+			'a bank line without an entry',
+			(f) => (f.lines = [...f.lines, line(4, '1200', 7), line(4, '4000', -7)]),
+			[4]
+		],
+		[
+			'an entry posted to another account',
+			(f) => (f.lines = f.lines.map((one) => (one.account === '1200' ? { ...one, account: '1210' } : one))),
+			[4]
+		],
+		[
+			'receipts that are not the whole of their entry',
+			(f) => (f.entries = [{ ...f.entries[0]!, amount: 701 }]),
+			[4]
+		],
+		[
+			'an undoing of another amount',
+			(f) =>
+				(f.allocations = [
+					...f.allocations,
+					{ ...f.allocations[0]!, id: 2, amount: -599, itemBase: -600, creditBase: -600, undoesId: 1 }
+				]),
+			[2, 5]
+		],
+		[
+			'an undoing out in base only',
+			(f) =>
+				(f.differences = [
+					...f.differences,
+					{ ...f.differences[0]!, id: 2, amount: -10, base: -9, undoesId: 1 }
+				]),
+			[2, 5]
+		],
+		[
+			'an undoing of nothing',
+			(f) =>
+				(f.differences = [
+					...f.differences,
+					{ ...f.differences[0]!, id: 2, amount: 0, base: 0, undoesId: 77 }
+				]),
+			[5]
+		]
+	])('%s', (_, change, want) => expect(rules(change)).toEqual(want));
+});

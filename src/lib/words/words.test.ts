@@ -1,0 +1,140 @@
+import { describe, expect, it, test } from 'vitest';
+import type { Problem } from '../core/problems';
+import type { Reason } from '../core/3-matching/answer';
+import { minor } from '../core/money/minor';
+import { amount, count, list, moment, money, shortDay, weekDay } from './format';
+import { ledgerWords } from './ledger-words';
+import { problemSentence } from './problem-sentence';
+import { reasonSentence } from './reason-sentence';
+
+test.each([
+	[188920, 'GBP', '1,889.20', '£1,889.20'],
+	[-5, 'GBP', '−0.05', '−£0.05'],
+	[0, 'EUR', '0.00', '€0.00'],
+	[123456789, 'GBP', '1,234,567.89', '£1,234,567.89'],
+	[1234, 'JPY', '1,234', 'JPY 1,234'],
+	[1234567, 'BHD', '1,234.567', 'BHD 1,234.567'],
+	[100, 'GBP', '1.00', '£1.00'],
+	[99999, 'GBP', '999.99', '£999.99']
+])('%s %s reads %s and %s', (value, currency, plain, signed) => {
+	expect(amount(value, currency)).toBe(plain);
+	expect(money(value, currency)).toBe(signed);
+});
+
+describe('days and lists', () => {
+	it('leaves out the year that is meant anyway', () => {
+		expect(shortDay('2026-10-04', '2026-01-01')).toBe('4 Oct');
+		expect(shortDay('2025-10-04', '2026-01-01')).toBe('4 Oct 2025');
+		expect(weekDay('2026-10-30')).toBe('Fri 30 Oct');
+		expect(moment('2026-10-30T14:05:09.000Z')).toBe('30 Oct 2026, 14:05');
+	});
+	it('counts and lists', () => {
+		expect([count(1, 'entry', 'entries'), count(1200, 'invoice')]).toEqual(['1 entry', '1,200 invoices']);
+		expect([list([]), list(['a']), list(['a', 'b']), list(['a', 'b', 'c', 'd', 'e'])]).toEqual([
+			'',
+			'a',
+			'a and b',
+			'a, b, c and 2 more'
+		]);
+	});
+});
+
+const problems: Problem[] = [
+	{ code: 'file-empty' },
+	{ code: 'file-too-large', bytes: 2e8, most: 1.5e8 },
+	{ code: 'file-encoding-unknown', encoding: 'x' },
+	{ code: 'xml-broken', detail: 'x', line: 3 },
+	{ code: 'xml-cut-off' },
+	{ code: 'xml-doctype' },
+	{ code: 'not-camt053', found: 'html' },
+	{ code: 'camt-version-unknown', found: '001.13' },
+	{ code: 'no-statement' },
+	{ code: 'part-missing', part: 'Acct/Id' },
+	{ code: 'amount-bad', text: 'x', currency: 'GBP', why: 'not-a-number', part: 'Amt' },
+	{ code: 'date-bad', text: 'x', part: 'Dt' },
+	{ code: 'entry-currency', found: 'EUR', account: 'GBP' },
+	{ code: 'balance-wrong', opening: 1, entries: 2, closing: 4, currency: 'GBP' },
+	{ code: 'account-unknown', account: 'X', currency: 'GBP' },
+	{ code: 'account-currency', account: 'X', found: 'EUR', want: 'GBP' },
+	{ code: 'too-many-problems', shown: 50 },
+	{ code: 'nothing-to-place' },
+	{ code: 'line-not-positive', item: 'AK-1' },
+	{ code: 'line-twice', item: 'AK-1' },
+	{ code: 'over-item', item: 'AK-1', asked: 5, open: 4, currency: 'GBP' },
+	{ code: 'over-receipt', placed: 5, amount: 4, currency: 'GBP' },
+	{ code: 'credit-unused', item: 'AC-1', over: 1, currency: 'GBP' },
+	{ code: 'other-currency', item: 'AK-1', found: 'EUR', want: 'GBP' },
+	{ code: 'other-customer', item: 'AK-1', owner: '1', customer: '2' },
+	{ code: 'no-customer' },
+	{ code: 'not-a-credit-entry' },
+	{ code: 'not-allowed', role: 'reader', needs: 'clerk' },
+	{ code: 'not-signed-in' },
+	{ code: 'not-found', what: 'receipt' },
+	{ code: 'receipt-taken', who: 'Wren', at: '2026-10-30T10:00:00Z', to: 'Hazel' },
+	{ code: 'item-changed', item: 'AK-1', who: 'Wren', at: '2026-10-30T10:00:00Z', open: 5, currency: 'GBP' },
+	{ code: 'already-undone', who: 'Wren', at: '2026-10-30T10:00:00Z' },
+	{ code: 'credit-in-use', what: 'AK-1' },
+	{ code: 'period-locked', date: '2026-09-01', firstOpen: '2026-10-01' },
+	{ code: 'no-rate', currency: 'EUR', date: '2026-09-01' },
+	{ code: 'field', field: 'x', message: 'Type a name.' },
+	{ code: 'number-taken', number: 'AK-1' },
+	{ code: 'total-mismatch', number: 'AK-1' },
+	{ code: 'address-missing', customer: 'Hazel' },
+	{ code: 'nothing-owed', customer: 'Hazel' },
+	{ code: 'letter-changed', customer: 'Hazel' },
+	{ code: 'last-supervisor' }
+];
+test.each(problems.map((problem) => [problem.code, problem] as const))(
+	'%s is a whole sentence with its facts',
+	(_, problem) => {
+		const text = problemSentence(problem);
+		expect(text).toMatch(/^[A-Z“0-9£−].*[.?]$/s);
+		expect(text).not.toMatch(/undefined|null|NaN|\[object/);
+	}
+);
+it('says where before what', () =>
+	expect(problemSentence({ code: 'xml-cut-off', statement: 'S1', entry: 'B7', line: 12 })).toBe(
+		'Statement S1, entry B7, line 12: the file ends in the middle. Fetch it from the bank again; nothing of it was taken.'
+	));
+
+const reasons: Reason[] = [
+	{ code: 'account-known', account: 'GB001234', customer: 'Hazel' },
+	{ code: 'name-known', name: 'HAZEL', customer: 'Hazel' },
+	{ code: 'name-shared', name: 'YARROW', customers: 2 },
+	{ code: 'payer-unknown', name: null },
+	{ code: 'payer-unknown', name: 'X' },
+	{ code: 'payer-differs', payer: 'A', customer: 'B' },
+	{ code: 'parent-pays', parent: 'A', customer: 'B' },
+	{ code: 'number-named', words: 'AK-1', numbers: ['AK-1'], customer: 'A' },
+	{ code: 'reference-named', reference: 'RF18', numbers: ['AK-1'], customer: 'A' },
+	{ code: 'number-settled', number: 'AK-1' },
+	{ code: 'numbers-of-several', customers: ['A', 'B'] },
+	{ code: 'adds-up', amount: minor(5), currency: 'GBP', items: 1 },
+	{ code: 'adds-up', amount: minor(5), currency: 'GBP', items: 3 },
+	{ code: 'short', by: minor(1), of: minor(5), currency: 'GBP' },
+	{ code: 'long', by: minor(1), of: minor(5), currency: 'GBP' },
+	{ code: 'only-open-item', number: 'AK-1', customer: 'A' },
+	{ code: 'only-set', items: 1, customer: 'A', looked: 4 },
+	{ code: 'only-set', items: 2, customer: 'A', looked: 4 },
+	{ code: 'several-sets', sets: 4, amount: minor(5), currency: 'GBP' },
+	{ code: 'oldest-of-equal', number: 'AK-1', equal: 3 },
+	{ code: 'no-set', amount: minor(5), currency: 'GBP', items: 3 },
+	{ code: 'too-many-items', items: 900 },
+	{ code: 'nothing-open', customer: 'A' },
+	{ code: 'wanted-twice', number: 'AK-1' },
+	{ code: 'money-out' }
+];
+test.each(reasons.map((reason) => [reason.code, reason] as const))(
+	'the reason %s is a whole sentence',
+	(_, reason) => {
+		expect(reasonSentence(reason)).toMatch(/^[A-Z“0-9£].*[.?]$/);
+		expect(reasonSentence(reason)).not.toMatch(/undefined|null|NaN/);
+	}
+);
+
+it('names the lines of a ledger', () =>
+	expect([ledgerWords('place-receipt'), ledgerWords('bank_charge'), ledgerWords('credit_note')]).toEqual([
+		'Receipt',
+		'Bank charge',
+		'Credit note'
+	]));
