@@ -154,7 +154,11 @@ export function makeCustomers(chance: Chance): Payer[] {
 		);
 	add(
 		'Hazel Hill Pottery',
-		{ notes: 'Breakages: photos go to Despatch, they answer in a week.', termsDays: 14 },
+		{
+			notes: 'Breakages: photos go to Despatch, they answer in a week.',
+			termsDays: 14,
+			statementEmail: 'accounts@hazel-hill-pottery.example'
+		},
 		{ pace: 3.6, late: 14, words: 'number', batches: true }
 	);
 	for (const payer of payers) names.add(payer.customer.name);

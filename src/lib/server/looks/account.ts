@@ -25,7 +25,9 @@ import { defineLook } from './define-look';
 
 /** What a ledger line settled, or was settled by. */
 export interface Thread {
+	/** A document's number; empty for a receipt, which is known by its day. */
 	readonly label: string;
+	readonly date: string | null;
 	readonly amount: number;
 	readonly itemId: number | null;
 	readonly actId: number | null;
@@ -89,6 +91,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 	};
 	const threadToItem = (part: { itemId: number; amount: number }): Thread => ({
 		label: numberOf(part.itemId),
+		date: null,
 		amount: part.amount,
 		itemId: part.itemId,
 		actId: null
@@ -135,12 +138,14 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		if (part.receiptId === null)
 			return {
 				label: numberOf(part.creditItemId!),
+				date: null,
 				amount: part.amount,
 				itemId: part.creditItemId,
 				actId: null
 			};
 		return {
-			label: `receipt of ${receipts.get(part.receiptId)?.booked ?? ''}`,
+			label: '',
+			date: receipts.get(part.receiptId)?.booked ?? part.date,
 			amount: part.amount,
 			itemId: null,
 			actId: part.actId

@@ -70,7 +70,8 @@
 											class="text-patina"
 											href="{here}?item={thread.itemId}"
 											data-sveltekit-noscroll>{thread.label}</a
-										>{:else}<a class="text-patina" href="/books/journal?act={thread.actId}">{thread.label}</a
+										>{:else}<a class="text-patina" href="/books/journal?act={thread.actId}"
+											>receipt of {shortDay(thread.date ?? '', data.today ?? undefined)}</a
 										>{/if}
 									<span class="text-soft">{amount(thread.amount, row.currency)}</span>
 								</span>
