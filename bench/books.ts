@@ -27,7 +27,9 @@ export async function must<I, O>(books: Books, act: Act<I, O>, input: I): Promis
 /** Books with a number of customers and open items, in a folder of their own. */
 export async function bookOf(customers: number, items: number): Promise<{ books: Books; folder: string }> {
 	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-bench-'));
-	const books = await openBooks(`file:${join(folder, 'odd-penny.db')}`, { migrations: join(root(), 'drizzle') });
+	const books = await openBooks(`file:${join(folder, 'odd-penny.db')}`, {
+		migrations: join(root(), 'drizzle')
+	});
 	const random = chance(99);
 	for (const person of DEMO_PEOPLE) await must(books, addPerson, { ...person, password: DEMO_PASSWORD });
 	await must(books, setUpFirm, FIRM);
@@ -35,7 +37,9 @@ export async function bookOf(customers: number, items: number): Promise<{ books:
 		await writeSetting(tx, 'demo', true);
 		await writeSetting(tx, 'today', DEMO_TODAY);
 	});
-	const models = makeCustomers(random).map((payer) => payer.customer).filter((one) => one.currency === 'GBP' && !one.parentCode);
+	const models = makeCustomers(random)
+		.map((payer) => payer.customer)
+		.filter((one) => one.currency === 'GBP' && !one.parentCode);
 	const rows = Array.from({ length: customers }, (_, i) => {
 		const model = models[i % models.length]!;
 		return { ...model, code: `C${i + 1}`, name: `${model.name} ${i + 1}`, payerAccounts: [`ACC${i + 1}`] };
@@ -48,8 +52,19 @@ export async function bookOf(customers: number, items: number): Promise<{ books:
 			const [net, tax] = split(total, [5, 1]) as [typeof total, typeof total];
 			const issued = addDays(DEMO_TODAY, -random.int(1, 200));
 			return {
-				kind: 'invoice', number: `AK-${100_000 + n}`, customerId: (n % customers) + 1, issued, currency: 'GBP', lines: [{ text: 'clay', net, taxBasisPoints: 2000, tax }],
-				instalments: [{ due: addDays(issued, 30), amount: total }], purchaseOrder: null, orderReference: null, paymentReference: null, text: 'stoneware clay', discountBasisPoints: null, discountUntil: null
+				kind: 'invoice',
+				number: `AK-${100_000 + n}`,
+				customerId: (n % customers) + 1,
+				issued,
+				currency: 'GBP',
+				lines: [{ text: 'clay', net, taxBasisPoints: 2000, tax }],
+				instalments: [{ due: addDays(issued, 30), amount: total }],
+				purchaseOrder: null,
+				orderReference: null,
+				paymentReference: null,
+				text: 'stoneware clay',
+				discountBasisPoints: null,
+				discountUntil: null
 			};
 		});
 		await must(books, issueDocuments, documents);

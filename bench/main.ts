@@ -34,13 +34,21 @@ if (process.argv[2] === 'read') {
 	process.exit(0);
 }
 
-console.log(`Node ${process.version}, ${cpus().length} × ${cpus()[0]!.model}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB\n`);
+console.log(
+	`Node ${process.version}, ${cpus().length} × ${cpus()[0]!.model}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB\n`
+);
 const ENTRIES = 50_000;
 const path = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'bank.xml');
-await writeStatement(path, ENTRIES, (i) => ({ text: `INV ${900_000 + i} with thanks and the usual words around it`, account: `X${i % 5000}` }));
+await writeStatement(path, ENTRIES, (i) => ({
+	text: `INV ${900_000 + i} with thanks and the usual words around it`,
+	account: `X${i % 5000}`
+}));
 const child = fork(join(root(), 'build/tools/bench.js'), ['read', path]);
 const [told] = (await once(child, 'message')) as [{ entries: number; time: number; peak: number }];
-say(`reading camt.053, ${told.entries} entries: entries/s`, Math.round(told.entries / told.time).toLocaleString('en-GB'));
+say(
+	`reading camt.053, ${told.entries} entries: entries/s`,
+	Math.round(told.entries / told.time).toLocaleString('en-GB')
+);
 say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 
 {
@@ -49,14 +57,25 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 	if (!read.ok) throw new Error('the bench file was refused');
 	const from = process.hrtime.bigint();
 	await must(books, importBankFile, read.value);
-	say(`importing them into the database: entries/s`, Math.round(ENTRIES / seconds(from)).toLocaleString('en-GB'));
+	say(
+		`importing them into the database: entries/s`,
+		Math.round(ENTRIES / seconds(from)).toLocaleString('en-GB')
+	);
 	await books.close();
 }
 {
 	const { books } = await bookOf(2_000, 10_000);
-	const open = await books.db.select({ number: document.number, customerId: document.customerId, total: item.total }).from(item).innerJoin(document, sql`${document.id} = ${item.documentId}`).limit(1000);
+	const open = await books.db
+		.select({ number: document.number, customerId: document.customerId, total: item.total })
+		.from(item)
+		.innerJoin(document, sql`${document.id} = ${item.documentId}`)
+		.limit(1000);
 	const small = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'small.xml');
-	await writeStatement(small, 1000, (i) => ({ text: i % 4 ? `INV ${open[i]!.number}` : 'PAYMENT', account: `ACC${open[i]!.customerId}`, amount: open[i]!.total }));
+	await writeStatement(small, 1000, (i) => ({
+		text: i % 4 ? `INV ${open[i]!.number}` : 'PAYMENT',
+		account: `ACC${open[i]!.customerId}`,
+		amount: open[i]!.total
+	}));
 	const read = await readBankFile('small.xml', createReadStream(small));
 	if (!read.ok) throw new Error('the bench file was refused');
 	await must(books, importBankFile, read.value);
@@ -72,9 +91,20 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 	let posted = 0;
 	for (const answer of answers) {
 		if (answer.customerId === null) continue;
-		const order = answer.lines.map((line) => ({ itemId: line.itemId, version: versions.get(line.itemId)!, cash: line.cash, differences: [] }));
+		const order = answer.lines.map((line) => ({
+			itemId: line.itemId,
+			version: versions.get(line.itemId)!,
+			cash: line.cash,
+			differences: []
+		}));
 		for (const line of answer.lines) versions.set(line.itemId, versions.get(line.itemId)! + 1);
-		await must(books, placeReceipt, { receiptId: answer.receiptId, receiptVersion: 1, customerId: answer.customerId, lines: order, reasons: [] });
+		await must(books, placeReceipt, {
+			receiptId: answer.receiptId,
+			receiptVersion: 1,
+			customerId: answer.customerId,
+			lines: order,
+			reasons: []
+		});
 		posted++;
 	}
 	const time = seconds(post);
@@ -86,13 +116,37 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 }
 await screens(say);
 
-async function writeStatement(to: string, count: number, make: (i: number) => { text: string; account: string; amount?: number }): Promise<void> {
+async function writeStatement(
+	to: string,
+	count: number,
+	make: (i: number) => { text: string; account: string; amount?: number }
+): Promise<void> {
 	const entries = Array.from({ length: count }, (_, i): XmlEntry => {
 		const { text, account, amount = 1000 + ((i * 7919) % 400_000) } = make(i);
-		return { amount, booked: '2026-10-30', reference: `R${i}`, details: [{ amount, name: `PAYER NUMBER ${i}`, account, text }] };
+		return {
+			amount,
+			booked: '2026-10-30',
+			reference: `R${i}`,
+			details: [{ amount, name: `PAYER NUMBER ${i}`, account, text }]
+		};
 	});
 	const out = createWriteStream(to);
-	for (const piece of camtXml([{ reference: 'B1', sequence: 1, account: STERLING, currency: 'GBP', opening: 0, openingOn: '2026-10-29', closingOn: '2026-10-30', entries }], 'B')) if (!out.write(piece)) await once(out, 'drain');
+	for (const piece of camtXml(
+		[
+			{
+				reference: 'B1',
+				sequence: 1,
+				account: STERLING,
+				currency: 'GBP',
+				opening: 0,
+				openingOn: '2026-10-29',
+				closingOn: '2026-10-30',
+				entries
+			}
+		],
+		'B'
+	))
+		if (!out.write(piece)) await once(out, 'drain');
 	out.end();
 	await once(out, 'finish');
 }

@@ -45,7 +45,8 @@ export function built() {
 		['build', '--config', 'vite.tools.config.ts', '--logLevel', 'error']
 	]) {
 		const done = spawnSync(bin, args, { cwd: root, encoding: 'utf8', maxBuffer: 1e8 });
-		if (done.status !== 0) stop(`${done.stdout}\n${done.stderr}\nThe build failed; what is above says where.`);
+		if (done.status !== 0)
+			stop(`${done.stdout}\n${done.stderr}\nThe build failed; what is above says where.`);
 	}
 	mkdirSync(join(root, 'build'), { recursive: true });
 	writeFileSync(mark, want);
