@@ -19,6 +19,7 @@ export default defineConfig({
 				import: entry('./src/tools/import.ts'),
 				prove: entry('./src/tools/prove.ts'),
 				bench: entry('./bench/main.ts'),
+				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts')
 			},
 			output: { entryFileNames: '[name].js', chunkFileNames: 'parts/[name]-[hash].js' }

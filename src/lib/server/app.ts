@@ -30,10 +30,16 @@ export function dataDir(): string {
 	return resolve(process.env['DATA_DIR'] ?? join(root(), 'data'));
 }
 
-/** Opens the books that the environment names: `DATABASE_URL` (and `DATABASE_TOKEN`), else a file in `DATA_DIR`. */
-export function openOwnBooks(): Promise<Books> {
+/** Where the books are: `DATABASE_URL` (and `DATABASE_TOKEN`), else a file in `DATA_DIR`. */
+export function ownBooks(): { url: string; token?: string } {
 	const url = process.env['DATABASE_URL'] ?? `file:${join(dataDir(), 'odd-penny.db')}`;
-	return openBooks(url, { migrations: join(root(), 'drizzle'), token: process.env['DATABASE_TOKEN'] });
+	return { url, token: process.env['DATABASE_TOKEN'] };
+}
+
+/** Opens the books that the environment names. */
+export function openOwnBooks(): Promise<Books> {
+	const { url, token } = ownBooks();
+	return openBooks(url, { migrations: join(root(), 'drizzle'), token });
 }
 
 export const clock = () => new Date().toISOString();

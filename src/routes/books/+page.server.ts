@@ -1,3 +1,4 @@
+import { ownBooks } from '$lib/server/app';
 import { look } from '$lib/server/http/refuse';
 import { lookAtBalances } from '$lib/server/looks/journal';
 import { lookAtProof } from '$lib/server/looks/proof';
@@ -15,6 +16,6 @@ export const load: PageServerLoad = async ({ locals }) => {
 		lockedThrough,
 		rules: RULES,
 		// The proof reads everything: the page shows at once and the proof when it is done.
-		proof: look(lookAtProof(db, null, viewer))
+		proof: look(lookAtProof(db, ownBooks(), viewer))
 	};
 };

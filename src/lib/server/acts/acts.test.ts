@@ -94,6 +94,15 @@ describe('bank files', () => {
 		expect(again.ok && [again.value.entriesNew, again.value.entriesKnown]).toEqual([0, 1]);
 		await proves();
 	});
+	it('tell alike ones apart however many an earlier statement had', async () => {
+		const twin = credit(500, 'same words');
+		await bringIn(books, bankXml(Array(9).fill(twin)));
+		const second = await bringIn(books, bankXml([twin], { reference: 'S2', opening: 4500 }));
+		expect(second.ok && [second.value.entriesNew, second.value.entriesKnown]).toEqual([1, 0]);
+		const again = await bringIn(books, `${bankXml(Array(9).fill(twin))}\n`);
+		expect(again.ok && [again.value.entriesNew, again.value.entriesKnown]).toEqual([0, 9]);
+		await proves();
+	});
 	test.each([
 		['another account', { account: 'GB99' }, 'account-unknown'],
 		['another currency', { currency: 'EUR' }, 'account-currency']

@@ -5,6 +5,7 @@ import { act } from '../db/schema';
 import type { Db } from '../db/open';
 import { FIRST_HASH, hashAct } from '../repo/record-act';
 import { proofFacts } from '../repo/proof-facts';
+import { runWorker } from '../worker-pool';
 import { defineLook } from './define-look';
 
 export interface Proof {
@@ -53,4 +54,9 @@ async function brokenLinks(db: Db): Promise<{ acts: number; breaches: Breach[] }
 	return { acts: rows.length, breaches };
 }
 
-export const lookAtProof = defineLook('reader', (db) => proveBooks(db));
+/** The proof for a page: reading everything takes seconds in large books, so it is made in a worker thread where there is one. */
+export const lookAtProof = defineLook(
+	'reader',
+	(db, at: { url: string; token?: string }) =>
+		runWorker<typeof at, Proof>('proof-worker', at) ?? proveBooks(db)
+);

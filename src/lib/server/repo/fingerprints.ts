@@ -12,8 +12,6 @@ export interface Fingerprinted {
 	readonly entryId: number | null;
 }
 
-const MOST_ALIKE = 1000;
-
 /**
  * Tells a statement's entries that are in the books already from new ones. Entries alike are counted: the second of two in
  * one statement is another entry. Where the bank gives no reference, a statement that begins with the balance with which an
@@ -33,21 +31,19 @@ export async function fingerprints(
 	);
 	const before = await earlierStatements(tx, accountId, statement);
 	const listed = await entriesAlike(tx, accountId, contents, before);
-	const used = new Set<string>();
+	const next = new Map<string, number>();
 	return statement.entries.map((entry, place) => {
 		const content = contents[place]!;
-		for (let n = 0; n < MOST_ALIKE; n++) {
+		for (let n = next.get(content) ?? 0; ; n++) {
 			const fingerprint = `${content}:${n}`;
-			if (used.has(fingerprint)) continue;
 			const inFile = within.get(fingerprint);
 			const inBooks = listed.get(fingerprint);
 			// Not the same again, but the next of its kind: look at the next count.
 			if (inFile !== undefined && mode === 'continue' && !entry.bankReference) continue;
 			if (inBooks?.onlyEarlier && !entry.bankReference) continue;
-			used.add(fingerprint);
+			next.set(content, n + 1);
 			return { fingerprint, entryId: inFile ?? inBooks?.entryId ?? null };
 		}
-		throw new Error(`more than ${MOST_ALIKE} entries alike in statement ${statement.header.reference}`);
 	});
 }
 
@@ -74,25 +70,37 @@ async function entriesAlike(
 	const found = new Map<string, { entryId: number; onlyEarlier: boolean }>();
 	const counts = new Map<string, number>();
 	for (const content of contents) counts.set(content, (counts.get(content) ?? 0) + 1);
-	// Alike ones beyond those in this statement may stand in the books from statements before it.
-	const wanted = [...counts].flatMap(([content, n]) =>
-		[...Array(n + 2).keys()].map((k) => `${content}:${k}`)
-	);
-	for (const part of chunks(wanted)) {
-		const rows = await tx
-			.select({
-				fingerprint: bankEntry.fingerprint,
-				entryId: bankEntry.id,
-				statementId: statementEntry.statementId
-			})
-			.from(bankEntry)
-			.innerJoin(statementEntry, eq(statementEntry.entryId, bankEntry.id))
-			.where(and(eq(bankEntry.bankAccountId, accountId), inArray(bankEntry.fingerprint, part)));
-		for (const { fingerprint, entryId, statementId } of rows) {
-			const earlier = before.has(statementId);
-			const known = found.get(fingerprint);
-			found.set(fingerprint, { entryId, onlyEarlier: earlier && (known?.onlyEarlier ?? true) });
-		}
+	// As many of each as the statement has, then further ones for as long as there are any: an earlier statement may have
+	// brought more of them.
+	let pending = [...counts].map(([content, n]) => ({ content, from: 0, to: n }));
+	while (pending.length > 0) {
+		await add(pending.flatMap(({ content, from, to }) => range(from, to).map((k) => `${content}:${k}`)));
+		pending = pending
+			.filter(({ content, to }) => found.has(`${content}:${to - 1}`))
+			.map(({ content, to }) => ({ content, from: to, to: to * 2 }));
 	}
 	return found;
+
+	async function add(wanted: readonly string[]): Promise<void> {
+		for (const part of chunks(wanted)) {
+			const rows = await tx
+				.select({
+					fingerprint: bankEntry.fingerprint,
+					entryId: bankEntry.id,
+					statementId: statementEntry.statementId
+				})
+				.from(bankEntry)
+				.innerJoin(statementEntry, eq(statementEntry.entryId, bankEntry.id))
+				.where(and(eq(bankEntry.bankAccountId, accountId), inArray(bankEntry.fingerprint, part)));
+			for (const { fingerprint, entryId, statementId } of rows) {
+				const earlier = before.has(statementId);
+				const known = found.get(fingerprint);
+				found.set(fingerprint, { entryId, onlyEarlier: earlier && (known?.onlyEarlier ?? true) });
+			}
+		}
+	}
+}
+
+function range(from: number, to: number): number[] {
+	return Array.from({ length: to - from }, (_, i) => from + i);
 }
