@@ -1,9 +1,13 @@
 import { answeredPile } from '$lib/server/looks/answers';
+import { readSetting } from '$lib/server/repo/settings';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, depends }) => {
 	depends('books:pile');
-	if (!locals.who) return { who: null, today: null, waiting: 0 };
+	const firm = await readSetting(locals.app.books.db, 'firm');
+	/** Amounts in it stand without their sign. */
+	const base = firm?.baseCurrency ?? 'GBP';
+	if (!locals.who) return { who: null, today: null, base, waiting: 0 };
 	const { receipts } = await answeredPile(locals.app.books.db);
-	return { who: locals.who, today: await locals.app.today(), waiting: receipts.length };
+	return { who: locals.who, today: await locals.app.today(), base, waiting: receipts.length };
 };

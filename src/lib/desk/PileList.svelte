@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { page } from '$app/state';
 	import Coin from '$lib/ui/Coin.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import type { PileRow } from '$lib/server/looks/pile';
@@ -59,7 +60,9 @@
 		<span class="pt-0.5"><Coin share={share(row)} label={ready(row)} /></span>
 		<span class="truncate">{row.who}</span>
 		<span class="text-right"
-			>{row.currency === 'GBP' ? amount(row.amount, row.currency) : money(row.amount, row.currency)}</span
+			>{row.currency === page.data.base
+				? amount(row.amount, row.currency)
+				: money(row.amount, row.currency)}</span
 		>
 		<span class="col-span-2 col-start-2 truncate text-xs text-soft">{hint(row)}</span>
 	</a>

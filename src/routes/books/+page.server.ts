@@ -9,10 +9,9 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
 	const viewer = { who: locals.who!, today: await locals.app.today() };
 	const db = locals.app.books.db;
-	const [firm, lockedThrough] = [await readSetting(db, 'firm'), await readSetting(db, 'lockedThrough')];
+	const lockedThrough = await readSetting(db, 'lockedThrough');
 	return {
 		...(await look(lookAtBalances(db, null, viewer))),
-		base: firm?.baseCurrency ?? 'GBP',
 		lockedThrough,
 		rules: RULES,
 		// The proof reads everything: the page shows at once and the proof when it is done.

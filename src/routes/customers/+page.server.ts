@@ -1,6 +1,5 @@
 import { look } from '$lib/server/http/refuse';
 import { CUSTOMER_PAGE, lookAtCustomers } from '$lib/server/looks/customers';
-import { readSetting } from '$lib/server/repo/settings';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -9,11 +8,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		text: url.searchParams.get('q') ?? '',
 		page: Math.max(0, Number(url.searchParams.get('page')) || 0)
 	};
-	const firm = await readSetting(locals.app.books.db, 'firm');
 	return {
 		...(await look(lookAtCustomers(locals.app.books.db, query, viewer))),
 		query,
-		pageSize: CUSTOMER_PAGE,
-		base: firm?.baseCurrency ?? 'GBP'
+		pageSize: CUSTOMER_PAGE
 	};
 };

@@ -112,7 +112,7 @@
 								>{/if}
 						</td>
 						<td class="num"
-							>{row.currency === 'GBP'
+							>{row.currency === data.base
 								? amount(late ? row.late : row.owed, row.currency)
 								: money(late ? row.late : row.owed, row.currency)}</td
 						>

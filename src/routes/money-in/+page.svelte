@@ -261,7 +261,7 @@
 				{#each certain as row (row.id)}
 					<tr
 						><td>{row.who}</td><td class="text-soft">{row.numbers.join(', ')}</td><td class="num"
-							>{row.currency === 'GBP'
+							>{row.currency === data.base
 								? amount(row.amount, row.currency)
 								: money(row.amount, row.currency)}</td
 						></tr

@@ -86,7 +86,7 @@
 						<td class="num text-oxblood">{row.late > 0 ? `${row.late} d` : ''}</td>
 						<td class="num text-soft">{row.open < row.total ? amount(row.total, row.currency) : ''}</td>
 						<td class="num"
-							>{row.currency === 'GBP'
+							>{row.currency === data.base
 								? amount(row.kind === 'credit_note' ? -row.open : row.open, row.currency)
 								: money(row.kind === 'credit_note' ? -row.open : row.open, row.currency)}</td
 						>

@@ -54,7 +54,7 @@
 						<td class="num"
 							>{line.amount < 0 ? `${amount(-line.amount, line.currency)} ${line.currency}` : ''}</td
 						>
-						<td class="num text-soft">{amount(line.base, 'GBP')}</td>
+						<td class="num text-soft">{amount(line.base, data.base)}</td>
 					</tr>
 				{/each}
 			</tbody>
