@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { addFirstSupervisor, nobodyYet, personInput } from '$lib/server/acts/people';
+import { openNewBooks } from '$lib/server/acts/open-new-books';
+import { nobodyYet, personInput } from '$lib/server/acts/people';
 import { perform } from '$lib/server/acts/perform';
-import { setUpFirm } from '$lib/server/acts/set-up-firm';
 import { APPLICATION } from '$lib/server/app';
 import { readForm } from '$lib/server/http/read-form';
 import { refuse } from '$lib/server/http/refuse';
@@ -32,36 +32,30 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const { firm, address, phone, baseCurrency, bank, iban, ...person } = read.value;
 		const at = await app.circumstance(APPLICATION);
-		const made = await perform(app.books, addFirstSupervisor, { ...person, role: 'supervisor' }, at);
-		if (!made.ok) return refuse(made.problems);
-		await perform(
+		const lines = address
+			.split(/[\n,]/)
+			.map((line) => line.trim())
+			.filter(Boolean);
+		const setUp = {
+			firm: { name: firm, address: lines, email: person.email, phone, registration: '', baseCurrency },
+			bankAccounts: [
+				{
+					name: 'Current account',
+					number: iban,
+					bankName: bank,
+					currency: baseCurrency,
+					ledger: '1200',
+					kind: 'current' as const
+				}
+			]
+		};
+		const made = await perform(
 			app.books,
-			setUpFirm,
-			{
-				firm: {
-					name: firm,
-					address: address
-						.split(/[\n,]/)
-						.map((line) => line.trim())
-						.filter(Boolean),
-					email: person.email,
-					phone,
-					registration: '',
-					baseCurrency
-				},
-				bankAccounts: [
-					{
-						name: 'Current account',
-						number: iban,
-						bankName: bank,
-						currency: baseCurrency,
-						ledger: '1200',
-						kind: 'current'
-					}
-				]
-			},
+			openNewBooks,
+			{ person: { ...person, role: 'supervisor' }, firm: setUp },
 			at
 		);
+		if (!made.ok) return refuse(made.problems);
 		await signIn(event, person.email, person.password);
 		redirect(303, '/');
 	}

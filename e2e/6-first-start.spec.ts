@@ -1,0 +1,106 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { expect, request as requests, test } from '@playwright/test';
+
+/** A server of the built application on new books, for real use and not for the demo. */
+async function start(
+	port: number,
+	over: Record<string, string> = {}
+): Promise<{ server: ChildProcess; folder: string }> {
+	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-new-'));
+	const env = {
+		...process.env,
+		DATA_DIR: folder,
+		PORT: String(port),
+		ODD_PENNY_ROOT: resolve('.'),
+		NODE_ENV: 'production',
+		...over
+	};
+	const server = spawn(process.execPath, [resolve('build/tools/serve.js')], { env, stdio: 'ignore' });
+	await expect
+		.poll(
+			() =>
+				fetch(`http://127.0.0.1:${port}/health`).then(
+					(one) => one.status,
+					() => 0
+				),
+			{ timeout: 20_000 }
+		)
+		.toBe(200);
+	return { server, folder };
+}
+
+const person = {
+	firm: 'Garrick Kilns Ltd',
+	address: 'Mill Lane, Garrick',
+	phone: '01632 960 111',
+	baseCurrency: 'GBP',
+	bank: 'Mere & Marches Bank',
+	iban: 'GB12 ZZAM 0000 0000 0000 01',
+	name: 'Petra Voss',
+	email: 'petra@garrick-kilns.example',
+	password: 'salt glaze at dawn'
+};
+
+test('the first start asks for the first supervisor, and then never again', async ({ page }) => {
+	const { server, folder } = await start(4181);
+	try {
+		await page.goto('http://127.0.0.1:4181/money-in');
+		expect(page.url()).toContain('/first-start');
+		for (const [name, value] of Object.entries(person)) await page.fill(`input[name=${name}]`, value);
+		await page.getByRole('button', { name: 'Open the books' }).click();
+		await page.waitForURL('http://127.0.0.1:4181/');
+		await expect(page.locator('h1')).toHaveText('All money that came in is placed.');
+		await page.goto('http://127.0.0.1:4181/books');
+		await expect(page.getByText('The books prove.')).toBeVisible();
+		// A statement of another account is refused in the watched folder, with a note; the right one comes in by itself.
+		const xml = (iban: string) =>
+			`<Document xmlns="urn:iso:std:iso:20022:tech:xsd:camt.053.001.08"><BkToCstmrStmt><Stmt><Id>S1</Id><Acct><Id><IBAN>${iban}</IBAN></Id><Ccy>GBP</Ccy></Acct><Ntry><Amt Ccy="GBP">10.00</Amt><CdtDbtInd>CRDT</CdtDbtInd><Sts><Cd>BOOK</Cd></Sts><BookgDt><Dt>2026-10-28</Dt></BookgDt></Ntry></Stmt></BkToCstmrStmt></Document>`;
+		writeFileSync(join(folder, 'inbox/mine.xml'), xml('GB12ZZAM00000000000001'));
+		await expect(async () => {
+			await page.goto('http://127.0.0.1:4181/money-in');
+			await expect(page.locator('[data-receipt]')).toHaveCount(1, { timeout: 1000 });
+		}).toPass({ timeout: 20_000 });
+		await page.context().clearCookies();
+		await page.goto('http://127.0.0.1:4181/first-start');
+		expect(page.url()).toContain('/sign-in');
+		const again = await page.request.post('http://127.0.0.1:4181/first-start', {
+			form: person,
+			headers: { origin: 'http://127.0.0.1:4181', accept: 'application/json' }
+		});
+		expect(((await again.json()) as { status: number }).status).toBe(403);
+	} finally {
+		server.kill('SIGINT');
+	}
+});
+
+test('behind TLS the session cookie is secure, and other sites still cannot post', async () => {
+	const { server } = await start(4182, {
+		PUBLIC_URL: 'https://books.garrick-kilns.example',
+		TRUST_PROXY: '1'
+	});
+	try {
+		const client = await requests.newContext({
+			baseURL: 'http://127.0.0.1:4182',
+			extraHTTPHeaders: { 'x-forwarded-proto': 'https', 'x-forwarded-for': '10.0.0.9' }
+		});
+		const foreign = await client.post('/first-start', {
+			form: person,
+			headers: { origin: 'http://127.0.0.1:4182' },
+			maxRedirects: 0
+		});
+		expect(foreign.status()).toBe(403);
+		const made = await client.post('/first-start', {
+			form: person,
+			headers: { origin: 'https://127.0.0.1:4182' },
+			maxRedirects: 0
+		});
+		expect(made.status()).toBe(303);
+		expect(made.headers()['set-cookie']).toMatch(/__Secure-odd-penny\.session_token=.*HttpOnly.*Secure/i);
+		await client.dispose();
+	} finally {
+		server.kill('SIGINT');
+	}
+});
