@@ -5,8 +5,8 @@ import { complaints, open, signIn } from './helpers';
 const PAGES = [
 	'/',
 	'/money-in',
-	'/open-items',
-	'/open-items?show=late&item=1',
+	'/open-items?show=part-paid',
+	'/open-items?show=credits&item=1',
 	'/customers',
 	'/letters?kind=reminder',
 	'/letters/outbox',
@@ -16,7 +16,7 @@ const PAGES = [
 
 for (const scheme of ['light', 'dark'] as const)
 	test(`every page can be used by all, ${scheme}`, async ({ browser }) => {
-		test.setTimeout(120_000);
+		test.setTimeout(300_000);
 		const context = await browser.newContext({ colorScheme: scheme });
 		const page = await context.newPage();
 		const heard = complaints(page);

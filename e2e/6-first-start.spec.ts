@@ -94,7 +94,7 @@ test('behind TLS the session cookie is secure, and other sites still cannot post
 		expect(foreign.status()).toBe(403);
 		const made = await client.post('/first-start', {
 			form: person,
-			headers: { origin: 'https://127.0.0.1:4182' },
+			headers: { origin: 'https://127.0.0.1:4182', accept: 'text/html' },
 			maxRedirects: 0
 		});
 		expect(made.status()).toBe(303);
