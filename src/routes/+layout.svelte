@@ -30,7 +30,7 @@
 
 {#if data.who}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>
-	<header class="double-bottom flex h-12 items-center gap-7 px-5">
+	<header class="double-bottom flex h-12 items-center gap-4 px-5 whitespace-nowrap xl:gap-7">
 		<a
 			href="/"
 			class="flex items-center gap-2 font-serif text-xl font-semibold hover:no-underline"
@@ -44,7 +44,7 @@
 			</svg>
 			odd penny
 		</a>
-		<nav aria-label="Stations" class="flex h-full items-stretch gap-6">
+		<nav aria-label="Stations" class="flex h-full items-stretch gap-3.5 xl:gap-6">
 			{#each stations as [path, name] (path)}
 				<a
 					href={path}
@@ -67,7 +67,7 @@
 				name="q"
 				aria-label="Find an open item by number, amount or name"
 				placeholder="Find a number, amount or name"
-				class="w-56"
+				class="w-40 xl:w-56"
 			/>
 		</form>
 		<span class="text-sm text-soft">{data.today ? weekDay(data.today) : ''}</span>

@@ -97,7 +97,7 @@
 
 <svelte:head><title>Today · Odd Penny</title></svelte:head>
 
-<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_450px]">
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_400px] xl:grid-cols-[minmax(0,1fr)_450px]">
 	<section class="px-8 pt-6">
 		<h1 class="text-2xl">{title}</h1>
 		<p class="mt-1 text-lg text-soft">

@@ -66,8 +66,8 @@
 	);
 </script>
 
-<div class="grid min-h-full grid-cols-[minmax(0,1fr)_256px]">
-	<div class="px-6 pt-4 pb-6">
+<div class="grid min-h-full grid-cols-[minmax(0,1fr)_184px] xl:grid-cols-[minmax(0,1fr)_256px]">
+	<div class="px-4 pt-4 pb-6 xl:px-6">
 		<div class="flex items-baseline gap-2">
 			<h2 class="text-2xl">{desk.customer?.name ?? desk.receipt.payerName ?? 'Unnamed payer'}</h2>
 			<p class="text-sm text-soft">

@@ -26,7 +26,7 @@
 </script>
 
 {#if days.length}
-	<svg width="220" height="60" aria-hidden="true" class="block">
+	<svg viewBox="0 0 220 60" width="100%" aria-hidden="true" class="block">
 		<line x1="0" x2="220" y1="43" y2="43" stroke="var(--rule)" />
 		<line x1={x(0)} x2={x(0)} y1="10" y2="47" stroke="var(--soft)" stroke-dasharray="2 2" />
 		{#each dots as dot, i (i)}<circle

@@ -146,7 +146,7 @@
 <svelte:head><title>Money in · Odd Penny</title></svelte:head>
 <svelte:window {onkeydown} />
 
-<div class="grid h-[calc(100vh-48px)] grid-cols-[286px_1fr] grid-rows-[1fr_auto]">
+<div class="grid h-[calc(100vh-48px)] grid-cols-[236px_1fr] xl:grid-cols-[286px_1fr] grid-rows-[1fr_auto]">
 	<section class="overflow-y-auto border-r border-rule" aria-label="The pile">
 		<div class="px-5 pt-4">
 			<h1 class="text-xl">
