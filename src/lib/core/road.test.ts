@@ -10,8 +10,9 @@ import { accountLedger } from './6-reports/account-ledger';
 import { age } from './6-reports/age';
 import { writeLetter } from './7-letters/write-letter';
 import { day } from './day/day';
-import type { Customer, OpenItem } from './model/records';
+import type { Customer } from './model/records';
 import { minor } from './money/minor';
+import { sampleItem } from './model/sample-item';
 
 /** The newcomer's map: one payment from the bank's file to a reminder for what it left open. */
 it('takes money down the whole road', () => {
@@ -25,27 +26,8 @@ it('takes money down the whole road', () => {
 		parentId: null,
 		currency: 'GBP'
 	};
-	const invoice = (id: number, number: string, open: number): OpenItem => ({
-		id,
-		documentId: id,
-		number,
-		kind: 'invoice',
-		customerId: 1,
-		currency: 'GBP',
-		issued: day('2026-09-01'),
-		due: day('2026-10-01'),
-		total: minor(open),
-		open: minor(open),
-		openBase: minor(open),
-		part: 1,
-		parts: 1,
-		purchaseOrder: null,
-		paymentReference: null,
-		text: 'stoneware clay',
-		discountBasisPoints: null,
-		discountUntil: null,
-		version: 1
-	});
+	const invoice = (id: number, number: string, open: number) =>
+		sampleItem(id, open, { number, text: 'stoneware clay' });
 	const items = [invoice(1, 'AK-40233', 75000), invoice(2, 'AK-40251', 70460)];
 
 	// 1. The bank's file: 1,400.00 came, with words.

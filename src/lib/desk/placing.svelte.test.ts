@@ -5,29 +5,10 @@ import type { OpenItem } from '../core/model/records';
 import { minor } from '../core/money/minor';
 import type { Desk } from '../server/looks/desk';
 import { GAP_NAMES, Placing } from './placing.svelte';
+import { sampleItem } from '../core/model/sample-item';
 
-const item = (id: number, open: number, over: Partial<OpenItem> = {}): OpenItem => ({
-	id,
-	documentId: id,
-	number: `AK-${id}`,
-	kind: 'invoice',
-	customerId: 1,
-	currency: 'GBP',
-	issued: day('2026-09-01'),
-	due: day('2026-10-01'),
-	total: minor(open),
-	open: minor(open),
-	openBase: minor(open),
-	part: 1,
-	parts: 1,
-	purchaseOrder: null,
-	paymentReference: null,
-	text: '',
-	discountBasisPoints: null,
-	discountUntil: null,
-	version: 3,
-	...over
-});
+const item = (id: number, open: number, over: Partial<OpenItem> = {}) =>
+	sampleItem(id, open, { number: `AK-${id}`, version: 3, ...over });
 const items = [
 	item(1, 75000),
 	item(2, 48000),

@@ -6,6 +6,7 @@ import { minor } from '../money/minor';
 import { answerReceipts } from './answer-receipts';
 import { normaliseName } from './normalise-name';
 import { wordsOfText } from './words-of-text';
+import { sampleItem } from '../model/sample-item';
 
 const customer = (id: number, name: string, over: Partial<Customer> = {}): Customer => ({
 	id,
@@ -17,28 +18,12 @@ const customer = (id: number, name: string, over: Partial<Customer> = {}): Custo
 	currency: 'GBP',
 	...over
 });
-const item = (id: number, customerId: number, open: number, over: Partial<OpenItem> = {}): OpenItem => ({
-	id,
-	documentId: id,
-	number: `AK-${40000 + id}`,
-	kind: 'invoice',
-	customerId,
-	currency: 'GBP',
-	issued: day('2026-09-01'),
-	due: day(`2026-10-${String((id % 28) + 1).padStart(2, '0')}`),
-	total: minor(open),
-	open: minor(open),
-	openBase: minor(open),
-	part: 1,
-	parts: 1,
-	purchaseOrder: null,
-	paymentReference: null,
-	text: '',
-	discountBasisPoints: null,
-	discountUntil: null,
-	version: 1,
-	...over
-});
+const item = (id: number, customerId: number, open: number, over: Partial<OpenItem> = {}) =>
+	sampleItem(id, open, {
+		customerId,
+		due: day(`2026-10-${String((id % 28) + 1).padStart(2, '0')}`),
+		...over
+	});
 const receipt = (amount: number, over: Partial<ReceiptFacts> = {}): ReceiptFacts => ({
 	id: 1,
 	booked: day('2026-10-28'),

@@ -1,36 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
-import { day } from '../day/day';
 import type { DifferenceKind, OpenItem } from '../model/records';
 import { minor } from '../money/minor';
 import type { PlaceLine, PlaceOrder } from './place-order';
 import { placeReceipt } from './place-receipt';
 import { undoPlacing } from './undo-placing';
+import { sampleItem } from '../model/sample-item';
 
-function item(id: number, open: number, over: Partial<OpenItem> = {}): OpenItem {
-	return {
-		id,
-		documentId: id,
-		number: `AK-4${String(id).padStart(4, '0')}`,
-		kind: 'invoice',
-		customerId: 1,
-		currency: 'GBP',
-		issued: day('2026-09-01'),
-		due: day('2026-10-01'),
-		total: minor(open),
-		open: minor(open),
-		openBase: minor(open),
-		part: 1,
-		parts: 1,
-		purchaseOrder: null,
-		paymentReference: null,
-		text: '',
-		discountBasisPoints: null,
-		discountUntil: null,
-		version: 1,
-		...over
-	};
-}
+const item = sampleItem;
 const line = (it: OpenItem, cash: number, ...differences: [DifferenceKind, number][]): PlaceLine => ({
 	item: it,
 	cash: minor(cash),

@@ -6,30 +6,11 @@ import { minor } from '../money/minor';
 import { letterPage } from '../../words/letter-page';
 import { mailText } from '../../words/letter-text';
 import { writeLetter, type LetterOrder } from './write-letter';
+import { sampleItem } from '../model/sample-item';
 
 const today = day('2026-10-30');
-const item = (number: string, open: number, due: string, over: Partial<OpenItem> = {}): OpenItem => ({
-	id: open,
-	documentId: open,
-	number,
-	kind: 'invoice',
-	customerId: 1,
-	currency: 'GBP',
-	issued: day('2026-09-01'),
-	due: day(due),
-	total: minor(open),
-	open: minor(open),
-	openBase: minor(open),
-	part: 1,
-	parts: 1,
-	purchaseOrder: null,
-	paymentReference: null,
-	text: '',
-	discountBasisPoints: null,
-	discountUntil: null,
-	version: 1,
-	...over
-});
+const item = (number: string, open: number, due: string, over: Partial<OpenItem> = {}) =>
+	sampleItem(open, open, { number, due: day(due), ...over });
 const order = (over: Partial<LetterOrder>): LetterOrder => ({
 	items: [],
 	credits: [],
