@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
 	import { amount, count } from '$lib/words/format';
 	let { data } = $props();
@@ -49,16 +50,5 @@
 				>{/each}
 		</tbody>
 	</table>
-	{#if data.count > data.pageSize}
-		<p class="double-top flex gap-4 py-3 text-sm">
-			{#if data.query.page > 0}<a
-					class="underline"
-					href="/customers?q={data.query.text}&page={data.query.page - 1}">before</a
-				>{/if}
-			{#if (data.query.page + 1) * data.pageSize < data.count}<a
-					class="underline"
-					href="/customers?q={data.query.text}&page={data.query.page + 1}">further</a
-				>{/if}
-		</p>
-	{/if}
+	<Pages page={data.query.page} per={data.pageSize} total={data.count} />
 </div>

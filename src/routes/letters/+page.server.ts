@@ -5,15 +5,18 @@ import { addressInput, setAddress } from '$lib/server/acts/set-address';
 import { prepareLetters } from '$lib/server/http/prepare-letters';
 import { readForm } from '$lib/server/http/read-form';
 import { look, refuse } from '$lib/server/http/refuse';
-import { lookAtRun } from '$lib/server/looks/letters';
+import { lookAtRun, RUN_PAGE } from '$lib/server/looks/letters';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const viewer = { who: locals.who!, today: await locals.app.today() };
 	const kind = url.searchParams.get('kind') === 'reminder' ? ('reminder' as const) : ('statement' as const);
+	const page = Math.max(0, Math.trunc(Number(url.searchParams.get('page') ?? 0)) || 0);
 	return {
 		kind,
-		rows: await look(lookAtRun(locals.app.books.db, kind, viewer)),
+		page,
+		perPage: RUN_PAGE,
+		run: await look(lookAtRun(locals.app.books.db, { kind, page }, viewer)),
 		standIn: locals.app.postOffice.standIn,
 		mayAct: locals.who!.role !== 'reader'
 	};
@@ -24,7 +27,7 @@ const sendInput = z.object({
 	chosen: z
 		.array(z.object({ customerId: z.number().int(), currency: z.string().length(3) }))
 		.min(1, 'Choose somebody first.')
-		.max(2000)
+		.max(500)
 });
 
 export const actions: Actions = {

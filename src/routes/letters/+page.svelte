@@ -1,28 +1,66 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { goto } from '$app/navigation';
+	import { goto, invalidateAll } from '$app/navigation';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
+	import { postAction } from '$lib/desk/post-action';
+	import Pages from '$lib/ui/Pages.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/looks/letters';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
-	const keyOf = (row: RunRow) => `${row.customerId} ${row.currency}`;
+	const keyOf = (row: { customerId: number; currency: string }) => `${row.customerId} ${row.currency}`;
+	const fromKey = (key: string) => {
+		const [customerId, currency] = key.split(' ');
+		return { customerId: Number(customerId), currency: currency! };
+	};
 	let chosen = new SvelteSet<string>();
 	let shown = $state<string | null>(null);
 	let problems = $state<readonly string[]>([]);
-	let sending = $state(false);
-	let key = $state(crypto.randomUUID());
-	const ready = $derived(data.rows.filter((row) => !row.leftOut));
-	const picked = $derived(data.rows.filter((row) => chosen.has(keyOf(row)) && row.email));
-	const current = $derived(data.rows.find((row) => keyOf(row) === shown) ?? data.rows[0]);
+	let sending = $state<{ done: number; all: number } | null>(null);
+	/** The key of the batch under way: it stays the same when the batch is tried again, so nobody gets two letters. */
+	let key = crypto.randomUUID();
+	/** So many letters are one act: long runs show how far they are, and what is sent stays sent if the page is left. */
+	const BATCH = 50;
+
+	async function send(event: SubmitEvent) {
+		event.preventDefault();
+		const keys = [...chosen];
+		problems = [];
+		let done = 0;
+		for (let from = 0; from < keys.length; from += BATCH) {
+			sending = { done: from, all: keys.length };
+			const batch = keys.slice(from, from + BATCH);
+			const result = await postAction(
+				'?/send',
+				{ json: { kind: data.kind, chosen: batch.map(fromKey) }, key },
+				'The letters could not be written. None of these was sent; try again.'
+			);
+			if (!result.ok) {
+				problems = result.problems;
+				break;
+			}
+			key = crypto.randomUUID();
+			done += Number(result.data.sent ?? 0);
+			for (const one of batch) chosen.delete(one);
+		}
+		sending = null;
+		if (done > 0)
+			toast(`${count(done, 'letter')} went to the outbox.`, {
+				action: { label: 'Outbox', onClick: () => goto('/letters/outbox') }
+			});
+		await invalidateAll();
+	}
+	const { rows, ready, accounts } = $derived(data.run);
+	const current = $derived(rows.find((row) => keyOf(row) === shown) ?? rows[0]);
+	const names = $derived(rows.filter((row) => chosen.has(keyOf(row))).map((row) => row.name));
+	const toWhom = $derived(
+		names.length === chosen.size && names.length <= 12
+			? list(names)
+			: `${count(chosen.size, 'account')}${names.length ? `, ${list(names.slice(0, 6))} among them` : ''}`
+	);
 	const late = $derived(data.kind === 'reminder');
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const row of data.rows)
-			by.set(row.currency, (by.get(row.currency) ?? 0) + (late ? row.late : row.owed));
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(list(data.run.sums.map((sum) => money(sum.amount, sum.currency))));
 	function why(row: RunRow): string {
 		if (row.leftOut === 'money-waiting') return 'wait: money of theirs is not placed yet';
 		if (row.leftOut === 'paused') return `paused: ${row.because}`;
@@ -63,12 +101,12 @@
 		</nav>
 		<h1 class="mt-3">
 			{late
-				? `${count(data.rows.length, 'account')} ${data.rows.length === 1 ? 'is' : 'are'} late with ${sums}.`
-				: `${count(data.rows.length, 'account')} owe ${sums}.`}
+				? `${count(accounts, 'account')} ${accounts === 1 ? 'is' : 'are'} late with ${sums}.`
+				: `${count(accounts, 'account')} owe ${sums}.`}
 		</h1>
 		<p class="mt-1 mb-3 says">
-			{count(ready.length, 'letter')} can go; {data.rows.length - ready.length} are better left, each for the reason
-			beside it.
+			{count(ready.length, 'letter')} can go; {accounts - ready.length} are better left, each for the reason beside
+			it.
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
 				it.{/if}
 		</p>
@@ -92,7 +130,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each data.rows as row (keyOf(row))}
+				{#each rows as row (keyOf(row))}
 					<tr class={['row align-top', current === row && 'bg-sheet']}>
 						<td
 							><input
@@ -156,6 +194,7 @@
 					>{/each}
 			</tbody>
 		</table>
+		<Pages page={data.page} per={data.perPage} total={accounts} />
 	</section>
 	<section class="flex flex-col border-l border-rule bg-wash p-4" aria-label="The letter as it will arrive">
 		{#if previewUrl && current}
@@ -174,41 +213,22 @@
 		{:else}<p class="says">There is no letter to show.</p>{/if}
 	</section>
 	<footer class="double-top col-span-2 flex h-[54px] items-center gap-4 bg-sheet px-5">
-		<form
-			method="POST"
-			action="?/send"
-			use:enhance={({ formData }) => {
-				sending = true;
-				problems = [];
-				formData.set(
-					'json',
-					JSON.stringify({
-						kind: data.kind,
-						chosen: picked.map(({ customerId, currency }) => ({ customerId, currency }))
-					})
-				);
-				formData.set('key', key);
-				return async ({ result, update }) => {
-					sending = false;
-					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
-					else if (result.type === 'success') {
-						key = crypto.randomUUID();
-						chosen.clear();
-						toast(`${count(Number(result.data?.sent ?? 0), 'letter')} went to the outbox.`, {
-							action: { label: 'Outbox', onClick: () => goto('/letters/outbox') }
-						});
-					} else problems = ['The letters could not be written. None was sent; try again.'];
-					await update({ reset: false });
-				};
-			}}
-		>
-			<button class="btn btn-main" disabled={picked.length === 0 || sending || !data.mayAct}>
-				{sending ? `Writing ${count(picked.length, 'letter')} …` : `Send ${count(picked.length, data.kind)}`}
+		<form onsubmit={send}>
+			<button class="btn btn-main" disabled={chosen.size === 0 || sending !== null || !data.mayAct}>
+				{sending
+					? `Writing ${sending.done + 1} to ${Math.min(sending.done + BATCH, sending.all)} of ${sending.all} …`
+					: `Send ${count(chosen.size, data.kind)}`}
 			</button>
 		</form>
+		{#if sending}<progress
+				class="w-40 accent-patina"
+				max={sending.all}
+				value={sending.done}
+				aria-label="Letters written">{sending.done} of {sending.all}</progress
+			>{/if}
 		<p class="text-sm text-soft">
-			{picked.length
-				? `To ${list(picked.map((row) => row.name))}.`
+			{chosen.size
+				? `To ${toWhom}.`
 				: data.mayAct
 					? 'Choose who gets one.'
 					: 'You may look; sending takes a clerk.'}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import Coin from '$lib/ui/Coin.svelte';
@@ -101,21 +102,7 @@
 				{/each}
 			</tbody>
 		</table>
-		{#if shown > data.pageSize}
-			<p class="double-top mt-1 flex gap-4 py-3 text-sm">
-				<span class="text-soft"
-					>{data.query.page * data.pageSize + 1} to {Math.min(shown, (data.query.page + 1) * data.pageSize)} of
-					{shown}</span
-				>
-				{#if data.query.page > 0}<a class="underline" href={link({ page: String(data.query.page - 1) })}
-						>before</a
-					>{/if}
-				{#if (data.query.page + 1) * data.pageSize < shown}<a
-						class="underline"
-						href={link({ page: String(data.query.page + 1) })}>further</a
-					>{/if}
-			</p>
-		{/if}
+		<Pages page={data.query.page} per={data.pageSize} total={shown} />
 	</section>
 	{#if data.item}
 		<aside class="overflow-y-auto border-l border-rule bg-sheet px-6 pt-5">

@@ -3,7 +3,7 @@ import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import type { StatementEntry } from '../../core/model/bank';
 import type { Problem } from '../../core/problems';
-import { chunks } from '../db/chunks';
+import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import {
 	act,
@@ -157,23 +157,23 @@ export const importBankFile = defineAct({
 		await tx.insert(bankFile).values({ id: fileId, actId, name, sha256, bytes, entriesNew, entriesKnown });
 		for (const [part, gzip] of file.parts.entries())
 			await tx.insert(bankFilePart).values({ fileId, part, gzip });
-		for (const part of chunks(rows.statements)) await tx.insert(bankStatement).values(part);
-		for (const part of chunks(rows.entries)) await tx.insert(bankEntry).values(part);
-		for (const part of chunks(rows.links)) await tx.insert(statementEntry).values(part);
-		for (const part of chunks(rows.receipts)) {
-			await tx.insert(receipt).values(part);
-			await tx.insert(receiptState).values(
-				part.map((row) => ({
-					receiptId: row.id!,
-					state: 'waiting' as const,
-					booked: row.booked,
-					onAccount: 0,
-					onAccountBase: 0,
-					version: 1,
-					lastActId: actId
-				}))
-			);
-		}
+		await insertRows(tx, bankStatement, rows.statements);
+		await insertRows(tx, bankEntry, rows.entries);
+		await insertRows(tx, statementEntry, rows.links);
+		await insertRows(tx, receipt, rows.receipts);
+		await insertRows(
+			tx,
+			receiptState,
+			rows.receipts.map((row) => ({
+				receiptId: row.id!,
+				state: 'waiting' as const,
+				booked: row.booked,
+				onAccount: 0,
+				onAccountBase: 0,
+				version: 1,
+				lastActId: actId
+			}))
+		);
 		return { name: file.name, before: null, statements, entriesNew, entriesKnown };
 	}
 });

@@ -8,6 +8,7 @@ import { minor, type Minor } from '../../core/money/minor';
 import { split } from '../../core/money/split';
 import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
+import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import { customer, document, documentLine, item, itemState } from '../db/schema';
 import { firstOpenDay } from '../repo/check-period';
@@ -114,18 +115,21 @@ export const issueDocuments = defineAct({
 			itemId: row.id,
 			customerId: row.customerId,
 			due: row.due,
+			kind: input[row.documentId - first]!.kind,
+			currency: input[row.documentId - first]!.currency,
 			open: row.total,
 			openBase: row.totalBase,
 			version: 1,
 			lastActId: actIds[row.documentId - first]!
 		}));
-		for (const part of chunks(documents)) await tx.insert(document).values(part);
-		for (const part of chunks(
+		await insertRows(tx, document, documents);
+		await insertRows(
+			tx,
+			documentLine,
 			input.flatMap((one, i) => one.lines.map((line) => ({ ...line, documentId: first + i })))
-		))
-			await tx.insert(documentLine).values(part);
-		for (const part of chunks(items)) await tx.insert(item).values(part);
-		for (const part of chunks(states)) await tx.insert(itemState).values(part);
+		);
+		await insertRows(tx, item, items);
+		await insertRows(tx, itemState, states);
 		const journals = input.map((one, i): Journal => {
 			const { net, tax, totalBase, taxBase } = sums[i]!;
 			const lines = journalOfDocument({ ...one, net, tax, taxBase, netBase: minor(totalBase - taxBase) });

@@ -64,7 +64,11 @@ export const placeReceipt = defineAct({
 		}
 		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		if (input.customerId === null) throw new Refusal({ code: 'no-customer' });
-		const owner = await tx.select().from(customer).where(eq(customer.id, input.customerId)).get();
+		const owner = await tx
+			.select({ id: customer.id, name: customer.name })
+			.from(customer)
+			.where(eq(customer.id, input.customerId))
+			.get();
 		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
 		const entry = await tx
 			.select({ id: bankEntry.id, ledger: bankAccount.ledger })

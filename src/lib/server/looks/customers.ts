@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, gt, like, or, sql } from 'drizzle-orm';
-import { customer, document, item, itemState } from '../db/schema';
+import { asc, desc, eq, like, or, sql } from 'drizzle-orm';
+import { customer, itemState } from '../db/schema';
+import { isOpen, signedOpenBase } from '../repo/is-open';
 import { defineLook } from './define-look';
 
 export const CUSTOMER_PAGE = 200;
@@ -15,18 +16,14 @@ export const lookAtCustomers = defineLook(
 		const open = db
 			.select({
 				customerId: itemState.customerId,
-				owed: sql<number>`sum(case when ${document.kind} = 'credit_note' then -${itemState.openBase} else ${itemState.openBase} end)`.as(
-					'owed'
-				),
-				late: sql<number>`sum(case when ${itemState.due} < ${today} and ${document.kind} <> 'credit_note' then ${itemState.openBase} else 0 end)`.as(
+				owed: sql<number>`sum(${signedOpenBase})`.as('owed'),
+				late: sql<number>`sum(case when ${itemState.due} < ${today} and ${itemState.kind} <> 'credit_note' then ${itemState.openBase} else 0 end)`.as(
 					'late'
 				),
 				items: sql<number>`count(*)`.as('items')
 			})
 			.from(itemState)
-			.innerJoin(item, eq(item.id, itemState.itemId))
-			.innerJoin(document, eq(document.id, item.documentId))
-			.where(and(gt(itemState.open, 0)))
+			.where(isOpen)
 			.groupBy(itemState.customerId)
 			.as('open');
 		const rows = await db

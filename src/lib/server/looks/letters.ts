@@ -1,7 +1,10 @@
 import { and, desc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { LetterKind } from '../../core/7-letters/letter';
-import { customer, delivery, document, item, itemState, letter, message } from '../db/schema';
+import type { Day } from '../../core/day/day';
+import type { Db } from '../db/open';
+import { customer, delivery, itemState, letter, message } from '../db/schema';
 import { answeredPile } from './answers';
+import { isOpen, signedOpen } from '../repo/is-open';
 import { letterFor } from '../repo/letter-for';
 import { defineLook } from './define-look';
 
@@ -22,31 +25,85 @@ export interface RunRow {
 	readonly lastSent: string | null;
 }
 
+export const RUN_PAGE = 200;
+
+export interface Run {
+	/** One page of the run, the greatest amounts first. */
+	readonly rows: readonly RunRow[];
+	readonly accounts: number;
+	readonly sums: readonly { readonly currency: string; readonly amount: number }[];
+	/** Everybody who has no reason to be left out, on any page. */
+	readonly ready: readonly { readonly customerId: number; readonly currency: string }[];
+}
+
 /** Who would get a statement or a reminder today, with amounts, and a reason where someone is better left out. */
-export const lookAtRun = defineLook('reader', async (db, kind: LetterKind, { today }): Promise<RunRow[]> => {
-	const signed = sql<number>`sum(case when ${document.kind} = 'credit_note' then -${itemState.open} else ${itemState.open} end)`;
-	const late = sql<number>`sum(case when ${itemState.due} < ${today} and ${document.kind} <> 'credit_note' then ${itemState.open} else 0 end)`;
+export const lookAtRun = defineLook(
+	'reader',
+	async (db, query: { kind: LetterKind; page: number }, { today }): Promise<Run> => {
+		const all = await runRows(db, query.kind, today);
+		const sums = new Map<string, number>();
+		for (const row of all)
+			sums.set(
+				row.currency,
+				(sums.get(row.currency) ?? 0) + (query.kind === 'reminder' ? row.late : row.owed)
+			);
+		return {
+			rows: all.slice(query.page * RUN_PAGE, (query.page + 1) * RUN_PAGE),
+			accounts: all.length,
+			sums: [...sums].map(([currency, amount]) => ({ currency, amount })),
+			ready: all.filter((row) => !row.leftOut).map(({ customerId, currency }) => ({ customerId, currency }))
+		};
+	}
+);
+
+/** How many accounts a run of each kind has, and how many of them are better left out, for the run sheet. */
+export const countRuns = defineLook('reader', async (db, _: null, { today }) => {
+	const counts = async (kind: LetterKind) => {
+		const rows = await runRows(db, kind, today);
+		const left = (reason: LeftOut) => rows.filter((row) => row.leftOut === reason).length;
+		return {
+			all: rows.length,
+			waiting: left('money-waiting'),
+			paused: left('paused'),
+			noAddress: left('no-address')
+		};
+	};
+	return { statements: await counts('statement'), reminders: await counts('reminder') };
+});
+
+async function runRows(db: Db, kind: LetterKind, today: Day): Promise<RunRow[]> {
+	const owed = sql<number>`sum(${signedOpen})`;
+	const isLate = sql`${itemState.due} < ${today} and ${itemState.kind} <> 'credit_note'`;
+	const late = sql<number>`sum(case when ${isLate} then ${itemState.open} else 0 end)`;
+	const open = db
+		.select({
+			customerId: itemState.customerId,
+			currency: itemState.currency,
+			owed: owed.as('owed'),
+			late: late.as('late'),
+			oldest: sql<string>`min(${itemState.due})`.as('oldest')
+		})
+		.from(itemState)
+		.where(isOpen)
+		.groupBy(itemState.customerId, itemState.currency)
+		.as('open');
 	const rows = await db
 		.select({
 			customerId: customer.id,
 			code: customer.code,
 			name: customer.name,
-			currency: document.currency,
-			owed: signed,
-			late,
-			oldest: sql<string>`min(${itemState.due})`,
+			currency: open.currency,
+			owed: open.owed,
+			late: open.late,
+			oldest: open.oldest,
 			statementEmail: customer.statementEmail,
 			reminderEmail: customer.reminderEmail,
 			paused: customer.chasingPaused
 		})
-		.from(itemState)
-		.innerJoin(item, eq(item.id, itemState.itemId))
-		.innerJoin(document, eq(document.id, item.documentId))
-		.innerJoin(customer, eq(customer.id, itemState.customerId))
-		.where(gt(itemState.open, 0))
-		.groupBy(customer.id, document.currency)
-		.having(kind === 'reminder' ? sql`${late} > 0` : sql`1`)
-		.orderBy(desc(kind === 'reminder' ? late : signed), customer.code);
+		.from(open)
+		.innerJoin(customer, eq(customer.id, open.customerId))
+		.where(kind === 'reminder' ? gt(open.late, 0) : undefined)
+		.orderBy(desc(kind === 'reminder' ? open.late : open.owed), customer.code, open.currency);
 	const pile = await answeredPile(db);
 	const waiting = new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? []));
 	const sent = await db
@@ -72,7 +129,7 @@ export const lookAtRun = defineLook('reader', async (db, kind: LetterKind, { tod
 			lastSent: lastSent.get(row.customerId) ?? null
 		};
 	});
-});
+}
 
 /** The letter that one account would get today, for reading before it is sent. */
 export const lookAtLetter = defineLook(

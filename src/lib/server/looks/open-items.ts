@@ -1,8 +1,9 @@
-import { and, asc, desc, eq, gt, gte, like, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, like, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../core/6-reports/age';
 import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
 import { customer, document, item, itemState } from '../db/schema';
+import { isOpen, signedOpen } from '../repo/is-open';
 import { defineLook } from './define-look';
 
 export const FACETS = ['all', 'late', 'late-30', 'late-90', 'part-paid', 'credits'] as const;
@@ -37,11 +38,11 @@ export const PAGE = 200;
 export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQuery, { today }) => {
 	const conditions: Record<Facet, SQL | undefined> = {
 		all: undefined,
-		late: and(lt(itemState.due, today), ne(document.kind, 'credit_note')),
-		'late-30': and(lt(itemState.due, addDays(today, -30)), ne(document.kind, 'credit_note')),
-		'late-90': and(lt(itemState.due, addDays(today, -90)), ne(document.kind, 'credit_note')),
+		late: and(lt(itemState.due, today), ne(itemState.kind, 'credit_note')),
+		'late-30': and(lt(itemState.due, addDays(today, -30)), ne(itemState.kind, 'credit_note')),
+		'late-90': and(lt(itemState.due, addDays(today, -90)), ne(itemState.kind, 'credit_note')),
 		'part-paid': lt(itemState.open, item.total),
-		credits: eq(document.kind, 'credit_note')
+		credits: eq(itemState.kind, 'credit_note')
 	};
 	const wanted = query.text.trim().replace(/[%_]/g, '');
 	const digits = wanted.replace(/[^\d]/g, '');
@@ -56,7 +57,7 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 				asAmount
 			)
 		: undefined;
-	const base = and(gt(itemState.open, 0), gte(itemState.itemId, 0), matches);
+	const base = and(isOpen, matches);
 	const from = () =>
 		db
 			.select({ state: itemState, item, document, name: customer.name, code: customer.code })
@@ -88,15 +89,15 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 		.get();
 	const sums = await db
 		.select({
-			currency: document.currency,
-			open: sql<number>`sum(case when ${document.kind} = 'credit_note' then -${itemState.open} else ${itemState.open} end)`
+			currency: itemState.currency,
+			open: sql<number>`sum(${signedOpen})`
 		})
 		.from(itemState)
 		.innerJoin(item, eq(item.id, itemState.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
 		.innerJoin(customer, eq(customer.id, itemState.customerId))
 		.where(and(base, conditions[query.facet]))
-		.groupBy(document.currency)
+		.groupBy(itemState.currency)
 		.orderBy(desc(sql`2`));
 	return {
 		rows: rows.map(({ state, item: it, document: doc, name, code }): OpenItemRow => ({

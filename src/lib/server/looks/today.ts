@@ -17,6 +17,7 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
+import { isOpen, signedOpenBase } from '../repo/is-open';
 import { readSetting } from '../repo/settings';
 import { answeredPile } from './answers';
 import { defineLook } from './define-look';
@@ -46,16 +47,13 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		.from(bankAccount)
 		.leftJoin(bankStatement, eq(bankStatement.bankAccountId, bankAccount.id))
 		.groupBy(bankAccount.id);
-	const signed = sql<number>`case when ${document.kind} = 'credit_note' then -${itemState.openBase} else ${itemState.openBase} end`;
 	const owed = await db
 		.select({
-			all: sql<number>`coalesce(sum(${signed}), 0)`,
-			late: sql<number>`coalesce(sum(case when ${itemState.due} < ${today} and ${document.kind} <> 'credit_note' then ${itemState.openBase} else 0 end), 0)`
+			all: sql<number>`coalesce(sum(${signedOpenBase}), 0)`,
+			late: sql<number>`coalesce(sum(case when ${itemState.due} < ${today} and ${itemState.kind} <> 'credit_note' then ${itemState.openBase} else 0 end), 0)`
 		})
 		.from(itemState)
-		.innerJoin(item, eq(item.id, itemState.itemId))
-		.innerJoin(document, eq(document.id, item.documentId))
-		.where(gt(itemState.open, 0))
+		.where(isOpen)
 		.get();
 	const onAccount = await db
 		.select({ sum: sql<number>`coalesce(sum(${receiptState.onAccountBase}), 0)` })
@@ -125,21 +123,17 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 			})
 			.from(itemState)
 			.innerJoin(customer, eq(customer.id, itemState.customerId))
-			.innerJoin(item, eq(item.id, itemState.itemId))
-			.innerJoin(document, eq(document.id, item.documentId))
-			.where(and(gt(itemState.open, 0), lt(itemState.due, today), ne(document.kind, 'credit_note')))
+			.where(and(isOpen, lt(itemState.due, today), ne(itemState.kind, 'credit_note')))
 			.groupBy(customer.id)
 			.orderBy(desc(sql`sum(${itemState.openBase})`))
 			.limit(MOST_LATE);
 		if (late.length === 0) return [];
 		const rows = await db
-			.select({ customerId: itemState.customerId, due: itemState.due, open: signed })
+			.select({ customerId: itemState.customerId, due: itemState.due, open: signedOpenBase })
 			.from(itemState)
-			.innerJoin(item, eq(item.id, itemState.itemId))
-			.innerJoin(document, eq(document.id, item.documentId))
 			.where(
 				and(
-					gt(itemState.open, 0),
+					isOpen,
 					inArray(
 						itemState.customerId,
 						late.map((row) => row.id)

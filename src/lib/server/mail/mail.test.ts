@@ -141,7 +141,8 @@ describe('letters', () => {
 
 it('the run says who would better wait, and why', async () => {
 	await bringIn(books, bankXml([credit(1000, 'AK-1')]));
-	const rows = await lookAtRun(books.db, 'reminder', viewer);
+	const { rows, ready } = await lookAtRun(books.db, { kind: 'reminder', page: 0 }, viewer);
+	expect(ready).toEqual([{ customerId: rows[0]!.customerId, currency: 'GBP' }]);
 	expect(rows.map((row) => [row.code, row.late, row.leftOut])).toEqual([
 		['W2', 2000, null],
 		['H1', 1000, 'money-waiting']

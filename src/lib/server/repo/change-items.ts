@@ -1,13 +1,12 @@
-import { eq, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { Placing } from '../../core/model/placing';
 import type { Tx } from '../db/open';
-import { itemState } from '../db/schema';
 
 /** Writes how items stand after an act, and raises their versions. */
 export async function changeItems(tx: Tx, actId: number, changes: Placing['changes']): Promise<void> {
-	for (const { itemId, open, openBase } of changes)
-		await tx
-			.update(itemState)
-			.set({ open, openBase, version: sql`${itemState.version} + 1`, lastActId: actId })
-			.where(eq(itemState.itemId, itemId));
+	if (changes.length === 0) return;
+	const rows = JSON.stringify(changes.map(({ itemId, open, openBase }) => [itemId, open, openBase]));
+	await tx.run(sql`update item_state
+		set open = rows.value ->> 1, open_base = rows.value ->> 2, version = version + 1, last_act_id = ${actId}
+		from json_each(${rows}) as rows where item_state.item_id = rows.value ->> 0`);
 }

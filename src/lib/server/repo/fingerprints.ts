@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { entryContent } from '../../core/1-bank-files/fingerprint';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { chunks } from '../db/chunks';
+import { inList } from '../db/in-list';
 import type { Tx } from '../db/open';
 import { bankEntry, bankStatement, statementEntry } from '../db/schema';
 
@@ -82,7 +83,7 @@ async function entriesAlike(
 	return found;
 
 	async function add(wanted: readonly string[]): Promise<void> {
-		for (const part of chunks(wanted)) {
+		for (const part of chunks(wanted, 20_000)) {
 			const rows = await tx
 				.select({
 					fingerprint: bankEntry.fingerprint,
@@ -91,7 +92,7 @@ async function entriesAlike(
 				})
 				.from(bankEntry)
 				.innerJoin(statementEntry, eq(statementEntry.entryId, bankEntry.id))
-				.where(and(eq(bankEntry.bankAccountId, accountId), inArray(bankEntry.fingerprint, part)));
+				.where(and(eq(bankEntry.bankAccountId, accountId), inList(bankEntry.fingerprint, part)));
 			for (const { fingerprint, entryId, statementId } of rows) {
 				const earlier = before.has(statementId);
 				const known = found.get(fingerprint);

@@ -3,7 +3,7 @@ import type { JournalLine } from '../../core/model/journal';
 import { imbalance } from '../../core/5-journal/imbalance';
 import type { Tx } from '../db/open';
 import { journalLine } from '../db/schema';
-import { chunks } from '../db/chunks';
+import { insertRows } from '../db/insert-rows';
 
 export interface Journal {
 	readonly actId: number;
@@ -28,5 +28,5 @@ export async function postJournals(tx: Tx, journals: readonly Journal[]): Promis
 		if (out.size > 0) throw new Error(`journal of act ${actId} is out by ${JSON.stringify([...out])}`);
 	}
 	const rows = journals.flatMap(({ actId, date, lines }) => lines.map((line) => ({ ...line, actId, date })));
-	for (const part of chunks(rows)) await tx.insert(journalLine).values(part);
+	await insertRows(tx, journalLine, rows);
 }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { desc, eq } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
-import { chunks } from '../db/chunks';
+import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import { PerTransaction } from '../db/per-transaction';
 import { act } from '../db/schema';
@@ -76,7 +76,7 @@ export async function recordActs(tx: Tx, records: readonly ActRecord[]): Promise
 		last = { id: row.id, hash };
 		return { ...row, hash };
 	});
-	for (const part of chunks(rows)) await tx.insert(act).values(part);
+	await insertRows(tx, act, rows);
 	newest.set(tx, 'act', last);
 	return rows.map((row) => row.id);
 }

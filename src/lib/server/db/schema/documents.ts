@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { act } from './acts';
 import { customer } from './firm';
@@ -81,6 +82,9 @@ export const itemState = sqliteTable(
 			.references(() => item.id),
 		customerId: integer('customer_id').notNull(),
 		due: text('due').notNull(),
+		/** Kind and currency of the document, so that runs and sums over all open items read one index and nothing else. */
+		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge'] }).notNull(),
+		currency: text('currency').notNull(),
 		open: integer('open').notNull(),
 		openBase: integer('open_base').notNull(),
 		version: integer('version').notNull(),
@@ -88,6 +92,9 @@ export const itemState = sqliteTable(
 	},
 	(t) => [
 		index('item_state_customer_open').on(t.customerId, t.open),
-		index('item_state_open_due').on(t.open, t.due)
+		index('item_state_open_due').on(t.open, t.due),
+		index('item_state_sums')
+			.on(t.customerId, t.currency, t.kind, t.due, t.open, t.openBase)
+			.where(sql`"open" > 0`)
 	]
 );
