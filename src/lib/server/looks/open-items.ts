@@ -1,7 +1,8 @@
-import { and, asc, desc, eq, like, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, like, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../core/6-reports/age';
 import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
+import type { Reader } from '../db/open';
 import { customer, document, item, itemState } from '../db/schema';
 import { isOpen, signedOpen } from '../repo/is-open';
 import { defineLook } from './define-look';
@@ -36,42 +37,30 @@ export const PAGE = 200;
 
 /** Every open document, late ones first, by facet and any part of number, name, order or amount. */
 export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQuery, { today }) => {
+	const notCredit = ne(itemState.kind, 'credit_note');
+	const total = sql<number>`(select ${item.total} from ${item} where ${item.id} = ${itemState.itemId})`;
 	const conditions: Record<Facet, SQL | undefined> = {
 		all: undefined,
-		late: and(lt(itemState.due, today), ne(itemState.kind, 'credit_note')),
-		'late-30': and(lt(itemState.due, addDays(today, -30)), ne(itemState.kind, 'credit_note')),
-		'late-90': and(lt(itemState.due, addDays(today, -90)), ne(itemState.kind, 'credit_note')),
-		'part-paid': lt(itemState.open, item.total),
+		late: and(lt(itemState.due, today), notCredit),
+		'late-30': and(lt(itemState.due, addDays(today, -30)), notCredit),
+		'late-90': and(lt(itemState.due, addDays(today, -90)), notCredit),
+		'part-paid': sql`${itemState.open} < ${total}`,
 		credits: eq(itemState.kind, 'credit_note')
 	};
-	const wanted = query.text.trim().replace(/[%_]/g, '');
-	const digits = wanted.replace(/[^\d]/g, '');
-	const asAmount = /^[\d,]+\.\d\d$/.test(wanted)
-		? or(eq(itemState.open, Number(digits)), eq(item.total, Number(digits)))
-		: undefined;
-	const matches = wanted
-		? or(
-				like(document.number, `%${wanted}%`),
-				like(customer.name, `%${wanted}%`),
-				like(document.purchaseOrder, `%${wanted}%`),
-				asAmount
-			)
-		: undefined;
-	const base = and(isOpen, matches);
-	const from = () =>
-		db
-			.select({ state: itemState, item, document, name: customer.name, code: customer.code })
-			.from(itemState)
-			.innerJoin(item, eq(item.id, itemState.itemId))
-			.innerJoin(document, eq(document.id, item.documentId))
-			.innerJoin(customer, eq(customer.id, itemState.customerId));
-	const rows = await from()
+	// The sums read the index of open items alone; the words are looked up in documents and customers by themselves.
+	const base = and(isOpen, matching(db, query.text));
+	const rows = await db
+		.select({ state: itemState, item, document, name: customer.name, code: customer.code })
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(customer, eq(customer.id, itemState.customerId))
 		.where(and(base, conditions[query.facet]))
-		.orderBy(asc(itemState.due), asc(document.number), asc(item.part))
+		.orderBy(asc(itemState.due), asc(itemState.itemId))
 		.limit(PAGE)
 		.offset(query.page * PAGE);
 	const countIf = (facet: Facet) =>
-		sql<number>`sum(case when ${conditions[facet] ?? sql`1`} then 1 else 0 end)`;
+		sql<number>`coalesce(sum(case when ${conditions[facet] ?? sql`1`} then 1 else 0 end), 0)`;
 	const counts = await db
 		.select({
 			all: countIf('all'),
@@ -82,20 +71,11 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 			credits: countIf('credits')
 		})
 		.from(itemState)
-		.innerJoin(item, eq(item.id, itemState.itemId))
-		.innerJoin(document, eq(document.id, item.documentId))
-		.innerJoin(customer, eq(customer.id, itemState.customerId))
 		.where(base)
 		.get();
 	const sums = await db
-		.select({
-			currency: itemState.currency,
-			open: sql<number>`sum(${signedOpen})`
-		})
+		.select({ currency: itemState.currency, open: sql<number>`sum(${signedOpen})` })
 		.from(itemState)
-		.innerJoin(item, eq(item.id, itemState.itemId))
-		.innerJoin(document, eq(document.id, item.documentId))
-		.innerJoin(customer, eq(customer.id, itemState.customerId))
 		.where(and(base, conditions[query.facet]))
 		.groupBy(itemState.currency)
 		.orderBy(desc(sql`2`));
@@ -120,3 +100,25 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 		sums
 	};
 });
+
+/** Condition that a part of number, order or name, or an amount as it is typed, is found with the item. */
+function matching(db: Reader, text: string): SQL | undefined {
+	const wanted = text.trim().replace(/[%_]/g, '');
+	if (!wanted) return undefined;
+	const part = `%${wanted}%`;
+	const documents = db
+		.select({ id: document.id })
+		.from(document)
+		.where(or(like(document.number, part), like(document.purchaseOrder, part)));
+	const customers = db.select({ id: customer.id }).from(customer).where(like(customer.name, part));
+	const cents = /^[\d,]+\.\d\d$/.test(wanted) ? Number(wanted.replace(/\D/g, '')) : null;
+	const items = db
+		.select({ id: item.id })
+		.from(item)
+		.where(or(inArray(item.documentId, documents), cents === null ? undefined : eq(item.total, cents)));
+	return or(
+		inArray(itemState.itemId, items),
+		inArray(itemState.customerId, customers),
+		cents === null ? undefined : eq(itemState.open, cents)
+	);
+}

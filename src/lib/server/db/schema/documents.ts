@@ -92,7 +92,9 @@ export const itemState = sqliteTable(
 	},
 	(t) => [
 		index('item_state_customer_open').on(t.customerId, t.open),
-		index('item_state_open_due').on(t.open, t.due),
+		index('item_state_due')
+			.on(t.due, t.itemId, t.customerId, t.kind, t.currency, t.open, t.openBase)
+			.where(sql`"open" > 0`),
 		index('item_state_sums')
 			.on(t.customerId, t.currency, t.kind, t.due, t.open, t.openBase)
 			.where(sql`"open" > 0`)
