@@ -8,7 +8,7 @@ import { camtXml, type XmlEntry } from '../src/demo/camt-xml';
 import { STERLING } from '../src/demo/firm';
 import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
 import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { placeReceipt } from '../src/lib/server/acts/place-receipt';
+import { placeMoney } from '../src/lib/server/acts/place-money';
 import { root } from '../src/lib/server/app';
 import { document, item } from '../src/lib/server/db/schema';
 import { readBankFile } from '../src/lib/server/files/read-bank-file';
@@ -98,7 +98,7 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 			differences: []
 		}));
 		for (const line of answer.lines) versions.set(line.itemId, versions.get(line.itemId)! + 1);
-		await must(books, placeReceipt, {
+		await must(books, placeMoney, {
 			receiptId: answer.receiptId,
 			receiptVersion: 1,
 			customerId: answer.customerId,

@@ -6,7 +6,7 @@ import { share } from '../lib/core/money/share';
 import { CHART } from '../lib/core/5-journal/chart';
 import { importBankFile } from '../lib/server/acts/import-bank-file';
 import { issueDocuments, type NewDocument } from '../lib/server/acts/issue-documents';
-import { placeReceipt } from '../lib/server/acts/place-receipt';
+import { placeMoney } from '../lib/server/acts/place-money';
 import { setAside } from '../lib/server/acts/set-aside';
 import type { Circumstance } from '../lib/server/acts/perform';
 import type { Books, Tx } from '../lib/server/db/open';
@@ -280,7 +280,7 @@ export class Year {
 				if (!item) throw new Error(`${number} is not open`);
 				return { itemId: item.id, version: item.version++, cash, differences };
 			});
-			await placeReceipt.run(tx, { ...head, customerId: truth.customerId, lines, reasons: [] }, this.#at());
+			await placeMoney.run(tx, { ...head, customerId: truth.customerId, lines, reasons: [] }, this.#at());
 		}
 		this.#truths.clear();
 	}

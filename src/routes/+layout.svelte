@@ -78,6 +78,9 @@
 				<button class="block w-full px-2 py-1 text-left hover:bg-wash" onclick={toggleMode}
 					>Paper or lamplight</button
 				>
+				{#if data.who.role === 'supervisor'}<a class="block px-2 py-1 hover:bg-wash" href="/books/settings"
+						>Settings</a
+					>{/if}
 				{#if data.who.role === 'supervisor'}<a class="block px-2 py-1 hover:bg-wash" href="/books/people"
 						>People and records</a
 					>{/if}

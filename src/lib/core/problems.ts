@@ -1,3 +1,5 @@
+import type { DifferenceKind } from './model/records';
+
 /**
  * What can go wrong in use, as a code and facts. The sentences are in `words/problem-sentence.ts`; facts are plain values
  * that cross workers and forms. Amounts in facts are minor units beside their currency.
@@ -69,12 +71,29 @@ export type Problem =
 			readonly currency: string;
 	  }
 	| { readonly code: 'other-currency'; readonly item: string; readonly found: string; readonly want: string }
+	| { readonly code: 'earlier-credit-unused'; readonly over: number; readonly currency: string }
 	| {
-			readonly code: 'other-customer';
-			readonly item: string;
-			readonly owner: string;
-			readonly customer: string;
+			readonly code: 'over-credit';
+			readonly asked: number;
+			readonly left: number;
+			readonly currency: string;
 	  }
+	| {
+			readonly code: 'over-tolerance';
+			readonly amount: number;
+			readonly most: number;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'over-limit';
+			readonly kind: DifferenceKind | 'refund';
+			readonly amount: number;
+			readonly most: number;
+			readonly currency: string;
+	  }
+	| { readonly code: 'credit-changed' }
+	| { readonly code: 'claim-of-claim'; readonly item: string }
+	| { readonly code: 'claim-unexplained'; readonly item: string }
 	| { readonly code: 'no-customer' }
 	| { readonly code: 'not-a-credit-entry' }
 	// acts

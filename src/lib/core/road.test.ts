@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { readBankText } from './1-bank-files/read-bank-text';
 import { receiptsOfEntry } from './2-receipts/receipts-of-entry';
 import { answerReceipts } from './3-matching/answer-receipts';
-import { placeReceipt } from './4-allocation/place-receipt';
+import { place } from './4-allocation/place';
 import { imbalance } from './5-journal/imbalance';
 import { journalOfDocument } from './5-journal/journal-of-document';
 import { journalOfPlacing } from './5-journal/journal-of-placing';
@@ -55,9 +55,18 @@ it('takes money down the whole road', () => {
 		...line,
 		item: items.find((item) => item.id === line.itemId)!
 	}));
-	const placing = placeReceipt({
-		receipt: { id: 7, amount: minor(140000), currency: 'GBP', base: minor(140000) },
-		customerId: 1,
+	const placing = place({
+		receipt: {
+			id: 7,
+			customerId: 1,
+			amount: minor(140000),
+			base: minor(140000),
+			fees: [],
+			surplus: []
+		},
+		currency: 'GBP',
+		credits: [],
+		tolerance: null,
 		lines
 	});
 	if (!placing.ok) throw new Error('placing was refused');
@@ -81,7 +90,7 @@ it('takes money down the whole road', () => {
 			base: minor(140000),
 			currency: 'GBP',
 			customerId: 1,
-			bankLedger: '1200',
+			ledger: '1200',
 			bankEntryId: 3
 		},
 		placing.value

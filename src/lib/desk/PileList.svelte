@@ -2,15 +2,24 @@
 	import { page } from '$app/state';
 	import Coin from '$lib/ui/Coin.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
-	import type { PileRow } from '$lib/server/looks/pile';
+	import type { CreditRow, PileRow } from '$lib/server/looks/pile';
 	import { amount, money, list } from '$lib/words/format';
 
 	/** The receipts that wait, grouped by how sure the answer is. */
 	let {
 		rows,
 		selected,
+		credits,
+		account,
 		readThrough
-	}: { rows: readonly PileRow[]; selected: number | null; readThrough: () => void } = $props();
+	}: {
+		rows: readonly PileRow[];
+		selected: number | null;
+		credits: readonly CreditRow[];
+		/** The account whose credits are on the desk, or null. */
+		account: number | null;
+		readThrough: () => void;
+	} = $props();
 	const groups = [
 		{ band: 'certain', name: 'Certain', filled: 3 },
 		{ band: 'likely', name: 'Likely', filled: 2 },
@@ -92,6 +101,30 @@
 			Held <span class="float-right">{held.length}</span>
 		</h3>
 		{#each held as row (row.id)}{@render entry(row)}{/each}
+	{/if}
+	{#if credits.length}
+		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
+			Credit that could be placed <span class="float-right">{credits.length}</span>
+		</h3>
+		{#each credits as row (`${row.customerId} ${row.currency}`)}
+			<a
+				href="/money-in?k={row.customerId}"
+				data-sveltekit-noscroll
+				aria-current={row.customerId === account ? 'true' : undefined}
+				class={[
+					'row grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1 pr-4 pl-4 hover:bg-sheet hover:no-underline',
+					row.customerId === account ? 'border-copper bg-sheet' : 'border-transparent'
+				]}
+			>
+				<span class="pt-0.5"><Coin share={0.5} label="credit not placed on anything" /></span>
+				<span class="truncate">{row.name}</span>
+				<span class="text-right"
+					>{row.currency === page.data.base
+						? amount(row.amount, row.currency)
+						: money(row.amount, row.currency)}</span
+				>
+			</a>
+		{/each}
 	{/if}
 </nav>
 

@@ -1,8 +1,4 @@
-export interface FoundCustomer {
-	readonly id: number;
-	readonly code: string;
-	readonly name: string;
-}
+import type { FoundCustomer } from '../server/looks/find-customers';
 
 /** Looks customers up while one types; an answer that comes after a newer question is dropped. */
 export class CustomerSearch {

@@ -6,5 +6,8 @@ export const DIFFERENCE_NAMES: Readonly<Record<DifferenceKind, string>> = {
 	bank_charge: 'Bank charge',
 	processor_fee: 'Processor fee',
 	withholding_tax: 'Tax kept back',
+	claim: 'Claim',
+	currency: 'Currency difference',
+	bad_debt: 'Bad debt',
 	small_difference: 'Small difference'
 };

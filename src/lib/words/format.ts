@@ -48,3 +48,8 @@ export function list(words: readonly string[], most = 4): string {
 		return `${words.slice(0, most - 1).join(', ')} and ${words.length - most + 1} more`;
 	return `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
+
+/** Basis points as a percentage: 250 is 2.5 %. */
+export function percent(basisPoints: number): string {
+	return `${basisPoints / 100} %`;
+}

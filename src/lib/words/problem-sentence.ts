@@ -1,5 +1,6 @@
 import type { Problem } from '../core/problems';
 import { amount, moment, money, shortDay } from './format';
+import { overLimitSentence } from './over-limit-sentence';
 
 const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
 	'unknown-currency': 'its currency is not one of ISO 4217',
@@ -64,8 +65,20 @@ function sentence(problem: Problem): string {
 			return `${problem.item} is ${money(problem.over, problem.currency)} more than the items chosen with it. Take another item, or less of the credit note.`;
 		case 'other-currency':
 			return `${problem.item} is in ${problem.found}, the receipt in ${problem.want}.`;
-		case 'other-customer':
-			return `${problem.item} belongs to another account.`;
+		case 'earlier-credit-unused':
+			return `${money(problem.over, problem.currency)} of the earlier money is laid on nothing. Take an item, or less of that money.`;
+		case 'over-credit':
+			return `${money(problem.left, problem.currency)} of that payment is left; ${money(problem.asked, problem.currency)} is more.`;
+		case 'over-tolerance':
+			return `${money(problem.amount, problem.currency)} is no small difference: those go up to ${money(problem.most, problem.currency)}. Give it another name.`;
+		case 'over-limit':
+			return overLimitSentence(problem, problem.currency);
+		case 'credit-changed':
+			return 'The earlier money was used by somebody meanwhile. Look at the account again.';
+		case 'claim-of-claim':
+			return `${problem.item} is a claim already. Settle it, or decide it.`;
+		case 'claim-unexplained':
+			return `Say why ${problem.item} was paid short, who follows it up, and until when.`;
 		case 'no-customer':
 			return 'Choose whose money it is first.';
 		case 'not-a-credit-entry':

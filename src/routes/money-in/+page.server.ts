@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { holdInput, holdReceipt } from '$lib/server/acts/hold-receipt';
 import { perform } from '$lib/server/acts/perform';
-import { placeInput, placeReceipt } from '$lib/server/acts/place-receipt';
+import { placeInput, placeMoney } from '$lib/server/acts/place-money';
 import { placeCertain } from '$lib/server/acts/place-certain';
 import { setAside, setAsideInput } from '$lib/server/acts/set-aside';
 import { undoPlacing } from '$lib/server/acts/undo-placing';
@@ -23,14 +23,23 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 			Number(!!a.held) - Number(!!b.held) || order.indexOf(a.band) - order.indexOf(b.band) || a.id - b.id
 	);
 	const asked = Number(url.searchParams.get('r')) || null;
-	const receiptId = asked ?? rows.find((row) => row.band !== 'certain')?.id ?? rows[0]?.id ?? null;
-	const customerId = Number(url.searchParams.get('c')) || null;
-	const desk = receiptId ? await look(lookAtDesk(app.books.db, { receiptId, customerId }, viewer)) : null;
+	// `k` lays an account's credits on the desk, without new money.
+	const credits = Number(url.searchParams.get('k')) || null;
+	const receiptId = credits
+		? null
+		: (asked ?? rows.find((row) => row.band !== 'certain')?.id ?? rows[0]?.id ?? null);
+	const customerId = credits ?? (Number(url.searchParams.get('c')) || null);
+	const also = (url.searchParams.get('also') ?? '').split(',').map(Number).filter(Boolean);
+	const desk =
+		receiptId || credits
+			? await look(lookAtDesk(app.books.db, { receiptId, customerId, also }, viewer))
+			: null;
 	return {
 		rows,
 		doneOfNewest: pile.doneOfNewest,
 		desk,
-		reasons: desk ? desk.answer.reasons.map(reasonSentence) : [],
+		credits: pile.credits,
+		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
 		gone: asked !== null && desk === null,
 		mayAct: who!.role !== 'reader'
 	};
@@ -42,11 +51,13 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const result = await perform(
 			locals.app.books,
-			placeReceipt,
+			placeMoney,
 			read.value,
 			await locals.app.circumstance(locals.who!, read.key)
 		);
-		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
+		if (!result.ok) return refuse(result.problems);
+		const { actId, waits } = result.value;
+		return actId === null ? { asked: waits.length } : { done: [actId] };
 	},
 	certain: async ({ request, locals }) => {
 		const read = await readForm(

@@ -4,16 +4,22 @@
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import type { ActionResult } from '@sveltejs/kit';
+	import AsideSheet from '$lib/desk/AsideSheet.svelte';
 	import BringIn from '$lib/desk/BringIn.svelte';
+	import CertainSheet from '$lib/desk/CertainSheet.svelte';
 	import DeskView from '$lib/desk/DeskView.svelte';
+	import HoldSheet from '$lib/desk/HoldSheet.svelte';
+	import KeysSheet from '$lib/desk/KeysSheet.svelte';
 	import PileList from '$lib/desk/PileList.svelte';
-	import { Placing } from '$lib/desk/placing.svelte';
+	import { GAP_NAMES, Placing } from '$lib/desk/placing.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import Sheet from '$lib/ui/Sheet.svelte';
-	import { amount, count, money } from '$lib/words/format';
+	import type { Day } from '$lib/core/day/day';
+	import { count, money } from '$lib/words/format';
 
 	let { data } = $props();
-	const placing = $derived(data.desk ? new Placing(data.desk) : null);
+	const placing = $derived(
+		data.desk ? new Placing(data.desk, data.today as Day, data.who?.name ?? '') : null
+	);
 	const certain = $derived(data.rows.filter((row) => row.band === 'certain' && !row.held));
 	const sums = $derived.by(() => {
 		const by = new Map<string, number>();
@@ -25,16 +31,17 @@
 	let busy = $state(false);
 	let sheet = $state<'certain' | 'hold' | 'aside' | 'keys' | null>(null);
 	let lastActs = $state<readonly number[]>([]);
-	let because = $state('');
-	let account = $state('');
 	let key = $state(crypto.randomUUID());
 	let filter = $state<HTMLInputElement>();
 	let active = $state(0);
 	let postForm = $state<HTMLFormElement>()!;
 	let undoForm = $state<HTMLFormElement>()!;
 
+	/** What is left over is called these, by their keys. */
+	const SURPLUS = [null, 'refund', 'small_difference'] as const;
+
 	const nextId = $derived.by(() => {
-		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt.id);
+		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
 		return data.rows[at + 1]?.id ?? data.rows[at - 1]?.id ?? null;
 	});
 
@@ -80,7 +87,7 @@
 	}
 
 	function step(by: 1 | -1) {
-		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt.id);
+		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
 		const row = data.rows[at + by];
 		if (!row) return;
 		problems = [];
@@ -117,22 +124,18 @@
 			'/': () => filter?.focus(),
 			'?': () => (sheet = 'keys'),
 			o: () => placing?.clear(),
-			h: () => data.mayAct && (sheet = 'hold'),
-			n: () => data.mayAct && (sheet = 'aside'),
+			f: () => placing?.desk.customer && placing.fillOldest(),
+			h: () => data.mayAct && placing?.desk.receipt && (sheet = 'hold'),
+			n: () => data.mayAct && placing?.desk.receipt && (sheet = 'aside'),
 			c: () => certain.length > 0 && data.mayAct && (sheet = 'certain'),
 			u: () => lastActs.length > 0 && undoForm.requestSubmit()
 		};
-		for (const [n, kind] of (
-			[
-				null,
-				'settlement_discount',
-				'bank_charge',
-				'processor_fee',
-				'small_difference',
-				'withholding_tax'
-			] as const
-		).entries())
-			does[String(n + 1)] = () => placing?.nameGap(kind);
+		for (const [n, kind] of GAP_NAMES.entries())
+			does[String(n + 1)] = () => {
+				if (!placing) return;
+				if (placing.short) placing.nameGap(kind);
+				else if (n < SURPLUS.length) placing.surplus = SURPLUS[n]!;
+			};
 		const act = does[event.key.length === 1 ? event.key.toLowerCase() : event.key];
 		if (!act) return;
 		event.preventDefault();
@@ -162,7 +165,9 @@
 		</div>
 		<PileList
 			rows={data.rows}
-			selected={data.desk?.receipt.id ?? null}
+			credits={data.credits}
+			account={data.desk && !data.desk.receipt ? (data.desk.customer?.id ?? null) : null}
+			selected={data.desk?.receipt?.id ?? null}
 			readThrough={() => (sheet = 'certain')}
 		/>
 	</section>
@@ -202,23 +207,33 @@
 			use:enhance={({ formData }) => {
 				formData.set('json', JSON.stringify({ ...placing!.order, reasons: data.reasons }));
 				formData.set('key', key);
+				const what = money(placing!.desk.receipt?.amount ?? placing!.placed, placing!.currency);
 				return after(
-					`Posted ${money(placing!.amount, placing!.currency)} for ${data.desk?.customer?.name}.`,
+					placing!.outcome.asks
+						? `A supervisor is asked to post ${what}.`
+						: `Posted ${what} for ${data.desk?.customer?.name}.`,
 					true
 				);
 			}}
 		>
 			<button class="btn btn-main" disabled={!placing?.outcome.ok || busy || !data.mayAct}>
-				Post {placing ? money(placing.amount, placing.currency) : ''} <span class="key">Enter</span>
+				{placing?.outcome.asks ? 'Ask for' : 'Post'}
+				{placing ? money(placing.desk.receipt?.amount ?? placing.placed, placing.currency) : ''}
+				<span class="key">Enter</span>
 			</button>
 		</form>
-		<button class="btn" disabled={!placing || !data.mayAct} onclick={() => (sheet = 'hold')}
+		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'hold')}
 			>Hold <span class="key">H</span></button
 		>
 		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => placing?.clear()}
 			>On account <span class="key">O</span></button
 		>
-		<button class="btn" disabled={!placing || !data.mayAct} onclick={() => (sheet = 'aside')}
+		<button
+			class="btn"
+			disabled={!placing?.desk.customer || !data.mayAct}
+			onclick={() => placing?.fillOldest()}>Oldest first <span class="key">F</span></button
+		>
+		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'aside')}
 			>Not customer money <span class="key">N</span></button
 		>
 		<p
@@ -245,99 +260,32 @@
 	}}
 ></form>
 
-<Sheet
-	title="Post what is certain"
-	wide
+<CertainSheet
 	bind:open={() => sheet === 'certain', (on) => (sheet = on ? 'certain' : null)}
->
-	<p class="says">
-		Each of these has a known payer, is explained to the penny, and has no other answer as good. Read them
-		through; each can be taken back by itself.
-	</p>
-	<div class="my-3 max-h-[52vh] overflow-auto">
-		<table>
-			<thead><tr><th>Payer</th><th>Settles</th><th class="num">Amount</th></tr></thead>
-			<tbody>
-				{#each certain as row (row.id)}
-					<tr
-						><td>{row.who}</td><td class="text-soft">{row.numbers.join(', ')}</td><td class="num"
-							>{row.currency === data.base
-								? amount(row.amount, row.currency)
-								: money(row.amount, row.currency)}</td
-						></tr
-					>
-				{/each}
-			</tbody>
-		</table>
-	</div>
-	<Problems {problems} />
-	<form
-		method="POST"
-		action="?/certain"
-		use:enhance={({ formData }) => {
-			formData.set('json', JSON.stringify({ receipts: certain.map(({ id, version }) => ({ id, version })) }));
-			formData.set('key', key);
-			return after(`Posted ${count(certain.length, 'receipt')}.`, false);
-		}}
-	>
-		<button class="btn btn-main" disabled={busy || certain.length === 0}>Post these {certain.length}</button>
-	</form>
-</Sheet>
-
-<Sheet title="Hold this receipt" bind:open={() => sheet === 'hold', (on) => (sheet = on ? 'hold' : null)}>
-	<form
-		method="POST"
-		action="?/hold"
-		use:enhance={({ formData }) => {
-			const { id, version } = data.desk!.receipt;
-			formData.set('json', JSON.stringify({ receiptId: id, receiptVersion: version, because }));
-			return after(because ? 'Held.' : 'Off hold.', Boolean(because));
-		}}
-	>
-		<label class="grid gap-1"
-			>What are you waiting for?<input
-				type="text"
-				bind:value={because}
-				placeholder="asked them for the invoice numbers"
-			/></label
-		>
-		<p class="mt-1 says">Nothing is posted. Leave it empty to take a receipt off hold.</p>
-		<div class="mt-3"><Problems {problems} /></div>
-		<button class="btn btn-main mt-3" disabled={busy}>{because ? 'Hold it' : 'Take off hold'}</button>
-	</form>
-</Sheet>
-
-<Sheet title="Not customer money" bind:open={() => sheet === 'aside', (on) => (sheet = on ? 'aside' : null)}>
-	<form
-		method="POST"
-		action="?/aside"
-		use:enhance={({ formData }) => {
-			const { id, version } = data.desk!.receipt;
-			formData.set('json', JSON.stringify({ receiptId: id, receiptVersion: version, account }));
-			formData.set('key', key);
-			return after(`Booked ${money(data.desk!.receipt.amount, data.desk!.receipt.currency)}.`, true);
-		}}
-	>
-		<label class="grid gap-1"
-			>Book {data.desk ? money(data.desk.receipt.amount, data.desk.receipt.currency) : ''} on
-			<select bind:value={account}>
-				<option value="">Choose the ledger account</option>
-				{#each data.desk?.setAside ?? [] as one (one.code)}<option value={one.code}
-						>{one.name} ({one.code})</option
-					>{/each}
-			</select>
-		</label>
-		<div class="mt-3"><Problems {problems} /></div>
-		<button class="btn btn-main mt-3" disabled={busy || !account}>Book it</button>
-	</form>
-</Sheet>
-
-<Sheet title="Keys of this screen" bind:open={() => sheet === 'keys', (on) => (sheet = on ? 'keys' : null)}>
-	<table>
-		<tbody>
-			{#each [['J  K', 'next and previous receipt'], ['↑  ↓', 'move among the open items'], ['Space', 'take the item, or leave it'], ['1 – 6', 'name the odd penny'], ['Enter', 'post and go on'], ['O', 'leave all of it on account'], ['H', 'hold'], ['N', 'not customer money'], ['C', 'read and post what is certain'], ['U', 'take the last posting back'], ['/', 'filter the open items'], ['Esc', 'leave a field']] as [keys, what] (keys)}
-				<tr><td class="w-24"><span class="key">{keys}</span></td><td>{what}</td></tr>
-			{/each}
-		</tbody>
-	</table>
-</Sheet>
+	rows={certain}
+	base={data.base}
+	{problems}
+	{busy}
+	{key}
+	after={(said) => after(said, false)}
+/>
+{#if data.desk?.receipt}
+	<HoldSheet
+		bind:open={() => sheet === 'hold', (on) => (sheet = on ? 'hold' : null)}
+		receipt={data.desk.receipt}
+		order={placing?.order ?? null}
+		{problems}
+		{busy}
+		after={(said, goOn = false) => after(said, goOn)}
+	/>
+	<AsideSheet
+		bind:open={() => sheet === 'aside', (on) => (sheet = on ? 'aside' : null)}
+		receipt={data.desk.receipt}
+		accounts={data.desk.setAside}
+		{problems}
+		{busy}
+		{key}
+		after={(said) => after(said, true)}
+	/>
+{/if}
+<KeysSheet bind:open={() => sheet === 'keys', (on) => (sheet = on ? 'keys' : null)} />

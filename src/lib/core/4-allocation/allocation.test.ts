@@ -2,8 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import type { DifferenceKind, OpenItem } from '../model/records';
 import { minor } from '../money/minor';
-import type { PlaceLine, PlaceOrder } from './place-order';
-import { placeReceipt } from './place-receipt';
+import { day } from '../day/day';
+import { imbalance } from '../5-journal/imbalance';
+import { journalOfPlacing } from '../5-journal/journal-of-placing';
+import { discountOffered } from './discount-offered';
+import { overLimits, type LimitedKind } from './over-limits';
+import type { CreditUse, PlaceLine, PlaceOrder } from './place-order';
+import { place } from './place';
 import { undoPlacing } from './undo-placing';
 import { sampleItem } from '../model/sample-item';
 
@@ -14,12 +19,22 @@ const line = (it: OpenItem, cash: number, ...differences: [DifferenceKind, numbe
 	differences: differences.map(([kind, amount]) => ({ kind, amount: minor(amount) }))
 });
 const order = (amount: number, ...lines: PlaceLine[]): PlaceOrder => ({
-	receipt: { id: 9, amount: minor(amount), currency: 'GBP', base: minor(amount) },
-	customerId: 1,
+	receipt: { id: 9, customerId: 1, amount: minor(amount), base: minor(amount), fees: [], surplus: [] },
+	currency: 'GBP',
+	credits: [],
+	tolerance: minor(500),
 	lines
 });
+const earlier = (receiptId: number, onAccount: number, use: number): CreditUse => ({
+	receiptId,
+	customerId: 1,
+	currency: 'GBP',
+	onAccount: minor(onAccount),
+	onAccountBase: minor(onAccount),
+	use: minor(use)
+});
 const codes = (o: PlaceOrder) => {
-	const result = placeReceipt(o);
+	const result = place(o);
 	return result.ok ? [] : result.problems.map((problem) => problem.code);
 };
 
@@ -47,7 +62,43 @@ describe('what is refused', () => {
 			['line-not-positive']
 		],
 		['another currency', order(100, line(item(1, 300, { currency: 'EUR' }), 100)), ['other-currency']],
-		['another customer', order(100, line(item(1, 300, { customerId: 2 }), 100)), ['other-customer']],
+		[
+			'a small difference that is none',
+			order(1000, line(item(1, 2000), 1000, ['small_difference', 501])),
+			['over-tolerance']
+		],
+		[
+			'more of earlier money than is left',
+			{ ...order(100, line(item(1, 300), 300)), credits: [earlier(3, 150, 200)] },
+			['over-credit']
+		],
+		[
+			'earlier money that goes nowhere',
+			{ ...order(100, line(item(1, 300), 50)), credits: [earlier(3, 150, 150)] },
+			['earlier-credit-unused']
+		],
+		[
+			'earlier money in another currency',
+			{ ...order(100, line(item(1, 300), 300)), credits: [{ ...earlier(3, 200, 200), currency: 'EUR' }] },
+			['other-currency']
+		],
+		[
+			'a surplus beyond what is left',
+			{
+				...order(100),
+				receipt: {
+					...order(100).receipt!,
+					surplus: [{ kind: 'refund', amount: minor(101) }]
+				}
+			},
+			['over-receipt']
+		],
+		[
+			'a claim on a claim',
+			order(100, line(item(1, 300, { kind: 'claim' }), 50, ['claim', 250])),
+			['claim-of-claim']
+		],
+		['nothing at all, without money', { ...order(0), receipt: null }, ['nothing-to-place']],
 		['a credit note with nothing to use it on', order(100, line(credit, -50)), ['credit-unused']],
 		['money that went out', order(-100), ['not-a-credit-entry']],
 		[
@@ -60,15 +111,13 @@ describe('what is refused', () => {
 
 describe('what is done', () => {
 	it('settles several, leaves a part open and the rest on account', () => {
-		const result = placeReceipt(order(1000, line(item(1, 300), 300), line(item(2, 900), 650)));
+		const result = place(order(1000, line(item(1, 300), 300), line(item(2, 900), 650)));
 		expect(result.ok && result.value.changes.map((change) => change.open)).toEqual([0, 250]);
-		expect(result.ok && result.value.onAccount).toBe(50);
+		expect(result.ok && result.value.credits[0]!.onAccount).toBe(50);
 	});
 	it('uses a credit note before the money and keeps the thread of each', () => {
 		const note = item(5, 50, { kind: 'credit_note' });
-		const result = placeReceipt(
-			order(450, line(item(1, 300), 300), line(item(2, 200), 200), line(note, -50))
-		);
+		const result = place(order(450, line(item(1, 300), 300), line(item(2, 200), 200), line(note, -50)));
 		expect(
 			result.ok &&
 				result.value.allocations.map(({ source, itemId, amount }) => ({ ...source, to: itemId, amount }))
@@ -77,24 +126,154 @@ describe('what is done', () => {
 			{ receiptId: 9, to: 1, amount: 250 },
 			{ receiptId: 9, to: 2, amount: 200 }
 		]);
-		expect(result.ok && result.value.onAccount).toBe(0);
+		expect(result.ok && result.value.credits[0]!.onAccount).toBe(0);
 	});
 	it('realises the currency difference between the two days, no penny lost in parts', () => {
 		const owed = item(1, 10000, { currency: 'EUR', openBase: minor(8501) });
-		const eur = (amount: number, base: number) => ({
-			id: 9,
-			amount: minor(amount),
+		const eur = (amount: number, base: number, ...lines: PlaceLine[]): PlaceOrder => ({
+			...order(amount, ...lines),
 			currency: 'EUR',
-			base: minor(base)
+			receipt: { ...order(amount).receipt!, base: minor(base) }
 		});
-		const first = placeReceipt({ receipt: eur(3333, 2900), customerId: 1, lines: [line(owed, 3333)] });
+		const first = place(eur(3333, 2900, line(owed, 3333)));
 		if (!first.ok) throw new Error('refused');
 		const then = { ...owed, open: first.value.changes[0]!.open, openBase: first.value.changes[0]!.openBase };
-		const second = placeReceipt({ receipt: eur(6667, 5700), customerId: 1, lines: [line(then, 6667)] });
+		const second = place(eur(6667, 5700, line(then, 6667)));
 		if (!second.ok) throw new Error('refused');
 		expect(second.value.changes[0]).toEqual({ itemId: 1, open: 0, openBase: 0 });
 		expect(first.value.allocations[0]!.itemBase + second.value.allocations[0]!.itemBase).toBe(8501);
 	});
+});
+
+describe('every way a payment can fall', () => {
+	it('places a credit note against an invoice with no money at all', () => {
+		const note = item(5, 50, { kind: 'credit_note' });
+		const result = place({ ...order(0, line(item(1, 300), 50), line(note, -50)), receipt: null });
+		expect(result.ok && result.value.changes.map((change) => change.open)).toEqual([250, 0]);
+		expect(result.ok && result.value.credits).toEqual([]);
+	});
+	it('places earlier money first, then the new, and says what is left of each', () => {
+		const result = place({ ...order(100, line(item(1, 300), 220)), credits: [earlier(3, 150, 130)] });
+		expect(
+			result.ok && result.value.allocations.map(({ source, amount }) => ({ ...source, amount }))
+		).toEqual([
+			{ receiptId: 3, amount: 130 },
+			{ receiptId: 9, amount: 90 }
+		]);
+		expect(result.ok && result.value.credits.map((one) => [one.receiptId, one.onAccount])).toEqual([
+			[3, 20],
+			[9, 10]
+		]);
+	});
+	it('settles items of several accounts from one payment', () => {
+		const other = item(2, 40, { customerId: 2 });
+		const result = place(order(100, line(item(1, 60), 60), line(other, 40)));
+		expect(
+			result.ok && result.value.allocations.map((part) => [part.creditCustomerId, part.itemCustomerId])
+		).toEqual([
+			[1, 1],
+			[1, 2]
+		]);
+	});
+	it('credits the customer in full where a fee was kept, and keeps the rest of the fee on account', () => {
+		const base = order(985, line(item(1, 900), 900));
+		const result = place({
+			...base,
+			receipt: {
+				...base.receipt!,
+				fees: [{ kind: 'processor_fee', amount: minor(15), base: minor(15) }]
+			}
+		});
+		expect(result.ok && result.value.credits[0]!.onAccount).toBe(100);
+		expect(result.ok && result.value.creditChanges.map((one) => [one.kind, one.amount])).toEqual([
+			['processor_fee', 15]
+		]);
+	});
+	it('takes what is to be paid back off the credit', () => {
+		const base = order(1000, line(item(1, 900), 900));
+		const result = place({
+			...base,
+			receipt: { ...base.receipt!, surplus: [{ kind: 'refund', amount: minor(100) }] }
+		});
+		expect(result.ok && result.value.credits[0]).toEqual({ receiptId: 9, onAccount: 0, onAccountBase: 0 });
+		expect(result.ok && result.value.creditChanges[0]).toMatchObject({ amount: -100, base: -100 });
+	});
+	it('gives one gap several names', () => {
+		const result = place(
+			order(900, line(item(1, 1000), 900, ['settlement_discount', 20], ['bank_charge', 15], ['claim', 65]))
+		);
+		expect(result.ok && result.value.changes[0]!.open).toBe(0);
+		expect(result.ok && result.value.differences.reduce((sum, gap) => sum + gap.amount, 0)).toBe(100);
+	});
+	it('settles an item in another currency, in parts from several credits, to the cent', () => {
+		const owed = item(1, 1000, { currency: 'EUR', openBase: minor(870) });
+		const result = place({
+			...order(500, { item: owed, cash: minor(853), settles: minor(1000), differences: [] }),
+			credits: [earlier(3, 400, 400)]
+		});
+		if (!result.ok) throw new Error(JSON.stringify(result.problems));
+		expect(result.value.allocations.map((part) => [part.creditAmount, part.amount])).toEqual([
+			[400, 469],
+			[453, 531]
+		]);
+		expect(result.value.changes).toEqual([{ itemId: 1, open: 0, openBase: 0 }]);
+		const lines = journalOfPlacing(null, result.value);
+		expect(imbalance(lines).size).toBe(0);
+	});
+	test.each<[string, number, number | null]>([
+		['in time', 0, 640],
+		['three days late', 3, 640]
+	])('knows the discount that was offered: %s', (_, late, want) => {
+		const offered = discountOffered(
+			item(1, 32000, { discountBasisPoints: 200, discountUntil: day('2026-10-10') }),
+			day(late ? '2026-10-13' : '2026-10-10')
+		);
+		expect([offered?.amount, offered?.daysLate]).toEqual([want, late]);
+	});
+	it('knows of no discount where none was offered', () =>
+		expect(discountOffered(item(1, 32000), day('2026-10-10'))).toBeNull());
+});
+
+describe('limits', () => {
+	const limits = {
+		tolerance: null,
+		byRole: { clerk: { bank_charge: 2000, bad_debt: 0 }, supervisor: { bad_debt: 50_000 } },
+		byPerson: { u7: { bank_charge: 5000 } }
+	};
+	const clerk = { id: 'u1', role: 'clerk' } as const;
+	test.each<[string, { id: string; role: 'clerk' | 'supervisor' }, [LimitedKind, number][], number[]]>([
+		['at the limit', clerk, [['bank_charge', 2000]], []],
+		['a penny above', clerk, [['bank_charge', 2001]], [2000]],
+		[
+			'several of a kind count together',
+			clerk,
+			[
+				['bank_charge', 1500],
+				['bank_charge', 600]
+			],
+			[2000]
+		],
+		['nothing may be written off', clerk, [['bad_debt', 1]], [0]],
+		['a kind without a limit', clerk, [['claim', 999_999]], []],
+		['an own limit goes before the role', { ...clerk, id: 'u7' }, [['bank_charge', 4000]], []],
+		[
+			'a supervisor',
+			{ id: 'u2', role: 'supervisor' },
+			[
+				['bad_debt', 50_000],
+				['bank_charge', 9999]
+			],
+			[]
+		]
+	])('%s', (_, who, booked, want) =>
+		expect(
+			overLimits(
+				limits,
+				who,
+				booked.map(([kind, base]) => ({ kind, base }))
+			).map((over) => over.most)
+		).toEqual(want)
+	);
 });
 
 describe('properties', () => {
@@ -121,18 +300,25 @@ describe('properties', () => {
 					);
 				});
 				const amount = lines.reduce((sum, l) => sum + l.cash, 0) + spare;
-				const result = placeReceipt(order(amount, ...lines));
+				const result = place(order(amount, ...lines));
 				if (!result.ok) throw new Error(JSON.stringify(result.problems));
 				const placed = result.value.allocations.reduce((sum, a) => sum + a.amount, 0);
-				expect(placed + result.value.onAccount).toBe(amount);
+				const [money] = result.value.credits;
+				expect(placed + money!.onAccount).toBe(amount);
 				const creditBase = result.value.allocations.reduce((sum, a) => sum + a.creditBase, 0);
-				expect(creditBase + result.value.onAccountBase).toBe(amount);
+				expect(creditBase + money!.onAccountBase).toBe(amount);
 				for (const change of result.value.changes) {
 					expect(change.open).toBeGreaterThanOrEqual(0);
 					if (change.open === 0) expect(change.openBase).toBe(0);
 				}
-				const back = undoPlacing(result.value, result.value.changes);
-				expect(back).toEqual(items.map((it) => ({ itemId: it.id, open: it.open, openBase: it.openBase })));
+				const back = undoPlacing(result.value, {
+					items: result.value.changes,
+					credits: result.value.credits
+				});
+				expect(back.credits).toEqual([{ receiptId: 9, onAccount: amount, onAccountBase: amount }]);
+				expect(back.changes).toEqual(
+					items.map((it) => ({ itemId: it.id, open: it.open, openBase: it.openBase }))
+				);
 			})
 		));
 });

@@ -1,34 +1,60 @@
-import type { Allocation, Difference, Placing } from '../model/placing';
-import { minor, type Minor } from '../money/minor';
+import type { Allocation, CreditChange, CreditState, Difference, Placing } from '../model/placing';
+import { minor } from '../money/minor';
 
-/** An item as it stands now. */
-export interface ItemState {
-	readonly itemId: number;
-	readonly open: Minor;
-	readonly openBase: Minor;
-}
+type Back = Pick<Placing, 'changes' | 'credits'>;
 
 /**
  * Takes back all that a placing did, to the penny and in base currency too: each item (credit notes that joined in, as
- * well) gets back exactly what was taken from it, whatever happened to the rest of it since.
+ * well) and each receipt drawn on gets back exactly what was taken from it, whatever happened to the rest of it since.
  */
 export function undoPlacing(
-	placing: { readonly allocations: readonly Allocation[]; readonly differences: readonly Difference[] },
-	now: readonly ItemState[]
-): Placing['changes'] {
-	const back = new Map(
-		now.map((state) => [state.itemId, { open: state.open as number, base: state.openBase as number }])
+	placing: {
+		readonly allocations: readonly Pick<
+			Allocation,
+			'source' | 'itemId' | 'amount' | 'creditAmount' | 'itemBase' | 'creditBase'
+		>[];
+		readonly differences: readonly Pick<Difference, 'itemId' | 'amount' | 'base'>[];
+		readonly creditChanges: readonly Pick<CreditChange, 'receiptId' | 'amount' | 'base'>[];
+	},
+	now: { readonly items: Placing['changes']; readonly credits: readonly CreditState[] }
+): Back {
+	const items = new Map(
+		now.items.map((state) => [state.itemId, { open: state.open as number, base: state.openBase as number }])
 	);
-	const give = (itemId: number, amount: number, base: number) => {
-		const state = back.get(itemId);
-		if (!state) throw new RangeError(`item ${itemId} was placed on but is not among those to be reopened`);
+	const credits = new Map(
+		now.credits.map((one) => [
+			one.receiptId,
+			{ open: one.onAccount as number, base: one.onAccountBase as number }
+		])
+	);
+	const give = (
+		to: Map<number, { open: number; base: number }>,
+		id: number,
+		amount: number,
+		base: number
+	) => {
+		const state = to.get(id);
+		if (!state) throw new RangeError(`${id} was drawn on but is not among those to be given back`);
 		state.open += amount;
 		state.base += base;
 	};
-	for (const { source, itemId, amount, itemBase, creditBase } of placing.allocations) {
-		give(itemId, amount, itemBase);
-		if ('itemId' in source) give(source.itemId, amount, creditBase);
+	for (const { source, itemId, amount, creditAmount, itemBase, creditBase } of placing.allocations) {
+		give(items, itemId, amount, itemBase);
+		if ('itemId' in source) give(items, source.itemId, creditAmount, creditBase);
+		else give(credits, source.receiptId, creditAmount, creditBase);
 	}
-	for (const { itemId, amount, base } of placing.differences) give(itemId, amount, base);
-	return [...back].map(([itemId, { open, base }]) => ({ itemId, open: minor(open), openBase: minor(base) }));
+	for (const { itemId, amount, base } of placing.differences) give(items, itemId, amount, base);
+	for (const { receiptId, amount, base } of placing.creditChanges) give(credits, receiptId, -amount, -base);
+	return {
+		changes: [...items].map(([itemId, { open, base }]) => ({
+			itemId,
+			open: minor(open),
+			openBase: minor(base)
+		})),
+		credits: [...credits].map(([receiptId, { open, base }]) => ({
+			receiptId,
+			onAccount: minor(open),
+			onAccountBase: minor(base)
+		}))
+	};
 }

@@ -1,7 +1,14 @@
+import type { CreditChange } from '../model/placing';
 import type { DifferenceKind } from '../model/records';
 
 /** Ledger accounts that the application posts to by itself, by what they are for. Bank accounts carry their own. */
 export const CHART = {
+	pettyCash: { code: '1240', name: 'Petty cash' },
+	onItsWay: { code: '1230', name: 'Money on its way' },
+	exchange: { code: '1295', name: 'Currency exchange' },
+	refunds: { code: '2160', name: 'Refunds awaiting payment' },
+	badDebts: { code: '7300', name: 'Bad debts' },
+	allowances: { code: '7210', name: 'Allowances on claims' },
 	receivables: { code: '1100', name: 'Trade receivables' },
 	unidentified: { code: '2150', name: 'Unidentified receipts' },
 	outputTax: { code: '2200', name: 'Value added tax' },
@@ -25,11 +32,22 @@ export const CHART = {
 
 export type ChartRole = keyof typeof CHART;
 
-/** The account that each kind of difference is booked on. */
+/** The account that each kind of difference is booked on; a claim stays among the receivables. */
 export const DIFFERENCE_ACCOUNT: Readonly<Record<DifferenceKind, string>> = {
+	claim: CHART.receivables.code,
+	currency: CHART.currencyLoss.code,
+	bad_debt: CHART.badDebts.code,
 	settlement_discount: CHART.discounts.code,
 	processor_fee: CHART.processorFees.code,
 	bank_charge: CHART.bankCharges.code,
 	withholding_tax: CHART.taxRecoverable.code,
 	small_difference: CHART.smallDifferences.code
+};
+
+/** The account that each change of a receipt's credit is booked on. */
+export const CREDIT_CHANGE_ACCOUNT: Readonly<Record<CreditChange['kind'], string>> = {
+	processor_fee: CHART.processorFees.code,
+	bank_charge: CHART.bankCharges.code,
+	small_difference: CHART.smallDifferences.code,
+	refund: CHART.refunds.code
 };

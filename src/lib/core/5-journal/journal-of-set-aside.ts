@@ -7,7 +7,7 @@ export function journalOfSetAside(entry: {
 	readonly base: Minor;
 	readonly currency: string;
 	readonly bankLedger: string;
-	readonly bankEntryId: number;
+	readonly bankEntryId: number | null;
 	readonly account: string;
 }): JournalLine[] {
 	const { amount, base, currency, bankLedger, bankEntryId, account } = entry;

@@ -21,7 +21,7 @@ const receipt = {
 	base: minor(7700),
 	currency: 'EUR',
 	customerId: 1,
-	bankLedger: '1210',
+	ledger: '1210',
 	bankEntryId: 7
 };
 const plain = (lines: ReturnType<typeof journalOfDocument>) =>
@@ -59,15 +59,29 @@ describe('a receipt placed', () => {
 		allocations: [
 			{
 				source: { receiptId: 1 },
+				creditCustomerId: 1,
+				creditCurrency: 'EUR',
 				itemId: 2,
+				itemCustomerId: 1,
+				itemCurrency: 'EUR',
 				amount: minor(9000),
+				creditAmount: minor(9000),
 				itemBase: minor(itemBase),
 				creditBase: minor(7700)
 			}
 		],
-		differences: [{ itemId: 2, kind: 'bank_charge', amount: minor(100), base: minor(85) }],
-		onAccount: minor(0),
-		onAccountBase: minor(0),
+		differences: [
+			{
+				itemId: 2,
+				customerId: 1,
+				currency: 'EUR',
+				kind: 'bank_charge',
+				amount: minor(100),
+				base: minor(85)
+			}
+		],
+		creditChanges: [],
+		credits: [],
 		changes: []
 	});
 	test.each([
@@ -88,6 +102,100 @@ describe('a receipt placed', () => {
 	});
 	it('says nothing of currency where the bases agree', () =>
 		expect(journalOfPlacing(receipt, placing(7700))).toHaveLength(4));
+});
+
+describe('who is credited', () => {
+	const part = {
+		source: { receiptId: 1 },
+		creditCustomerId: 1,
+		creditCurrency: 'GBP',
+		itemId: 2,
+		itemCustomerId: 2,
+		itemCurrency: 'GBP',
+		amount: minor(400),
+		creditAmount: minor(400),
+		itemBase: minor(400),
+		creditBase: minor(400)
+	};
+	const placing = (over: Partial<Placing>): Placing => ({
+		allocations: [],
+		differences: [],
+		creditChanges: [],
+		credits: [],
+		changes: [],
+		...over
+	});
+	test.each<[string, Placing, unknown[]]>([
+		[
+			'the owner of the invoice, from the payer',
+			placing({ allocations: [part] }),
+			[
+				['1100', 1, 400, 400],
+				['1100', 2, -400, -400]
+			]
+		],
+		[
+			'an invoice in another currency, through exchange',
+			placing({
+				allocations: [
+					{ ...part, itemCustomerId: 1, itemCurrency: 'EUR', amount: minor(470), itemBase: minor(410) }
+				]
+			}),
+			[
+				['1100', 1, 400, 400],
+				['1295', null, -400, -400],
+				['1295', null, 470, 400],
+				['1100', 1, -470, -400],
+				['1100', 1, 0, -10],
+				['7400', null, 0, 10]
+			]
+		],
+		[
+			'a claim, from its invoice',
+			placing({
+				differences: [
+					{ itemId: 2, customerId: 1, currency: 'GBP', kind: 'claim', amount: minor(45), base: minor(45) }
+				]
+			}),
+			[
+				['1100', 1, 45, 45],
+				['1100', 1, -45, -45]
+			]
+		],
+		[
+			'a fee that was kept, and what is to be paid back',
+			placing({
+				creditChanges: [
+					{
+						receiptId: 1,
+						customerId: 1,
+						currency: 'GBP',
+						kind: 'processor_fee',
+						amount: minor(15),
+						base: minor(15)
+					},
+					{
+						receiptId: 1,
+						customerId: 1,
+						currency: 'GBP',
+						kind: 'refund',
+						amount: minor(-100),
+						base: minor(-100)
+					}
+				]
+			}),
+			[
+				['7110', null, 15, 15],
+				['1100', 1, -15, -15],
+				['2160', null, -100, -100],
+				['1100', 1, 100, 100]
+			]
+		]
+	])('%s', (_, one, want) => {
+		const lines = journalOfPlacing(null, one);
+		expect(plain(lines)).toEqual(want);
+		expect(imbalance(lines).size).toBe(0);
+	});
 });
 
 it('sets aside in either direction', () => {

@@ -26,14 +26,14 @@ export interface LetterOrder extends Pick<
 }
 
 /**
- * Writes an open-item statement (all that is open, credits too) or a one-step reminder (what is past its due day). A
+ * Writes an open-item statement (all that is open, credits too) or a one-step reminder (what is past its due day and
+ * not in dispute). A
  * statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
  */
 export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
 	const { items, credits, date, currency } = order;
 	const owing = items.filter((item) => item.currency === currency && item.open > 0);
-	const shown =
-		kind === 'statement' ? owing : owing.filter((item) => item.kind !== 'credit_note' && item.due < date);
+	const shown = kind === 'statement' ? owing : owing.filter((item) => isDue(item) && item.due < date);
 	const rows: LetterRow[] = shown.map((item) => rowOf(item, date));
 	if (kind === 'statement')
 		for (const credit of credits)
@@ -76,13 +76,18 @@ function rowOf(item: OpenItem, date: Day): LetterRow {
 		number: item.number,
 		kind: item.kind,
 		issued: item.issued,
-		due: item.kind === 'credit_note' ? null : item.due,
-		text: [item.text, part].filter(Boolean).join(', '),
+		due: isDue(item) ? item.due : null,
+		text: [item.kind === 'claim' ? `${item.text}, in dispute` : item.text, part].filter(Boolean).join(', '),
 		total: minor(sign * item.total),
 		open: minor(sign * item.open),
 		partPaid: item.open < item.total,
-		late: item.kind === 'credit_note' ? 0 : daysBetween(item.due, date)
+		late: isDue(item) ? daysBetween(item.due, date) : 0
 	};
+}
+
+/** A credit note is not owed, and a claim is in dispute: neither is late. */
+function isDue(item: OpenItem): boolean {
+	return item.kind === 'invoice' || item.kind === 'charge';
 }
 
 function compare(a: string, b: string): number {

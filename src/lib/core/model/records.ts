@@ -3,11 +3,21 @@ import type { Minor } from '../money/minor';
 
 /** Records that stages of the road share: plain, read-only, and without logic. Ids are those of the database rows. */
 
-export type DocumentKind = 'invoice' | 'credit_note' | 'charge';
+/** A claim is a short payment in dispute, split off its invoice and owed by itself until it is decided. */
+export type DocumentKind = 'invoice' | 'credit_note' | 'charge' | 'claim';
 
 /** Names of a gap that closes without cash; the wire names are those of the trial run. */
-export type DifferenceKind =
-	'settlement_discount' | 'processor_fee' | 'bank_charge' | 'withholding_tax' | 'small_difference';
+export const DIFFERENCE_KINDS = [
+	'settlement_discount',
+	'processor_fee',
+	'bank_charge',
+	'claim',
+	'withholding_tax',
+	'currency',
+	'small_difference',
+	'bad_debt'
+] as const;
+export type DifferenceKind = (typeof DIFFERENCE_KINDS)[number];
 
 /** One instalment of a document with something to settle. `open` is never negative, for credit notes too. */
 export interface OpenItem {

@@ -29,7 +29,7 @@ import { lockPeriod } from './lock-period';
 import { addPerson, changeRole } from './people';
 import { perform, type Act } from './perform';
 import { placeCertain } from './place-certain';
-import { placeReceipt, type PlaceInput } from './place-receipt';
+import { placeMoney, type PlaceInput } from './place-money';
 import { setAside } from './set-aside';
 import { undoPlacing } from './undo-placing';
 import { day } from '../../core/day/day';
@@ -40,7 +40,7 @@ beforeEach(async () => {
 });
 const proves = async () => expect((await proveBooks(books.db)).breaches).toEqual([]);
 const place = (order: PlaceInput, who = CLERK, key?: string) =>
-	perform(books, placeReceipt, order, as(who, key));
+	perform(books, placeMoney, order, as(who, key));
 const order = (
 	receiptId: number,
 	lines: [number, number, PlaceInput['lines'][number]['differences']?][],
@@ -205,9 +205,9 @@ describe('placing', () => {
 			);
 			if (!placed.ok) throw new Error(problemsText(placed.problems));
 			await proves();
-			expect((await perform(books, undoPlacing, { actId: placed.value.actId }, as(CLERK))).ok).toBe(true);
+			expect((await perform(books, undoPlacing, { actId: placed.value.actId! }, as(CLERK))).ok).toBe(true);
 			expect(await open()).toEqual([1000, 2000, 700, 300]);
-			expect(codes(await perform(books, undoPlacing, { actId: placed.value.actId }, as(CLERK)))).toEqual([
+			expect(codes(await perform(books, undoPlacing, { actId: placed.value.actId! }, as(CLERK)))).toEqual([
 				'already-undone'
 			]);
 			await proves();
@@ -223,7 +223,6 @@ describe('placing', () => {
 			]),
 			'over-receipt'
 		],
-		['another customer’s item', order(1, [[3, 700]]), 'other-customer'],
 		['an item that is none', order(1, [[99, 1]]), 'not-found'],
 		['no customer', order(1, [], { customerId: null }), 'no-customer'],
 		['money that went out', order(3, []), 'not-a-credit-entry'],
@@ -267,7 +266,7 @@ describe('placing', () => {
 			CLERK
 		);
 		await proves();
-		await done(books, undoPlacing, { actId }, CLERK);
+		await done(books, undoPlacing, { actId: actId! }, CLERK);
 		await proves();
 		expect(
 			codes(await perform(books, setAside, { receiptId: 3, receiptVersion: 3, account: '1100' }, as(CLERK)))
@@ -294,7 +293,7 @@ describe('placing', () => {
 		const gain = await books.db.select().from(journalLine).where(eq(journalLine.account, '4400')).get();
 		expect([gain!.amount, gain!.base]).toEqual([0, -200]);
 		await proves();
-		await done(books, undoPlacing, { actId: placed.ok ? placed.value.actId : 0 }, CLERK);
+		await done(books, undoPlacing, { actId: placed.ok ? placed.value.actId! : 0 }, CLERK);
 		await proves();
 	});
 	it('posts all that are certain at once, each with a way back of its own', async () => {
@@ -345,7 +344,7 @@ describe('any order of acts', () => {
 						});
 						await done(
 							books,
-							placeReceipt,
+							placeMoney,
 							{ receiptId: receipt, receiptVersion: state.version, customerId: 1, lines, reasons: [] },
 							CLERK
 						);
@@ -364,7 +363,7 @@ describe('any order of acts', () => {
 
 describe('who may do what', () => {
 	const acts: [string, Act<never, unknown>, unknown][] = [
-		['place', placeReceipt as never, order(1, [])],
+		['place', placeMoney as never, order(1, [])],
 		['undo', undoPlacing as never, { actId: 1 }],
 		['set aside', setAside as never, { receiptId: 1, receiptVersion: 1, account: '7100' }],
 		['hold', holdReceipt as never, { receiptId: 1, receiptVersion: 1, because: '' }],

@@ -3,20 +3,23 @@ import { z } from 'zod';
 import { receiptState } from '../db/schema';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
+import { placeInput } from './place-money';
 import { takeReceipt } from './take-receipt';
 
 export const holdInput = z.object({
 	receiptId: z.number().int(),
 	receiptVersion: z.number().int(),
 	/** Empty takes the hold off. */
-	because: z.string().trim().max(400)
+	because: z.string().trim().max(400),
+	/** What was laid on the desk, to be found again. */
+	order: placeInput.nullable().default(null)
 });
 
 /** Puts a receipt by with a note, or takes the note off; nothing is posted. */
 export const holdReceipt = defineAct({
 	kind: 'hold-receipt',
 	needs: 'clerk',
-	run: async (tx, input: z.infer<typeof holdInput>, at): Promise<{ actId: number }> => {
+	run: async (tx, input: z.input<typeof holdInput>, at): Promise<{ actId: number }> => {
 		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const actId = await recordAct(tx, {
 			kind: 'hold-receipt',
@@ -33,6 +36,7 @@ export const holdReceipt = defineAct({
 			.set({
 				state: input.because ? 'held' : 'waiting',
 				heldBecause: input.because || null,
+				heldOrder: input.because && input.order ? JSON.stringify(input.order) : null,
 				version: input.receiptVersion + 1,
 				lastActId: actId
 			})

@@ -1,3 +1,4 @@
+import { USUAL_LIMITS } from '../../core/4-allocation/usual-limits';
 import { addFirstSupervisor, type PersonInput } from './people';
 import { defineAct } from './perform';
 import { setUpFirm, type FirmSetUp } from './set-up-firm';
@@ -8,6 +9,6 @@ export const openNewBooks = defineAct({
 	needs: 'supervisor',
 	run: async (tx, input: { readonly person: PersonInput; readonly firm: FirmSetUp }, at) => {
 		await addFirstSupervisor.run(tx, input.person, at);
-		await setUpFirm.run(tx, input.firm, at);
+		await setUpFirm.run(tx, { limits: USUAL_LIMITS, ...input.firm }, at);
 	}
 });

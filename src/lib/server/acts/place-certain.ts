@@ -7,7 +7,7 @@ import { receipt, receiptState } from '../db/schema';
 import { matchingBooks } from '../repo/matching-books';
 import { actByKey } from '../repo/record-act';
 import { defineAct } from './perform';
-import { placeReceipt } from './place-receipt';
+import { placeMoney } from './place-money';
 
 /**
  * Posts receipts whose answers are certain, those that were read and still are so, each an act of its own, all in one
@@ -50,11 +50,12 @@ export const placeCertain = defineAct({
 				})),
 				reasons: answer.reasons.map(reasonSentence)
 			};
-			const { actId } = await placeReceipt.run(tx, order, {
+			const { actId } = await placeMoney.run(tx, order, {
 				...at,
 				key: at.key && `${at.key}-${actIds.length}`
 			});
 			for (const line of order.lines) itemVersions.set(line.itemId, line.version + 1);
+			if (actId === null) continue;
 			actIds.push(actId);
 		}
 		return { actIds, left: input.receipts.length - actIds.length };

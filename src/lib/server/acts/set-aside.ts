@@ -4,11 +4,12 @@ import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
-import { bankAccount, bankEntry, ledgerAccount, receiptState } from '../db/schema';
+import { ledgerAccount, receiptState } from '../db/schema';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
+import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from './perform';
-import { accountingDate, baseOf } from './place-receipt';
+import { accountingDate, baseOf } from './place-money';
 import { Refusal } from '../refusal';
 import { takeReceipt } from './take-receipt';
 
@@ -34,12 +35,7 @@ export const setAside = defineAct({
 			.where(and(eq(ledgerAccount.code, input.account), eq(ledgerAccount.forSettingAside, true)))
 			.get();
 		if (!target) throw new Refusal({ code: 'not-found', what: `ledger account ${input.account}` });
-		const entry = await tx
-			.select({ id: bankEntry.id, ledger: bankAccount.ledger })
-			.from(bankEntry)
-			.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
-			.where(eq(bankEntry.id, row.bankEntryId))
-			.get();
+		const lies = await whereMoneyLies(tx, row);
 		const date = await accountingDate(tx, row.booked as Day);
 		const base = await baseOf(tx, row.currency, row.amount, date);
 		const amount = minor(row.amount);
@@ -59,6 +55,7 @@ export const setAside = defineAct({
 			.set({
 				state: 'set_aside',
 				heldBecause: null,
+				heldOrder: null,
 				version: input.receiptVersion + 1,
 				actId,
 				lastActId: actId
@@ -68,8 +65,8 @@ export const setAside = defineAct({
 			amount,
 			base,
 			currency: row.currency,
-			bankLedger: entry!.ledger,
-			bankEntryId: entry!.id
+			bankLedger: lies.ledger,
+			bankEntryId: lies.bankEntryId
 		};
 		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
 		return { actId };

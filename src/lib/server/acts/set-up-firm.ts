@@ -1,3 +1,4 @@
+import type { Limits } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
 import { bankAccount, ledgerAccount } from '../db/schema';
 import { recordAct } from '../repo/record-act';
@@ -6,12 +7,14 @@ import { defineAct } from './perform';
 
 export interface FirmSetUp {
 	readonly firm: Setting<'firm'>;
+	readonly limits?: Limits;
 	readonly bankAccounts: readonly (typeof bankAccount.$inferInsert)[];
 }
 
 /** Accounts on which clerks may book what is not a customer's money. */
 const FOR_SETTING_ASIDE = new Set<string>(
 	[
+		CHART.refunds,
 		CHART.bankCharges,
 		CHART.processorFees,
 		CHART.otherIncome,
@@ -28,6 +31,7 @@ export const setUpFirm = defineAct({
 	needs: 'supervisor',
 	run: async (tx, input: FirmSetUp, at) => {
 		await writeSetting(tx, 'firm', input.firm);
+		if (input.limits) await writeSetting(tx, 'limits', input.limits);
 		const chart = Object.values(CHART).map((row) => ({
 			...row,
 			forSettingAside: FOR_SETTING_ASIDE.has(row.code)

@@ -1,50 +1,72 @@
-import { eq, inArray } from 'drizzle-orm';
+import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { undoPlacing as takeBack } from '../../core/4-allocation/undo-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
 import type { JournalLine } from '../../core/model/journal';
-import type { Allocation, Difference } from '../../core/model/placing';
-import { minor, type Minor } from '../../core/money/minor';
+import { minor, ZERO } from '../../core/money/minor';
 import type { Day } from '../../core/day/day';
-import { act, allocation, difference, itemState, journalLine, receiptState } from '../db/schema';
+import type { Tx } from '../db/open';
+import {
+	act,
+	allocation,
+	claim,
+	creditChange,
+	difference,
+	document,
+	item,
+	itemState,
+	journalLine,
+	receiptState
+} from '../db/schema';
 import { changeItems } from '../repo/change-items';
+import { changeCredits } from '../repo/write-placing';
 import { postJournal } from '../repo/post-journal';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
-import { accountingDate } from './place-receipt';
+import { accountingDate } from './place-money';
 import { Refusal } from '../refusal';
 
+const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'refund'];
+
 /**
- * Takes back the placing of a receipt, or the setting aside of money: by second records that point at the first, on the same
- * accounting day (the first open one, if that is locked). The receipt waits again and every item is as it was.
+ * Takes back the placing of money or credits, or the setting aside of money: by second records that point at the first, on
+ * the same accounting day (the first open one, if that is locked). New money waits again; every item and every credit drawn
+ * on is as it was. Refused where what it brought is in use: money on account placed since, a claim decided or paid.
  */
 export const undoPlacing = defineAct({
 	kind: 'undo-placing',
 	needs: 'clerk',
 	run: async (tx, input: { readonly actId: number }, at): Promise<{ actId: number }> => {
 		const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
-		if (!first?.receiptId || !['place-receipt', 'set-aside'].includes(first.kind))
-			throw new Refusal({ code: 'not-found', what: 'placing' });
+		if (!first || !UNDOABLE.includes(first.kind)) throw new Refusal({ code: 'not-found', what: 'placing' });
 		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
 		if (undone) throw new Refusal({ code: 'already-undone', who: undone.userName, at: undone.at });
-		const state = await tx
-			.select()
-			.from(receiptState)
-			.where(eq(receiptState.receiptId, first.receiptId))
-			.get();
+		const bringsMoney = first.kind === 'place-receipt' || first.kind === 'set-aside';
 		const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
 		const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
+		const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
+		if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
+		const claims = await tx
+			.select({ claim, state: itemState, total: item.total, number: document.number })
+			.from(claim)
+			.innerJoin(document, eq(document.id, claim.documentId))
+			.innerJoin(item, eq(item.documentId, claim.documentId))
+			.innerJoin(itemState, eq(itemState.itemId, item.id))
+			.where(eq(claim.actId, first.id));
+		for (const one of claims)
+			if (one.claim.state !== 'open' || one.state.open !== one.total)
+				throw new Refusal({ code: 'credit-in-use', what: `the claim ${one.number}` });
 
-		const touched = new Set<number>([...allocations, ...differences].map((row) => row.itemId));
-		for (const row of allocations) if (row.creditItemId !== null) touched.add(row.creditItemId);
-		const now = touched.size
-			? await tx
-					.select()
-					.from(itemState)
-					.where(inArray(itemState.itemId, [...touched]))
-			: [];
-		const changes = takeBack(
-			{ allocations: allocations.map(asAllocation), differences: differences.map(asDifference) },
-			now.map((row) => ({ itemId: row.itemId, open: row.open as Minor, openBase: row.openBase as Minor }))
+		const back = takeBack(
+			{
+				allocations: allocations.map(asAllocation),
+				differences: differences.map(asDifference),
+				creditChanges: creditChanges.map((row) => ({
+					receiptId: row.receiptId,
+					amount: minor(row.amount),
+					base: minor(row.base)
+				}))
+			},
+			await stateNow(tx, allocations, differences, creditChanges)
 		);
 		const date = await accountingDate(tx, first.date as Day);
 		const actId = await recordAct(tx, {
@@ -67,52 +89,141 @@ export const undoPlacing = defineAct({
 					date,
 					undoesId: id,
 					amount: -row.amount,
+					creditAmount: -row.creditAmount,
 					itemBase: -row.itemBase,
 					creditBase: -row.creditBase
 				}))
 			);
-		if (differences.length)
-			await tx.insert(difference).values(
-				differences.map(({ id, ...row }) => ({
-					...row,
-					actId,
-					date,
-					undoesId: id,
-					amount: -row.amount,
-					base: -row.base
-				}))
-			);
-		await changeItems(tx, actId, changes);
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'waiting',
-				customerId: null,
-				onAccount: 0,
-				onAccountBase: 0,
-				version: state!.version + 1,
-				actId: null,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, first.receiptId));
+		const turned = <T extends { id: number; amount: number; base: number }>(rows: readonly T[]) =>
+			rows.map(({ id, ...row }) => ({
+				...row,
+				actId,
+				date,
+				undoesId: id,
+				amount: -row.amount,
+				base: -row.base
+			}));
+		if (differences.length) await tx.insert(difference).values(turned(differences));
+		if (creditChanges.length) await tx.insert(creditChange).values(turned(creditChanges));
+		await changeItems(tx, actId, back.changes);
+		await withdrawClaims(tx, { actId, date, receiptId: first.receiptId }, claims);
+		await changeCredits(
+			tx,
+			actId,
+			back.credits.filter((one) => !bringsMoney || one.receiptId !== first.receiptId)
+		);
+		if (bringsMoney)
+			await tx
+				.update(receiptState)
+				.set({
+					state: 'waiting',
+					customerId: null,
+					onAccount: 0,
+					onAccountBase: 0,
+					depositFor: null,
+					version: sql`${receiptState.version} + 1`,
+					actId: null,
+					lastActId: actId
+				})
+				.where(eq(receiptState.receiptId, first.receiptId!));
 		const lines = await tx.select().from(journalLine).where(eq(journalLine.actId, first.id));
 		await postJournal(tx, actId, date, reverseJournal(lines.map(asLine)));
 		return { actId };
 	}
 });
 
-function asAllocation(row: typeof allocation.$inferSelect): Allocation {
+/** Money that was placed since, or paid back, has to be taken off there first. */
+async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promise<void> {
+	const used = await tx
+		.select({ sum: sql<number>`coalesce(sum(${allocation.creditAmount}), 0)` })
+		.from(allocation)
+		.innerJoin(act, eq(act.id, allocation.actId))
+		.where(
+			and(
+				eq(allocation.receiptId, receiptId),
+				ne(allocation.actId, actId),
+				sql`coalesce(${act.undoesId}, 0) <> ${actId}`,
+				gt(allocation.actId, actId)
+			)
+		)
+		.get();
+	const changed = await tx
+		.select({ sum: sql<number>`coalesce(sum(${creditChange.amount}), 0)` })
+		.from(creditChange)
+		.where(and(eq(creditChange.receiptId, receiptId), gt(creditChange.actId, actId)))
+		.get();
+	if (used?.sum || changed?.sum)
+		throw new Refusal({ code: 'credit-in-use', what: 'what of this money lay on account' });
+}
+
+/** A claim whose splitting off is taken back is owed no more: its invoice is. */
+async function withdrawClaims(
+	tx: Tx,
+	at: { readonly actId: number; readonly date: Day; readonly receiptId: number | null },
+	claims: readonly {
+		readonly claim: typeof claim.$inferSelect;
+		readonly state: typeof itemState.$inferSelect;
+	}[]
+): Promise<void> {
+	for (const { claim: one, state } of claims) {
+		await tx.insert(difference).values({
+			actId: at.actId,
+			date: at.date,
+			receiptId: at.receiptId,
+			itemId: state.itemId,
+			kind: 'claim',
+			amount: state.open,
+			base: state.openBase
+		});
+		await changeItems(tx, at.actId, [{ itemId: state.itemId, open: ZERO, openBase: ZERO }]);
+		await tx.update(claim).set({ state: 'withdrawn' }).where(eq(claim.documentId, one.documentId));
+	}
+}
+
+async function stateNow(
+	tx: Tx,
+	allocations: readonly (typeof allocation.$inferSelect)[],
+	differences: readonly (typeof difference.$inferSelect)[],
+	creditChanges: readonly (typeof creditChange.$inferSelect)[]
+) {
+	const itemIds = new Set<number>([...allocations, ...differences].map((row) => row.itemId));
+	for (const row of allocations) if (row.creditItemId !== null) itemIds.add(row.creditItemId);
+	const receiptIds = new Set([...allocations, ...creditChanges].flatMap((row) => row.receiptId ?? []));
+	const items = await tx
+		.select()
+		.from(itemState)
+		.where(inArray(itemState.itemId, [...itemIds]));
+	const credits = await tx
+		.select()
+		.from(receiptState)
+		.where(inArray(receiptState.receiptId, [...receiptIds]));
+	return {
+		items: items.map((row) => ({
+			itemId: row.itemId,
+			open: minor(row.open),
+			openBase: minor(row.openBase)
+		})),
+		credits: credits.map((row) => ({
+			receiptId: row.receiptId,
+			onAccount: minor(row.onAccount),
+			onAccountBase: minor(row.onAccountBase)
+		}))
+	};
+}
+
+function asAllocation(row: typeof allocation.$inferSelect) {
 	return {
 		source: row.receiptId !== null ? { receiptId: row.receiptId } : { itemId: row.creditItemId! },
 		itemId: row.itemId,
 		amount: minor(row.amount),
+		creditAmount: minor(row.creditAmount),
 		itemBase: minor(row.itemBase),
 		creditBase: minor(row.creditBase)
 	};
 }
 
-function asDifference({ itemId, kind, amount, base }: typeof difference.$inferSelect): Difference {
-	return { itemId, kind, amount: minor(amount), base: minor(base) };
+function asDifference({ itemId, amount, base }: typeof difference.$inferSelect) {
+	return { itemId, amount: minor(amount), base: minor(base) };
 }
 
 function asLine({

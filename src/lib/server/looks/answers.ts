@@ -5,6 +5,7 @@ import type { MatchBooks } from '../../core/3-matching/world';
 import type { Day } from '../../core/day/day';
 import type { ReceiptFacts } from '../../core/model/records';
 import type { Minor } from '../../core/money/minor';
+import type { PlaceInput } from '../acts/place-money';
 import { act, receipt, receiptState } from '../db/schema';
 import type { Db } from '../db/open';
 import { matchingBooks } from '../repo/matching-books';
@@ -12,7 +13,9 @@ import { matchingBooks } from '../repo/matching-books';
 export interface Waiting extends ReceiptFacts {
 	readonly version: number;
 	readonly heldBecause: string | null;
-	readonly bankEntryId: number;
+	readonly bankEntryId: number | null;
+	/** What was laid when it was held, or null. */
+	readonly heldOrder: PlaceInput | null;
 	readonly charges: Minor;
 }
 
@@ -56,6 +59,7 @@ async function answerPile(db: Db): Promise<Pile> {
 		endToEndId: row.endToEndId,
 		version: state.version,
 		heldBecause: state.heldBecause,
+		heldOrder: state.heldOrder === null ? null : (JSON.parse(state.heldOrder) as PlaceInput),
 		bankEntryId: row.bankEntryId,
 		charges: row.charges as Minor
 	}));

@@ -17,7 +17,7 @@ export const lookAtCustomers = defineLook(
 			.select({
 				customerId: itemState.customerId,
 				owed: sql<number>`sum(${signedOpenBase})`.as('owed'),
-				late: sql<number>`sum(case when ${itemState.due} < ${today} and ${itemState.kind} <> 'credit_note' then ${itemState.openBase} else 0 end)`.as(
+				late: sql<number>`sum(case when ${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge') then ${itemState.openBase} else 0 end)`.as(
 					'late'
 				),
 				items: sql<number>`count(*)`.as('items')

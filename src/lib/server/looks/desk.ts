@@ -1,25 +1,57 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, or } from 'drizzle-orm';
 import type { Answer } from '../../core/3-matching/answer';
-import { daysBetween } from '../../core/day/arithmetic';
+import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../core/4-allocation/over-limits';
+import { addDays, daysBetween } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
-import type { OpenItem } from '../../core/model/records';
+import { DIFFERENCE_KINDS, type OpenItem } from '../../core/model/records';
+import { minor, type Minor } from '../../core/money/minor';
+import type { Person } from '../acts/perform';
+import type { Db } from '../db/open';
 import {
+	act,
 	allocation,
 	bankAccount,
 	bankEntry,
 	customer,
+	document,
 	item,
 	ledgerAccount,
 	receipt,
 	receiptState
 } from '../db/schema';
-import { openItemsOf } from '../repo/open-items';
+import { itemsById, openItemsOf } from '../repo/open-items';
+import { readSetting } from '../repo/settings';
 import { answeredPile, type Waiting } from './answers';
 import { defineLook } from './define-look';
 
+/** Earlier money that lies on account and can be placed with, or without, new money. */
+export interface DeskCredit {
+	readonly receiptId: number;
+	readonly version: number;
+	readonly booked: string;
+	readonly payerName: string | null;
+	readonly onAccount: Minor;
+	/** The order that it was paid for, where it is a deposit. */
+	readonly depositFor: string | null;
+}
+
+/** An earlier payment that looks like the same again. */
+export interface Suspect {
+	readonly receiptId: number;
+	readonly booked: string;
+	readonly amount: number;
+	readonly payerName: string | null;
+	readonly text: string;
+	readonly numbers: readonly string[];
+	readonly by: string;
+}
+
 export interface Desk {
-	readonly receipt: Waiting;
-	readonly answer: Answer;
+	/** The new money; null where only credits are placed. */
+	readonly receipt: Waiting | null;
+	readonly answer: Answer | null;
+	readonly currency: string;
+	readonly baseCurrency: string;
 	readonly bank: { readonly name: string; readonly reference: string | null };
 	readonly customer: {
 		readonly id: number;
@@ -28,45 +60,71 @@ export interface Desk {
 		readonly notes: string;
 		readonly owes: number;
 	} | null;
-	/** All that is open on the account in the receipt's currency, and the items of other answers. */
+	/** All that is open on the account, on those of its branches, and on others that were asked for. */
 	readonly items: readonly OpenItem[];
+	/** Names of the other accounts that have items here, by id. */
+	readonly owners: Readonly<Record<number, string>>;
+	readonly credits: readonly DeskCredit[];
+	readonly suspects: readonly Suspect[];
+	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
 	/** Days after the due day of the last payments, newest first. */
 	readonly habit: readonly number[];
 	readonly setAside: readonly { readonly code: string; readonly name: string }[];
 }
 
 const HABIT = 12;
+/** Two payments of the same sum within so many days may be the same one twice; a month apart they are a habit. */
+const SUSPECT_DAYS = 24;
 
-/** One receipt on the desk, with its answer and the account it may be placed on (the answer's, or another one chosen). */
+/** Money on the desk, with its answer and the account it may be placed on (the answer's, or another one chosen). */
 export const lookAtDesk = defineLook(
 	'reader',
-	async (db, input: { receiptId: number; customerId: number | null }): Promise<Desk | null> => {
+	async (
+		db,
+		input: { receiptId: number | null; customerId: number | null; also: readonly number[] },
+		{ who }
+	): Promise<Desk | null> => {
 		const pile = await answeredPile(db);
-		const row = pile.receipts.find((one) => one.id === input.receiptId);
-		if (!row) return null;
-		const answer = pile.answers.get(row.id)!;
-		const customerId = input.customerId ?? answer.customerId;
+		const row = pile.receipts.find((one) => one.id === input.receiptId) ?? null;
+		if (input.receiptId !== null && !row) return null;
+		const answer = row && pile.answers.get(row.id)!;
+		const held = row?.heldOrder ?? null;
+		const customerId = input.customerId ?? held?.customerId ?? answer?.customerId ?? null;
 		const owner = customerId
 			? await db.select().from(customer).where(eq(customer.id, customerId)).get()
 			: undefined;
-		const items = owner ? await openItemsOf(db, [owner.id]) : [];
-		const bank = await db
-			.select({ name: bankAccount.name, reference: bankEntry.bankReference })
-			.from(bankEntry)
-			.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
-			.where(eq(bankEntry.id, row.bankEntryId))
-			.get();
+		if (!row && !owner) return null;
+		const accounts = owner ? await accountsBeside(db, owner.id, input.also, held) : [];
+		const items = owner ? await openItemsOf(db, [owner.id, ...accounts.map((one) => one.id)]) : [];
+		const bank = row?.bankEntryId
+			? await db
+					.select({ name: bankAccount.name, reference: bankEntry.bankReference })
+					.from(bankEntry)
+					.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
+					.where(eq(bankEntry.id, row.bankEntryId))
+					.get()
+			: undefined;
+		const currency = row?.currency ?? owner!.currency;
 		const owes = items
-			.filter((it) => it.currency === row.currency)
+			.filter((it) => it.currency === currency && it.customerId === owner?.id)
 			.reduce((sum, it) => sum + (it.kind === 'credit_note' ? -it.open : it.open), 0);
+		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
+		const firm = await readSetting(db, 'firm');
 		return {
 			receipt: row,
 			answer,
-			bank: bank!,
+			currency,
+			baseCurrency: firm?.baseCurrency ?? currency,
+			bank: bank ?? { name: row ? 'recorded by hand' : 'on account', reference: null },
 			customer: owner ? { id: owner.id, code: owner.code, name: owner.name, notes: owner.notes, owes } : null,
-			items: items
-				.filter((it) => it.currency === row.currency)
-				.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id)),
+			items: items.sort((a, b) => {
+				const [x, y] = [rank(a), rank(b)];
+				return x - y || (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id);
+			}),
+			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
+			credits: owner ? await creditsOf(db, owner.id, currency) : [],
+			suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
+			limits: { tolerance: limits.tolerance, mine: limitsOf(limits, who) },
 			habit: owner ? await habitOf(owner.id) : [],
 			setAside: await db
 				.select({ code: ledgerAccount.code, name: ledgerAccount.name })
@@ -75,6 +133,10 @@ export const lookAtDesk = defineLook(
 				.orderBy(asc(ledgerAccount.name))
 		};
 
+		/** Own items first, then those of others, then those in other currencies. */
+		function rank(item: OpenItem): number {
+			return (item.currency === currency ? 0 : 2) + (item.customerId === owner!.id ? 0 : 1);
+		}
 		async function habitOf(id: number): Promise<number[]> {
 			const paid = await db
 				.select({ booked: receipt.booked, due: item.due })
@@ -89,3 +151,94 @@ export const lookAtDesk = defineLook(
 		}
 	}
 );
+
+/** Branches that the account may pay for, and accounts that were asked for or laid before. */
+async function accountsBeside(
+	db: Db,
+	ownerId: number,
+	also: readonly number[],
+	held: Waiting['heldOrder']
+): Promise<{ id: number; name: string }[]> {
+	const laid = held
+		? await itemsById(
+				db,
+				held.lines.map((line) => line.itemId)
+			)
+		: [];
+	const wanted = [...also, ...laid.map((item) => item.customerId)].filter((id) => id !== ownerId);
+	return db
+		.select({ id: customer.id, name: customer.name })
+		.from(customer)
+		.where(or(eq(customer.parentId, ownerId), inArray(customer.id, wanted)))
+		.orderBy(asc(customer.id));
+}
+
+async function creditsOf(db: Db, customerId: number, currency: string): Promise<DeskCredit[]> {
+	const rows = await db
+		.select({
+			receiptId: receipt.id,
+			version: receiptState.version,
+			booked: receipt.booked,
+			payerName: receipt.payerName,
+			onAccount: receiptState.onAccount,
+			depositFor: receiptState.depositFor
+		})
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(
+			and(
+				eq(receiptState.customerId, customerId),
+				gt(receiptState.onAccount, 0),
+				eq(receipt.currency, currency)
+			)
+		)
+		.orderBy(asc(receipt.booked), asc(receipt.id));
+	return rows.map((row) => ({ ...row, onAccount: minor(row.onAccount) }));
+}
+
+async function suspectsOf(db: Db, row: Waiting, customerId: number): Promise<Suspect[]> {
+	const rows = await db
+		.select({
+			receiptId: receipt.id,
+			booked: receipt.booked,
+			amount: receipt.amount,
+			payerName: receipt.payerName,
+			text: receipt.text,
+			actId: receiptState.actId,
+			by: act.userName
+		})
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.innerJoin(act, eq(act.id, receiptState.actId))
+		.where(
+			and(
+				eq(receiptState.customerId, customerId),
+				eq(receiptState.state, 'placed'),
+				eq(receipt.amount, row.amount),
+				eq(receipt.currency, row.currency),
+				gt(receipt.booked, addDays(row.booked, -SUSPECT_DAYS))
+			)
+		)
+		.orderBy(desc(receipt.booked))
+		.limit(3);
+	const found: Suspect[] = [];
+	for (const { actId, ...one } of rows) {
+		const settled = await db
+			.select({ number: document.number })
+			.from(allocation)
+			.innerJoin(item, eq(item.id, allocation.itemId))
+			.innerJoin(document, eq(document.id, item.documentId))
+			.where(eq(allocation.actId, actId!));
+		found.push({ ...one, numbers: [...new Set(settled.map((each) => each.number))] });
+	}
+	return found;
+}
+
+function limitsOf(limits: Limits, who: Person): LimitsOfOne {
+	const mine: Record<string, number> = {};
+	for (const kind of [...DIFFERENCE_KINDS, 'refund'] as const) {
+		const most = limitOf(limits, who, kind);
+		if (most !== null) mine[kind] = most;
+	}
+	return mine;
+}

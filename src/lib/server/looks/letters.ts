@@ -73,7 +73,7 @@ export const countRuns = defineLook('reader', async (db, _: null, { today }) => 
 
 async function runRows(db: Db, kind: LetterKind, today: Day): Promise<RunRow[]> {
 	const owed = sql<number>`sum(${signedOpen})`;
-	const isLate = sql`${itemState.due} < ${today} and ${itemState.kind} <> 'credit_note'`;
+	const isLate = sql`${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge')`;
 	const late = sql<number>`sum(case when ${isLate} then ${itemState.open} else 0 end)`;
 	const open = db
 		.select({

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it, test } from 'vitest';
 import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { addRates } from '../acts/add-rates';
-import { placeReceipt } from '../acts/place-receipt';
+import { placeMoney } from '../acts/place-money';
 import { undoPlacing } from '../acts/undo-placing';
 import type { Books } from '../db/open';
 import {
@@ -58,17 +58,17 @@ beforeAll(async () => {
 	const line = (itemId: number, cash: number) => [{ itemId, version: 1, cash, differences: [] }];
 	await done(
 		books,
-		placeReceipt,
+		placeMoney,
 		{ receiptId: 1, receiptVersion: 1, customerId: 1, lines: line(1, 400), reasons: [] },
 		CLERK
 	);
 	const { actId } = await done(
 		books,
-		placeReceipt,
+		placeMoney,
 		{ receiptId: 2, receiptVersion: 1, customerId: 2, lines: line(3, 700), reasons: [] },
 		CLERK
 	);
-	await done(books, undoPlacing, { actId }, CLERK);
+	await done(books, undoPlacing, { actId: actId! }, CLERK);
 });
 
 it('Today adds up: owed, late and waiting, in base currency', async () => {
@@ -166,16 +166,16 @@ it('the pile and the desk agree', async () => {
 		['certain', 'Hazel Hill Pottery', ['AK-2'], 0]
 	]);
 	expect(pile.doneOfNewest).toBe(1);
-	const desk = await lookAtDesk(books.db, { receiptId: 3, customerId: null }, viewer);
+	const desk = await lookAtDesk(books.db, { receiptId: 3, customerId: null, also: [] }, viewer);
 	expect([
 		desk!.customer!.code,
 		desk!.customer!.owes,
 		desk!.items.map((item) => item.number),
 		desk!.habit
 	]).toEqual(['H1', 2300, ['AK-1', 'AC-1', 'AK-2'], [119]]);
-	const other = await lookAtDesk(books.db, { receiptId: 3, customerId: 2 }, viewer);
+	const other = await lookAtDesk(books.db, { receiptId: 3, customerId: 2, also: [] }, viewer);
 	expect([other!.customer!.code, other!.items.map((item) => item.number)]).toEqual(['W2', ['AK-3']]);
-	expect(await lookAtDesk(books.db, { receiptId: 1, customerId: null }, viewer)).toBeNull();
+	expect(await lookAtDesk(books.db, { receiptId: 1, customerId: null, also: [] }, viewer)).toBeNull();
 });
 
 it('the journal shows acts with their lines; balances come to nothing and the bank agrees', async () => {

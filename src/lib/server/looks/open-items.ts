@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, like, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../core/6-reports/age';
 import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
@@ -37,7 +37,7 @@ export const PAGE = 200;
 
 /** Every open document, late ones first, by facet and any part of number, name, order or amount. */
 export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQuery, { today }) => {
-	const notCredit = ne(itemState.kind, 'credit_note');
+	const notCredit = inArray(itemState.kind, ['invoice', 'charge']);
 	const total = sql<number>`(select ${item.total} from ${item} where ${item.id} = ${itemState.itemId})`;
 	const conditions: Record<Facet, SQL | undefined> = {
 		all: undefined,

@@ -1,5 +1,6 @@
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
 import type { Band } from '../../core/3-matching/answer';
+import type { Db } from '../db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
 import { answeredPile } from './answers';
 import { defineLook } from './define-look';
@@ -19,6 +20,14 @@ export interface PileRow {
 	readonly gap: number;
 	readonly otherAnswers: number;
 	readonly text: string;
+}
+
+/** An account with credit that something owed could be paid from. */
+export interface CreditRow {
+	readonly customerId: number;
+	readonly name: string;
+	readonly currency: string;
+	readonly amount: number;
 }
 
 /** The pile on Money in: every receipt that waits, by how sure the answer is. */
@@ -53,5 +62,26 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['placed', 'set_aside'])))
 		.get();
-	return { rows, doneOfNewest: done?.n ?? 0 };
+	return { rows, doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) };
 });
+
+/** Accounts where credit on account, or a credit note, could meet something that is owed. */
+async function creditsToPlace(db: Db): Promise<CreditRow[]> {
+	return db.all<CreditRow>(sql`
+		with credit as (
+			select s.customer_id, r.currency, sum(s.on_account) as amount
+			from receipt_state s join receipt r on r.id = s.receipt_id
+			where s.on_account > 0 group by 1, 2
+			union all
+			select customer_id, currency, sum(open) from item_state
+			where open > 0 and kind = 'credit_note' group by 1, 2
+		)
+		select c.id as customerId, c.name as name, credit.currency as currency, sum(credit.amount) as amount
+		from credit join customer c on c.id = credit.customer_id
+		where exists (
+			select 1 from item_state o where o.customer_id = credit.customer_id
+			and o.currency = credit.currency and o.open > 0 and o.kind <> 'credit_note'
+		)
+		group by c.id, credit.currency
+		order by c.name, credit.currency`);
+}

@@ -50,7 +50,7 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 	const owed = await db
 		.select({
 			all: sql<number>`coalesce(sum(${signedOpenBase}), 0)`,
-			late: sql<number>`coalesce(sum(case when ${itemState.due} < ${today} and ${itemState.kind} <> 'credit_note' then ${itemState.openBase} else 0 end), 0)`
+			late: sql<number>`coalesce(sum(case when ${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge') then ${itemState.openBase} else 0 end), 0)`
 		})
 		.from(itemState)
 		.where(isOpen)
@@ -123,7 +123,7 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 			})
 			.from(itemState)
 			.innerJoin(customer, eq(customer.id, itemState.customerId))
-			.where(and(isOpen, lt(itemState.due, today), ne(itemState.kind, 'credit_note')))
+			.where(and(isOpen, lt(itemState.due, today), inArray(itemState.kind, ['invoice', 'charge'])))
 			.groupBy(customer.id)
 			.orderBy(desc(sql`sum(${itemState.openBase})`))
 			.limit(MOST_LATE);

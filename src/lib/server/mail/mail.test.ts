@@ -9,7 +9,7 @@ import { sendAgain } from '../acts/send-again';
 import { sendLetters } from '../acts/send-letters';
 import { setAddress } from '../acts/set-address';
 import { perform } from '../acts/perform';
-import { placeReceipt } from '../acts/place-receipt';
+import { placeMoney } from '../acts/place-money';
 import type { Books } from '../db/open';
 import { delivery, letter, message } from '../db/schema';
 import { prepareLetters } from '../http/prepare-letters';
@@ -107,7 +107,7 @@ describe('letters', () => {
 		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
 		await done(
 			books,
-			placeReceipt,
+			placeMoney,
 			{
 				receiptId: 1,
 				receiptVersion: 1,

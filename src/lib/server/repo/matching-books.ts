@@ -43,7 +43,8 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 			ids.add(row.id);
 	const named = await documentsNamed(db, words);
 	for (const row of named) ids.add(row.customerId);
-	const items = await openItemsOf(db, [...ids]);
+	// Claims wait for a decision; money is proposed for them by nobody.
+	const items = (await openItemsOf(db, [...ids])).filter((item) => item.kind !== 'claim');
 	const open = new Set(items.map((item) => item.documentId));
 	return {
 		customers: await customersById(db, [...ids]),

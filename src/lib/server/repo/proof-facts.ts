@@ -8,6 +8,7 @@ import {
 	bankAccount,
 	bankEntry,
 	bankStatement,
+	creditChange,
 	difference,
 	document,
 	item,
@@ -53,6 +54,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 			.innerJoin(itemState, eq(itemState.itemId, item.id)),
 		allocations: await db.select().from(allocation),
 		differences: await db.select().from(difference),
+		creditChanges: await db.select().from(creditChange),
 		receipts: await db
 			.select({
 				id: receipt.id,

@@ -1,8 +1,18 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { DIFFERENCE_KINDS } from '../../core/model/records';
 import type { Reader, Tx } from '../db/open';
 import { PerTransaction } from '../db/per-transaction';
 import { setting } from '../db/schema';
+
+const LIMITS = z.partialRecord(z.enum([...DIFFERENCE_KINDS, 'refund']), z.number().int().min(0));
+
+export const LIMITS_SHAPE = z.object({
+	/** The most that may be called a small difference; null for no such bound. */
+	tolerance: z.number().int().min(0).nullable(),
+	byRole: z.object({ clerk: LIMITS, supervisor: LIMITS }),
+	byPerson: z.record(z.string(), LIMITS)
+});
 
 /** The firm's settings by key, each with its shape. */
 const SHAPES = {
@@ -18,7 +28,9 @@ const SHAPES = {
 	today: z.string(),
 	/** Books up to and including this day are locked. */
 	lockedThrough: z.string(),
-	demo: z.boolean()
+	demo: z.boolean(),
+	/** How much each role may book alone, in base currency. */
+	limits: LIMITS_SHAPE
 } as const;
 
 export type SettingKey = keyof typeof SHAPES;

@@ -33,7 +33,8 @@ export function bankAgrees(facts: ProofFacts): Breach[] {
 	const posted = new Map<number, number>();
 	const parts = new Map<number, number>();
 	for (const receipt of facts.receipts) {
-		tally(parts, receipt.bankEntryId, receipt.amount);
+		if (receipt.bankEntryId === null || receipt.state === 'withdrawn') continue;
+		if (receipt.state !== 'split') tally(parts, receipt.bankEntryId, receipt.amount);
 		if (receipt.state === 'placed' || receipt.state === 'set_aside')
 			tally(posted, receipt.bankEntryId, receipt.amount);
 	}

@@ -29,6 +29,8 @@ export interface ProofFacts {
 		readonly creditItemId: number | null;
 		readonly itemId: number;
 		readonly amount: number;
+		readonly creditCustomerId: number;
+		readonly creditAmount: number;
 		readonly itemBase: number;
 		readonly creditBase: number;
 		readonly undoesId: number | null;
@@ -41,10 +43,21 @@ export interface ProofFacts {
 		readonly base: number;
 		readonly undoesId: number | null;
 	}[];
+	/** Kept fees raise a receipt's credit (+), surpluses and refunds lower it (−). */
+	readonly creditChanges: readonly {
+		readonly id: number;
+		readonly date: string;
+		readonly receiptId: number;
+		readonly customerId: number;
+		readonly kind: string;
+		readonly amount: number;
+		readonly base: number;
+		readonly undoesId: number | null;
+	}[];
 	/** Receipts placed, with what their state says lies on account. */
 	readonly receipts: readonly {
 		readonly id: number;
-		readonly bankEntryId: number;
+		readonly bankEntryId: number | null;
 		readonly customerId: number | null;
 		readonly state: string;
 		readonly amount: number;

@@ -34,13 +34,18 @@ export function ledgerAgrees(facts: ProofFacts): Breach[] {
 		tally(open, part.itemId, -part.amount);
 		move(item.customerId, item.currency, part.date, part.amount);
 		if (part.receiptId !== null) {
-			tally(unallocated, part.receiptId, -part.amount);
-			move(item.customerId, item.currency, part.date, -part.amount);
+			const { currency } = receipts.get(part.receiptId)!;
+			tally(unallocated, part.receiptId, -part.creditAmount);
+			move(part.creditCustomerId, currency, part.date, -part.creditAmount);
 		} else {
 			const credit = items.get(part.creditItemId!)!;
-			tally(open, part.creditItemId!, -part.amount);
-			move(credit.customerId, credit.currency, part.date, -part.amount);
+			tally(open, part.creditItemId!, -part.creditAmount);
+			move(credit.customerId, credit.currency, part.date, -part.creditAmount);
 		}
+	}
+	for (const { receiptId, customerId, date, amount } of facts.creditChanges) {
+		tally(unallocated, receiptId, amount);
+		move(customerId, receipts.get(receiptId)!.currency, date, amount);
 	}
 	for (const part of facts.differences) {
 		const item = items.get(part.itemId)!;

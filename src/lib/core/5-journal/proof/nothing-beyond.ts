@@ -8,9 +8,13 @@ export function nothingBeyond(facts: ProofFacts): Breach[] {
 		tally(
 			used,
 			part.receiptId !== null ? `receipt ${part.receiptId}` : `item ${part.creditItemId}`,
-			part.amount
+			part.creditAmount
 		);
 	}
+	const credited = new Map<number, number>();
+	for (const { receiptId, kind, amount } of facts.creditChanges)
+		if (kind === 'processor_fee' || kind === 'bank_charge') tally(credited, receiptId, amount);
+		else tally(used, `receipt ${receiptId}`, -amount);
 	for (const part of facts.differences) tally(used, `item ${part.itemId}`, part.amount);
 	const breaches: Breach[] = [];
 	const check = (key: string, about: string, total: number, currency: string) => {
@@ -23,7 +27,7 @@ export function nothingBeyond(facts: ProofFacts): Breach[] {
 		check(
 			`receipt ${receipt.id}`,
 			`receipt ${receipt.id} used`,
-			Math.max(receipt.amount, 0),
+			Math.max(receipt.amount, 0) + (credited.get(receipt.id) ?? 0),
 			receipt.currency
 		);
 	return breaches;

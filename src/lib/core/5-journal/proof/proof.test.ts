@@ -50,12 +50,15 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 			creditItemId: null,
 			itemId: 1,
 			amount: 600,
+			creditCustomerId: 1,
+			creditAmount: 600,
 			itemBase: 600,
 			creditBase: 600,
 			undoesId: null
 		}
 	],
 	differences: [{ id: 1, date: '2026-10-05', itemId: 1, amount: 10, base: 10, undoesId: null }],
+	creditChanges: [],
 	receipts: [
 		{ id: 1, bankEntryId: 1, customerId: 1, state: 'placed', amount: 700, currency: 'GBP', onAccount: 100 }
 	],
@@ -96,7 +99,8 @@ describe('each rule finds its breach', () => {
 		],
 		[
 			'an item settled beyond its total',
-			(f) => (f.allocations = [...f.allocations, { ...f.allocations[0]!, id: 2, amount: 500 }]),
+			(f) =>
+				(f.allocations = [...f.allocations, { ...f.allocations[0]!, id: 2, amount: 500, creditAmount: 500 }]),
 			[2, 3]
 		],
 		[
@@ -104,10 +108,44 @@ describe('each rule finds its breach', () => {
 			(f) => (
 				(f.items = [{ ...f.items[0]!, total: 2000, stateOpen: 1280 }]),
 				(f.lines = [...f.lines, line(1, '1100', 1000), line(1, '4000', -1000)]),
-				(f.allocations = [{ ...f.allocations[0]!, amount: 710 }]),
+				(f.allocations = [{ ...f.allocations[0]!, amount: 710, creditAmount: 710 }]),
 				(f.receipts = [{ ...f.receipts[0]!, onAccount: -10 }])
 			),
 			[3]
+		],
+		[
+			'a fee that raises the credit but not the ledger',
+			(f) =>
+				(f.creditChanges = [
+					{
+						id: 1,
+						date: '2026-10-05',
+						receiptId: 1,
+						customerId: 1,
+						kind: 'processor_fee',
+						amount: 5,
+						base: 5,
+						undoesId: null
+					}
+				]),
+			[2]
+		],
+		[
+			'a refund beyond what came',
+			(f) =>
+				(f.creditChanges = [
+					{
+						id: 1,
+						date: '2026-10-05',
+						receiptId: 1,
+						customerId: 1,
+						kind: 'refund',
+						amount: -101,
+						base: -101,
+						undoesId: null
+					}
+				]),
+			[2, 3]
 		],
 		[
 			'a statement that does not add up',
@@ -139,7 +177,15 @@ describe('each rule finds its breach', () => {
 			(f) =>
 				(f.allocations = [
 					...f.allocations,
-					{ ...f.allocations[0]!, id: 2, amount: -599, itemBase: -600, creditBase: -600, undoesId: 1 }
+					{
+						...f.allocations[0]!,
+						id: 2,
+						amount: -599,
+						creditAmount: -600,
+						itemBase: -600,
+						creditBase: -600,
+						undoesId: 1
+					}
 				]),
 			[2, 5]
 		],

@@ -27,6 +27,10 @@ export function undoingsMatch(facts: ProofFacts): Breach[] {
 		facts.allocations.map((row) => ({ ...row, sums: [row.amount, row.itemBase, row.creditBase] }))
 	);
 	check(
+		'credit change',
+		facts.creditChanges.map((row) => ({ ...row, itemId: row.receiptId, sums: [row.amount, row.base] }))
+	);
+	check(
 		'difference',
 		facts.differences.map((row) => ({ ...row, sums: [row.amount, row.base] }))
 	);

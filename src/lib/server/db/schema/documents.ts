@@ -10,7 +10,7 @@ export const document = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge'] }).notNull(),
+		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge', 'claim'] }).notNull(),
 		number: text('number').notNull(),
 		numberKey: text('number_key').notNull(),
 		customerId: integer('customer_id')
@@ -83,7 +83,7 @@ export const itemState = sqliteTable(
 		customerId: integer('customer_id').notNull(),
 		due: text('due').notNull(),
 		/** Kind and currency of the document, so that runs and sums over all open items read one index and nothing else. */
-		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge'] }).notNull(),
+		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge', 'claim'] }).notNull(),
 		currency: text('currency').notNull(),
 		open: integer('open').notNull(),
 		openBase: integer('open_base').notNull(),

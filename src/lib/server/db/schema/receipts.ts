@@ -1,17 +1,26 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { CLAIM_REASONS } from '../../../core/model/claim';
+import { DIFFERENCE_KINDS } from '../../../core/model/records';
 import { act } from './acts';
 import { bankEntry } from './bank';
-import { item } from './documents';
+import { document, item } from './documents';
 import { customer } from './firm';
 
-/** Money from one payer, as an entry shows it; negative where money went. */
+/** Money from one payer, as an entry shows it or as it was recorded by hand; negative where money went. */
 export const receipt = sqliteTable(
 	'receipt',
 	{
 		id: integer('id').primaryKey(),
-		bankEntryId: integer('bank_entry_id')
-			.notNull()
-			.references(() => bankEntry.id),
+		/** Null while money recorded by hand is on its way. */
+		bankEntryId: integer('bank_entry_id').references(() => bankEntry.id),
+		/** The receipt that this one is a part of, where one payment was split. */
+		parentId: integer('parent_id'),
+		/** How it came: `bank`, or a method of the firm's list for money recorded by hand. */
+		method: text('method').notNull().default('bank'),
+		/** Whose it is, where that was known when it was recorded. */
+		knownCustomerId: integer('known_customer_id').references(() => customer.id),
+		/** What a processor or bank is known to have kept of it. */
+		fee: integer('fee').notNull().default(0),
 		detail: integer('detail'),
 		booked: text('booked').notNull(),
 		amount: integer('amount').notNull(),
@@ -24,8 +33,10 @@ export const receipt = sqliteTable(
 		charges: integer('charges').notNull(),
 		returnReason: text('return_reason')
 	},
-	(t) => [index('receipt_entry').on(t.bankEntryId)]
+	(t) => [index('receipt_entry').on(t.bankEntryId), index('receipt_parent').on(t.parentId)]
 );
+
+export const RECEIPT_STATES = ['waiting', 'held', 'placed', 'set_aside', 'split', 'withdrawn'] as const;
 
 /** Where a receipt stands; follows from the acts on it. */
 export const receiptState = sqliteTable(
@@ -34,13 +45,17 @@ export const receiptState = sqliteTable(
 		receiptId: integer('receipt_id')
 			.primaryKey()
 			.references(() => receipt.id),
-		state: text('state', { enum: ['waiting', 'held', 'placed', 'set_aside'] }).notNull(),
+		state: text('state', { enum: RECEIPT_STATES }).notNull(),
 		booked: text('booked').notNull(),
 		customerId: integer('customer_id').references(() => customer.id),
 		/** What of a placed receipt lies on account. */
 		onAccount: integer('on_account').notNull(),
 		onAccountBase: integer('on_account_base').notNull(),
+		/** The order that a deposit on account was paid for. */
+		depositFor: text('deposit_for'),
 		heldBecause: text('held_because'),
+		/** What was laid on the desk when it was held or a supervisor was asked, as JSON. */
+		heldOrder: text('held_order'),
 		version: integer('version').notNull(),
 		/** The act that placed it or set it aside, while it stands. */
 		actId: integer('act_id'),
@@ -68,6 +83,9 @@ export const allocation = sqliteTable(
 			.references(() => item.id),
 		/** Negative on the row that undoes. */
 		amount: integer('amount').notNull(),
+		/** Whose the credit was, and how much of it in its own currency. */
+		creditCustomerId: integer('credit_customer_id').notNull(),
+		creditAmount: integer('credit_amount').notNull(),
 		itemBase: integer('item_base').notNull(),
 		creditBase: integer('credit_base').notNull(),
 		undoesId: integer('undoes_id').unique()
@@ -88,15 +106,12 @@ export const difference = sqliteTable(
 			.notNull()
 			.references(() => act.id),
 		date: text('date').notNull(),
-		receiptId: integer('receipt_id')
-			.notNull()
-			.references(() => receipt.id),
+		/** The new money that it came with; null where only credits were placed, or none. */
+		receiptId: integer('receipt_id').references(() => receipt.id),
 		itemId: integer('item_id')
 			.notNull()
 			.references(() => item.id),
-		kind: text('kind', {
-			enum: ['settlement_discount', 'processor_fee', 'bank_charge', 'withholding_tax', 'small_difference']
-		}).notNull(),
+		kind: text('kind', { enum: DIFFERENCE_KINDS }).notNull(),
 		amount: integer('amount').notNull(),
 		base: integer('base').notNull(),
 		undoesId: integer('undoes_id').unique()
@@ -106,4 +121,51 @@ export const difference = sqliteTable(
 		index('difference_act').on(t.actId),
 		index('difference_kind').on(t.kind, t.date)
 	]
+);
+
+/** A change of a receipt's credit other than by allocation: a kept fee raises it, a surplus or refund lowers it. */
+export const creditChange = sqliteTable(
+	'credit_change',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		date: text('date').notNull(),
+		receiptId: integer('receipt_id')
+			.notNull()
+			.references(() => receipt.id),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		kind: text('kind', {
+			enum: ['processor_fee', 'bank_charge', 'small_difference', 'refund']
+		}).notNull(),
+		amount: integer('amount').notNull(),
+		base: integer('base').notNull(),
+		undoesId: integer('undoes_id').unique()
+	},
+	(t) => [index('credit_change_receipt').on(t.receiptId), index('credit_change_act').on(t.actId)]
+);
+
+/** A short payment in dispute: the document that it is owed by, the item it was taken from, and who follows it up. */
+export const claim = sqliteTable(
+	'claim',
+	{
+		documentId: integer('document_id')
+			.primaryKey()
+			.references(() => document.id),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		fromItemId: integer('from_item_id')
+			.notNull()
+			.references(() => item.id),
+		reason: text('reason', { enum: CLAIM_REASONS }).notNull(),
+		owner: text('owner').notNull(),
+		deadline: text('deadline').notNull(),
+		note: text('note').notNull(),
+		state: text('state', { enum: ['open', 'allowed', 'billed_back', 'written_off', 'withdrawn'] }).notNull()
+	},
+	(t) => [index('claim_from').on(t.fromItemId), index('claim_state').on(t.state, t.deadline)]
 );

@@ -1,0 +1,128 @@
+<script lang="ts">
+	import { daysBetween } from '$lib/core/day/arithmetic';
+	import Coin from '$lib/ui/Coin.svelte';
+	import type { OpenItem } from '$lib/core/model/records';
+	import { amount, money, shortDay } from '$lib/words/format';
+	import { itemText, shareOf, standing } from './item-words';
+	import type { Placing } from './placing.svelte';
+
+	/** What else is open: earlier money on account, and the items that are not taken. */
+	let {
+		placing,
+		activeId,
+		filter = $bindable(),
+		mayAct
+	}: {
+		placing: Placing;
+		activeId: number | undefined;
+		filter: HTMLInputElement | undefined;
+		mayAct: boolean;
+	} = $props();
+	let wanted = $state('');
+	const desk = $derived(placing.desk);
+	const used = $derived(new Set(placing.credits.map((credit) => credit.receiptId)));
+	const credits = $derived(desk.credits.filter((credit) => !used.has(credit.receiptId)));
+	const rest = $derived(
+		desk.items.filter((item) => {
+			if (placing.isChosen(item.id)) return false;
+			const text = wanted.trim().toLowerCase();
+			if (!text) return true;
+			const open = amount(item.open, item.currency);
+			return `${item.number} ${itemText(item, desk.owners)} ${open} ${open.replace(/,/g, '')}`
+				.toLowerCase()
+				.includes(text);
+		})
+	);
+	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));
+</script>
+
+<table class="mt-3">
+	<thead>
+		<tr>
+			<th class="w-6"></th>
+			<th
+				><span class="mr-3">{placing.rows.length ? 'Also open' : 'Open'}</span><input
+					bind:this={filter}
+					bind:value={wanted}
+					type="text"
+					data-keep-enter
+					class="w-52 py-0.5 text-sm font-normal"
+					aria-label="Filter the open items"
+					placeholder="filter: number, name, 45.40"
+				/> <span class="key">/</span></th
+			>
+			<th>Due</th><th class="num">Open</th><th class="w-20"></th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each credits as credit (credit.receiptId)}
+			<tr>
+				<td><Coin share={0.5} label="earlier money on account" /></td>
+				<td
+					>Earlier payment <span class="text-soft"
+						>of {shortDay(credit.booked, placing.today)}, on account{credit.depositFor
+							? `: deposit for ${credit.depositFor}`
+							: ''}</span
+					></td
+				>
+				<td>–</td>
+				<td class="num">{amount(-credit.onAccount, placing.currency)}</td>
+				<td class="num"
+					><button
+						class="cursor-pointer text-sm text-soft hover:text-ink"
+						onclick={() => placing.useCredit(credit.receiptId)}
+						disabled={!mayAct}
+						aria-label="Use the earlier payment of {shortDay(credit.booked, placing.today)}">use</button
+					></td
+				>
+			</tr>
+		{/each}
+		{#each rest as item (item.id)}
+			<tr data-active={item.id === activeId} class={['item', item.id === activeId && 'bg-sheet']}>
+				<td><Coin share={shareOf(item)} label={standing(item)} /></td>
+				<td
+					>{item.number}
+					<span class="text-soft"
+						>{itemText(item, desk.owners)}{item.open < item.total ? ` · ${standing(item)}` : ''}</span
+					></td
+				>
+				<td class="whitespace-nowrap"
+					>{item.kind === 'credit_note' ? '–' : shortDay(item.due, placing.today)}{#if late(item) > 0}<span
+							class="ml-1 text-oxblood">{late(item)} d</span
+						>{/if}</td
+				>
+				<td class="num"
+					>{item.currency === placing.currency
+						? amount(item.kind === 'credit_note' ? -item.open : item.open, item.currency)
+						: money(item.open, item.currency)}</td
+				>
+				<td class="num"
+					><button
+						class="cursor-pointer text-sm text-soft hover:text-ink"
+						onclick={() => placing.toggle(item.id)}
+						disabled={!mayAct}
+						aria-label="Take {item.number}"
+						>{#if item.id === activeId}<span class="key">Space</span>{/if} take</button
+					></td
+				>
+			</tr>
+		{:else}
+			<tr
+				><td></td><td colspan="4" class="text-soft"
+					>{wanted
+						? 'Nothing open fits that.'
+						: placing.rows.length
+							? 'Nothing else is open.'
+							: 'Nothing is open on this account.'}</td
+				></tr
+			>
+		{/each}
+	</tbody>
+</table>
+
+<style>
+	.item {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 33px;
+	}
+</style>

@@ -1,0 +1,53 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import Problems from '$lib/ui/Problems.svelte';
+	import Sheet from '$lib/ui/Sheet.svelte';
+	import { money } from '$lib/words/format';
+	import type { After } from './after';
+
+	/** Books money that is not a customer's on a ledger account. */
+	let {
+		open = $bindable(),
+		receipt,
+		accounts,
+		problems,
+		busy,
+		key,
+		after
+	}: {
+		open: boolean;
+		receipt: { id: number; version: number; amount: number; currency: string };
+		accounts: readonly { code: string; name: string }[];
+		problems: readonly string[];
+		busy: boolean;
+		key: string;
+		after: After;
+	} = $props();
+	let account = $state('');
+	const sum = $derived(money(receipt.amount, receipt.currency));
+</script>
+
+<Sheet title="Not customer money" bind:open>
+	<form
+		method="POST"
+		action="?/aside"
+		use:enhance={({ formData }) => {
+			formData.set(
+				'json',
+				JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, account })
+			);
+			formData.set('key', key);
+			return after(`Booked ${sum}.`, true);
+		}}
+	>
+		<label class="grid gap-1"
+			>Book {sum} on
+			<select bind:value={account}>
+				<option value="">Choose the ledger account</option>
+				{#each accounts as one (one.code)}<option value={one.code}>{one.name} ({one.code})</option>{/each}
+			</select>
+		</label>
+		<div class="mt-3"><Problems {problems} /></div>
+		<button class="btn btn-main mt-3" disabled={busy || !account}>Book it</button>
+	</form>
+</Sheet>

@@ -1,0 +1,339 @@
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import { z } from 'zod';
+import { itemLabel } from '../../core/4-allocation/item-label';
+import { NO_LIMITS, overLimits, type OverLimit } from '../../core/4-allocation/over-limits';
+import { place } from '../../core/4-allocation/place';
+import type { CreditUse, PlaceLine, PlaceOrder } from '../../core/4-allocation/place-order';
+import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
+import { day, parseDay, type Day } from '../../core/day/day';
+import { CLAIM_REASONS } from '../../core/model/claim';
+import type { Placing } from '../../core/model/placing';
+import { DIFFERENCE_KINDS } from '../../core/model/records';
+import { minor, type Minor } from '../../core/money/minor';
+import { toDecimal } from '../../core/money/to-decimal';
+import type { Tx } from '../db/open';
+import { customer, receipt, receiptState } from '../db/schema';
+import { firstOpenDay } from '../repo/check-period';
+import { checkVersions } from '../repo/check-versions';
+import { itemsById } from '../repo/open-items';
+import { openClaims } from '../repo/open-claims';
+import { postJournal } from '../repo/post-journal';
+import { actByKey, recordAct } from '../repo/record-act';
+import { readSetting } from '../repo/settings';
+import { baseConverter } from '../repo/to-base';
+import { whereMoneyLies } from '../repo/where-money-lies';
+import { writePlacing } from '../repo/write-placing';
+import { Refusal } from '../refusal';
+import { defineAct, type Circumstance } from './perform';
+import { takeReceipt } from './take-receipt';
+
+const amount = z.number().int().refine(Number.isSafeInteger);
+const dayText = z.string().refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.');
+
+export const claimInput = z.object({
+	reason: z.enum(CLAIM_REASONS),
+	owner: z.string().trim().min(1, 'Say who follows the claim up.').max(120),
+	deadline: dayText,
+	note: z.string().trim().max(1000).default('')
+});
+
+/** What the desk sends: which money, credits and items were seen in which version, and what is laid on each. */
+export const placeInput = z.object({
+	/** Null where only credits are placed. */
+	receiptId: z.number().int().nullable(),
+	receiptVersion: z.number().int().nullable(),
+	customerId: z.number().int().nullable(),
+	/** Earlier money on account that is placed now. */
+	credits: z
+		.array(z.object({ receiptId: z.number().int(), version: z.number().int(), use: amount }))
+		.max(500)
+		.default([]),
+	lines: z
+		.array(
+			z.object({
+				itemId: z.number().int(),
+				version: z.number().int(),
+				cash: amount,
+				settles: amount.optional(),
+				differences: z.array(z.object({ kind: z.enum(DIFFERENCE_KINDS), amount })),
+				claim: claimInput.optional()
+			})
+		)
+		.max(2000),
+	fees: z.array(z.object({ kind: z.enum(['processor_fee', 'bank_charge']), amount })).default([]),
+	surplus: z.array(z.object({ kind: z.enum(['small_difference', 'refund']), amount })).default([]),
+	/** The order that what stays on account was paid for. */
+	depositFor: z.string().trim().max(70).nullable().default(null),
+	/** The accounting day where no new money is placed; the bank's day goes before. */
+	date: dayText.nullable().default(null),
+	/** Why the desk proposed it, kept with the act. */
+	reasons: z.array(z.string().max(400)).max(40).default([])
+});
+export type PlaceInput = z.input<typeof placeInput>;
+type Order = z.output<typeof placeInput>;
+
+export interface Placed {
+	/** Null where it waits for a supervisor. */
+	readonly actId: number | null;
+	/** What is beyond the person's limit, where a supervisor has to agree. */
+	readonly waits: readonly OverLimit[];
+}
+
+/**
+ * Posts money and credits: on the items chosen, of one account or several, differences named, claims split off, the rest on
+ * account. What is beyond the person's limit is not posted: it waits for a supervisor, with all that was laid.
+ */
+export const placeMoney = defineAct({
+	kind: 'place-receipt',
+	needs: 'clerk',
+	run: async (tx, given: PlaceInput, at): Promise<Placed> => {
+		if (at.key) {
+			const done = await actByKey(tx, at.key);
+			if (done) return { actId: done.kind === 'ask-supervisor' ? null : done.id, waits: [] };
+		}
+		const input = placeInput.parse(given);
+		const taken =
+			input.receiptId === null ? null : await takeReceipt(tx, input.receiptId, input.receiptVersion ?? 0);
+		const owner = await ownerOf(tx, input);
+		const date = taken
+			? await accountingDate(tx, taken.row.booked as Day)
+			: await chosenDate(tx, input.date, at.today);
+		const order = await orderOf(tx, input, taken?.row ?? null, date);
+		const placing = place(order);
+		if (!placing.ok) throw new Refusal(...placing.problems);
+		checkClaims(input, order.lines);
+
+		const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
+		const firm = await readSetting(tx, 'firm');
+		const booked = [
+			...placing.value.differences,
+			...placing.value.creditChanges.filter((one) => one.kind === 'small_difference' || one.kind === 'refund')
+		] as Parameters<typeof overLimits>[2];
+		const waits = overLimits(limits, at.who, booked);
+		if (waits.length > 0) {
+			if (!taken)
+				throw new Refusal(
+					...waits.map((one) => ({
+						...one,
+						code: 'over-limit' as const,
+						currency: firm?.baseCurrency ?? order.currency
+					}))
+				);
+			await askSupervisor(tx, input, taken.row.id, waits, at);
+			return { actId: null, waits };
+		}
+
+		const actId = await recordAct(tx, {
+			kind: taken ? 'place-receipt' : 'place-credits',
+			date,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: summaryOf(taken?.row ?? null, placing.value, order.currency, owner.name),
+			facts: {
+				lines: input.lines,
+				credits: input.credits,
+				onAccount: taken ? placing.value.credits.at(-1)!.onAccount : 0,
+				depositFor: input.depositFor,
+				reasons: input.reasons
+			},
+			customerId: owner.id,
+			receiptId: taken?.row.id ?? null,
+			key: at.key
+		});
+		await writePlacing(tx, { actId, date, receiptId: taken?.row.id ?? null }, placing.value);
+		await openClaims(tx, { actId, date }, input.lines, placing.value, order.lines);
+		if (taken) {
+			const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
+			await tx
+				.update(receiptState)
+				.set({
+					state: 'placed',
+					customerId: owner.id,
+					onAccount,
+					onAccountBase,
+					depositFor: onAccount > 0 ? input.depositFor : null,
+					heldBecause: null,
+					heldOrder: null,
+					version: taken.state.version + 1,
+					actId,
+					lastActId: actId
+				})
+				.where(eq(receiptState.receiptId, taken.row.id));
+		}
+		const money = taken
+			? {
+					amount: minor(taken.row.amount),
+					base: order.receipt!.base,
+					currency: taken.row.currency,
+					customerId: owner.id,
+					...(await whereMoneyLies(tx, taken.row))
+				}
+			: null;
+		await postJournal(tx, actId, date, journalOfPlacing(money, placing.value));
+		return { actId, waits: [] };
+	}
+});
+
+async function ownerOf(tx: Tx, input: Order) {
+	if (input.customerId === null) throw new Refusal({ code: 'no-customer' });
+	const owner = await tx
+		.select({ id: customer.id, name: customer.name })
+		.from(customer)
+		.where(eq(customer.id, input.customerId))
+		.get();
+	if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+	return owner;
+}
+
+/** The order as the core knows it, from what the books hold now; refuses what changed since it was seen. */
+async function orderOf(
+	tx: Tx,
+	input: Order,
+	row: typeof receipt.$inferSelect | null,
+	date: Day
+): Promise<PlaceOrder> {
+	const found = await itemsById(
+		tx,
+		input.lines.map((line) => line.itemId)
+	);
+	const items = new Map(found.map((one) => [one.id, one]));
+	if (input.lines.some((line) => !items.has(line.itemId)))
+		throw new Refusal({ code: 'not-found', what: 'item' });
+	await checkVersions(tx, input.lines, items);
+	const credits = await creditsOf(tx, input.credits);
+	const currency = row?.currency ?? credits[0]?.currency ?? found[0]?.currency;
+	if (!currency) throw new Refusal({ code: 'nothing-to-place' });
+	const toBase = await converter(tx, currency, date);
+	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
+	return {
+		currency,
+		tolerance: limits.tolerance === null ? null : minor(limits.tolerance),
+		receipt: row && {
+			id: row.id,
+			customerId: input.customerId!,
+			amount: minor(row.amount),
+			base: toBase(minor(row.amount)),
+			fees: input.fees.map((fee) => ({
+				kind: fee.kind,
+				amount: minor(fee.amount),
+				base: toBase(minor(fee.amount))
+			})),
+			surplus: input.surplus.map((one) => ({ kind: one.kind, amount: minor(one.amount) }))
+		},
+		credits,
+		lines: input.lines.map((line): PlaceLine => ({
+			item: items.get(line.itemId)!,
+			cash: minor(line.cash),
+			...(line.settles === undefined ? {} : { settles: minor(line.settles) }),
+			differences: line.differences.map((gap) => ({ kind: gap.kind, amount: minor(gap.amount) }))
+		}))
+	};
+}
+
+/** Earlier money as it lies on account now; refuses what is no longer as it was seen. */
+async function creditsOf(tx: Tx, wanted: Order['credits']): Promise<CreditUse[]> {
+	if (wanted.length === 0) return [];
+	const rows = await tx
+		.select({ state: receiptState, currency: receipt.currency })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(
+			and(
+				inArray(
+					receiptState.receiptId,
+					wanted.map((one) => one.receiptId)
+				),
+				eq(receiptState.state, 'placed')
+			)
+		);
+	const byId = new Map(rows.map((row) => [row.state.receiptId, row]));
+	return wanted.map(({ receiptId, version, use }) => {
+		const row = byId.get(receiptId);
+		if (!row || row.state.version !== version) throw new Refusal({ code: 'credit-changed' });
+		return {
+			receiptId,
+			customerId: row.state.customerId!,
+			currency: row.currency,
+			onAccount: minor(row.state.onAccount),
+			onAccountBase: minor(row.state.onAccountBase),
+			use: minor(use)
+		};
+	});
+}
+
+function checkClaims(input: Order, lines: readonly PlaceLine[]): void {
+	for (const [i, line] of input.lines.entries())
+		if (line.differences.some((gap) => gap.kind === 'claim') && !line.claim)
+			throw new Refusal({ code: 'claim-unexplained', item: itemLabel(lines[i]!.item) });
+}
+
+async function askSupervisor(
+	tx: Tx,
+	order: Order,
+	receiptId: number,
+	waits: Placed['waits'],
+	at: Circumstance
+): Promise<void> {
+	const actId = await recordAct(tx, {
+		kind: 'ask-supervisor',
+		date: at.today,
+		at: at.now(),
+		userId: at.who.id,
+		userName: at.who.name,
+		summary: 'Asked a supervisor to agree to a posting',
+		facts: { order, waits },
+		receiptId,
+		key: at.key
+	});
+	await tx
+		.update(receiptState)
+		.set({
+			state: 'held',
+			heldBecause: `${at.who.name} asks a supervisor to post this`,
+			heldOrder: JSON.stringify(order),
+			version: sql`${receiptState.version} + 1`,
+			lastActId: actId
+		})
+		.where(eq(receiptState.receiptId, receiptId));
+}
+
+function summaryOf(
+	row: typeof receipt.$inferSelect | null,
+	placing: Placing,
+	currency: string,
+	name: string
+): string {
+	if (row)
+		return `Placed ${toDecimal(minor(row.amount), row.currency)} ${row.currency} from ${row.payerName ?? 'an unnamed payer'} on ${name}`;
+	const sum = placing.allocations.reduce((all, part) => all + part.creditAmount, 0);
+	return sum > 0
+		? `Placed ${toDecimal(minor(sum), currency)} ${currency} of credit of ${name}`
+		: `Booked differences of ${name}`;
+}
+
+/** The day the bank booked it, or the first open day where that one is locked: the bank's day cannot be chosen. */
+export async function accountingDate(tx: Tx, booked: Day): Promise<Day> {
+	const first = await firstOpenDay(tx);
+	return first && booked < first ? first : booked;
+}
+
+/** A day that a person chose, refused where it is locked; today where none was chosen. */
+export async function chosenDate(tx: Tx, chosen: string | null, today: Day): Promise<Day> {
+	const date = chosen === null ? today : day(chosen);
+	const first = await firstOpenDay(tx);
+	if (first && date < first) throw new Refusal({ code: 'period-locked', date, firstOpen: first });
+	return date;
+}
+
+async function converter(tx: Tx, currency: string, date: Day): Promise<(amount: Minor) => Minor> {
+	const base = (await readSetting(tx, 'firm'))?.baseCurrency ?? currency;
+	const convert = await baseConverter(tx, currency, base, date);
+	if (typeof convert !== 'function') throw new Refusal(convert);
+	return convert;
+}
+
+/** Base value of an amount at the rate of its accounting day. */
+export async function baseOf(tx: Tx, currency: string, value: number, date: Day): Promise<Minor> {
+	return (await converter(tx, currency, date))(minor(value));
+}

@@ -1,0 +1,12 @@
+import { asc } from 'drizzle-orm';
+import { NO_LIMITS } from '../../core/4-allocation/over-limits';
+import { bankAccount } from '../db/schema';
+import { readSetting } from '../repo/settings';
+import { defineLook } from './define-look';
+
+/** The firm's settings: its bank accounts, and who may book how much alone. */
+export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
+	limits: (await readSetting(db, 'limits')) ?? NO_LIMITS,
+	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
+	banks: await db.select().from(bankAccount).orderBy(asc(bankAccount.id))
+}));

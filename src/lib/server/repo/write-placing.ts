@@ -1,0 +1,71 @@
+import { sql } from 'drizzle-orm';
+import type { Day } from '../../core/day/day';
+import type { CreditState, Placing } from '../../core/model/placing';
+import type { Tx } from '../db/open';
+import { allocation, creditChange, difference } from '../db/schema';
+import { changeItems } from './change-items';
+
+/** Writes what a placing did to the sub-ledger: its links, differences and credit changes, and how items and credits stand now. */
+export async function writePlacing(
+	tx: Tx,
+	at: { readonly actId: number; readonly date: Day; readonly receiptId: number | null },
+	placing: Placing
+): Promise<void> {
+	const { actId, date } = at;
+	if (placing.allocations.length)
+		await tx.insert(allocation).values(
+			placing.allocations.map(
+				({ source, itemId, amount, creditCustomerId, creditAmount, itemBase, creditBase }) => ({
+					actId,
+					date,
+					receiptId: 'receiptId' in source ? source.receiptId : null,
+					creditItemId: 'itemId' in source ? source.itemId : null,
+					itemId,
+					amount,
+					creditCustomerId,
+					creditAmount,
+					itemBase,
+					creditBase
+				})
+			)
+		);
+	if (placing.differences.length)
+		await tx.insert(difference).values(
+			placing.differences.map(({ itemId, kind, amount, base }) => ({
+				actId,
+				date,
+				receiptId: at.receiptId,
+				itemId,
+				kind,
+				amount,
+				base
+			}))
+		);
+	if (placing.creditChanges.length)
+		await tx.insert(creditChange).values(
+			placing.creditChanges.map(({ receiptId, customerId, kind, amount, base }) => ({
+				actId,
+				date,
+				receiptId,
+				customerId,
+				kind,
+				amount,
+				base
+			}))
+		);
+	await changeItems(tx, actId, placing.changes);
+	await changeCredits(
+		tx,
+		actId,
+		placing.credits.filter((one) => one.receiptId !== at.receiptId)
+	);
+}
+
+/** Writes what of earlier money is left on account after an act, and raises its versions. */
+export async function changeCredits(tx: Tx, actId: number, credits: readonly CreditState[]): Promise<void> {
+	if (credits.length === 0) return;
+	const rows = JSON.stringify(credits.map((one) => [one.receiptId, one.onAccount, one.onAccountBase]));
+	await tx.run(sql`update receipt_state
+		set on_account = rows.value ->> 1, on_account_base = rows.value ->> 2, version = version + 1, last_act_id = ${actId}
+		from json_each(${rows}) as rows where receipt_state.receipt_id = rows.value ->> 0`);
+}

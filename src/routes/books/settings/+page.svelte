@@ -1,0 +1,143 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { toast } from 'svelte-sonner';
+	import Problems from '$lib/ui/Problems.svelte';
+	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
+	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
+	import { parseTyped } from '$lib/core/money/parse-typed';
+	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
+	import { amount } from '$lib/words/format';
+	let { data } = $props();
+	let problems = $state<readonly string[]>([]);
+	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
+	const name = (kind: LimitedKind) => (kind === 'refund' ? 'To be paid back' : DIFFERENCE_NAMES[kind]);
+	const shown = (value: number | null | undefined) =>
+		value === null || value === undefined ? '' : amount(value, data.base);
+	const roles = ['clerk', 'supervisor'] as const;
+
+	/** Reads the fields; an empty one is no limit. */
+	function read(form: FormData) {
+		const unreadable: string[] = [];
+		const one = (field: string): number | undefined => {
+			const text = String(form.get(field) ?? '').trim();
+			if (!text) return undefined;
+			const value = parseTyped(text, data.base, false);
+			if (typeof value !== 'string') return value;
+			unreadable.push(`“${text}” is not an amount.`);
+			return undefined;
+		};
+		const of = (role: string) =>
+			Object.fromEntries(
+				kinds.flatMap((kind) => {
+					const value = one(`${role} ${kind}`);
+					return value === undefined ? [] : [[kind, value]];
+				})
+			);
+		const limits = {
+			tolerance: one('tolerance') ?? null,
+			byRole: { clerk: of('clerk'), supervisor: of('supervisor') },
+			byPerson: data.limits.byPerson
+		};
+		return { limits, unreadable };
+	}
+</script>
+
+<svelte:head><title>Settings · Odd Penny</title></svelte:head>
+
+<div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+	<section class="px-8 pt-5 pb-10">
+		<h1>Who may book how much alone</h1>
+		<p class="mt-1 mb-3 says">
+			In {data.base}, for one posting. Above it the posting waits for a supervisor. An empty field is no
+			limit; nought is never alone.
+		</p>
+		<Problems {problems} />
+		<form
+			method="POST"
+			action="?/limits"
+			use:enhance={({ formData, cancel }) => {
+				const { limits, unreadable } = read(formData);
+				problems = unreadable;
+				if (unreadable.length) return cancel();
+				formData.set('json', JSON.stringify(limits));
+				return async ({ result, update }) => {
+					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
+					else toast('The limits hold from now on.');
+					await update({ reset: false });
+				};
+			}}
+		>
+			<table>
+				<thead><tr><th>Odd penny</th><th class="num">A clerk</th><th class="num">A supervisor</th></tr></thead
+				>
+				<tbody>
+					{#each kinds as kind (kind)}
+						<tr>
+							<td>{name(kind)}</td>
+							{#each roles as role (role)}
+								<td class="num"
+									><input
+										type="text"
+										inputmode="decimal"
+										class="amount-field"
+										name="{role} {kind}"
+										aria-label="{name(kind)}, {role}"
+										value={shown(data.limits.byRole[role][kind])}
+									/></td
+								>
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			<label class="mt-3 flex items-center gap-2"
+				>A small difference is at most <input
+					type="text"
+					inputmode="decimal"
+					class="amount-field"
+					name="tolerance"
+					value={shown(data.limits.tolerance)}
+				/> whoever books it.</label
+			>
+			<button class="btn btn-main mt-4">Keep these limits</button>
+		</form>
+	</section>
+	<section class="border-l border-rule px-8 pt-5 pb-10">
+		<h2 class="text-xl">Bank accounts</h2>
+		<table class="mt-2">
+			<thead><tr><th>Name</th><th>Number</th><th>Currency</th><th>Ledger</th></tr></thead>
+			<tbody>
+				{#each data.banks as bank (bank.id)}
+					<tr
+						><td>{bank.name}</td><td class="font-mono text-[13px]">{bank.number}</td><td>{bank.currency}</td
+						><td>{bank.ledger}</td></tr
+					>
+				{:else}<tr
+						><td colspan="4" class="text-soft">None yet. Add the account that customers pay into.</td></tr
+					>{/each}
+			</tbody>
+		</table>
+		<h2 class="mt-8 text-xl">Add a bank account</h2>
+		<form
+			method="POST"
+			action="?/bank"
+			use:enhance={() =>
+				async ({ result, update }) => {
+					problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
+					if (result.type === 'success') toast(`${String(result.data?.added)} is there.`);
+					await update({ reset: result.type === 'success' });
+				}}
+			class="mt-2 grid w-96 grid-cols-2 gap-2"
+		>
+			<label class="col-span-2 grid gap-1">Name<input type="text" name="name" required /></label>
+			<label class="col-span-2 grid gap-1"
+				>IBAN or account number<input type="text" name="number" required /></label
+			>
+			<label class="grid gap-1">Bank<input type="text" name="bankName" required /></label>
+			<label class="grid gap-1">BIC, if it has one<input type="text" name="bic" /></label>
+			<label class="grid gap-1">Currency<input type="text" name="currency" required maxlength="3" /></label>
+			<label class="grid gap-1">Ledger account<input type="text" name="ledger" required /></label>
+			<div class="col-span-2"><button class="btn">Add it</button></div>
+		</form>
+	</section>
+</div>
