@@ -18,6 +18,7 @@ export default defineConfig({
 				demo: entry('./src/tools/demo.ts'),
 				import: entry('./src/tools/import.ts'),
 				prove: entry('./src/tools/prove.ts'),
+				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts')

@@ -16,7 +16,7 @@ export function installed() {
 		.update(readFileSync(join(root, 'package-lock.json')))
 		.digest('hex');
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === want) return;
-	console.log('Installing what is missing …');
+	console.error('Installing what is missing …');
 	const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
 		cwd: root,
 		stdio: ['ignore', 'inherit', 'inherit']
@@ -38,7 +38,7 @@ export function built() {
 		'vite.tools.config.ts'
 	]);
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === want) return;
-	console.log('Building …');
+	console.error('Building …');
 	const bin = join(root, 'node_modules/.bin/vite');
 	for (const args of [
 		['build', '--logLevel', 'error'],

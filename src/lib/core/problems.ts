@@ -47,6 +47,23 @@ export type Problem =
 			readonly want: string;
 	  } & Where)
 	| ({ readonly code: 'too-many-problems'; readonly shown: number } & Where)
+	// tables
+	| ({ readonly code: 'csv-broken'; readonly detail: string } & Where)
+	| ({
+			readonly code: 'csv-column-missing';
+			readonly columns: readonly string[];
+			readonly found: readonly string[];
+	  } & Where)
+	| ({ readonly code: 'csv-width'; readonly want: number; readonly found: number } & Where)
+	| ({ readonly code: 'csv-too-long'; readonly most: number } & Where)
+	| ({
+			readonly code: 'csv-field';
+			readonly field: string;
+			readonly text: string;
+			readonly why: string;
+	  } & Where)
+	| ({ readonly code: 'differs'; readonly what: string; readonly why: string } & Where)
+	| ({ readonly code: 'code-unknown'; readonly what: string; readonly text: string } & Where)
 	// placing
 	| { readonly code: 'nothing-to-place' }
 	| { readonly code: 'line-not-positive'; readonly item: string }

@@ -45,27 +45,28 @@
 	<div class="px-4 pt-4 pb-6 xl:px-6">
 		<div class="flex items-baseline gap-2">
 			<h2 class="text-2xl">{desk.customer?.name ?? receipt?.payerName ?? 'Unnamed payer'}</h2>
-			<p class="text-sm text-soft">
-				{#if desk.customer}<a href="/customers/{desk.customer.code}">{desk.customer.code}</a> · owes {money(
-						desk.customer.owes,
-						placing.currency
-					)}{:else}nobody in the books yet{/if}
-				{#if mayAct && cameIn}
-					{#if receipt}<button
-							class="ml-1 cursor-pointer text-copper hover:underline"
-							onclick={() => toggle('owner')}
-							>{desk.customer ? 'another account' : 'choose whose it is'}</button
-						>{/if}
-					{#if desk.customer}<button
-							class="ml-1 cursor-pointer text-copper hover:underline"
-							onclick={() => toggle('beside')}>items of others too</button
-						>{/if}
-				{/if}
-			</p>
 			<p class="ml-auto font-serif text-2xl font-semibold whitespace-nowrap">
 				{money(receipt ? receipt.amount : placing.amount, placing.currency)}
 			</p>
 		</div>
+		<p class="flex flex-wrap gap-x-3 text-sm text-soft">
+			{#if desk.customer}<span
+					><a href="/customers/{desk.customer.code}">{desk.customer.code}</a> · owes {money(
+						desk.customer.owes,
+						placing.currency
+					)}</span
+				>{:else}nobody in the books yet{/if}
+			{#if mayAct && cameIn}
+				{#if receipt}<button
+						class="cursor-pointer text-copper hover:underline"
+						onclick={() => toggle('owner')}>{desk.customer ? 'another account' : 'choose whose it is'}</button
+					>{/if}
+				{#if desk.customer}<button
+						class="cursor-pointer text-copper hover:underline"
+						onclick={() => toggle('beside')}>items of other accounts, too</button
+					>{/if}
+			{/if}
+		</p>
 		{#if searching || (!desk.customer && cameIn)}<WhoseIsIt mode={searching ?? 'owner'} />{/if}
 		{#if receipt}
 			<p class="mt-1 mb-3 font-mono text-[13px] text-soft">

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
-	import type { PlaceInput } from '$lib/server/acts/place-money';
+	import type { PlaceInput } from '$lib/server/place-input';
 	import type { After } from './after';
 
 	/** Puts a receipt by, with what is laid on it. */

@@ -44,7 +44,7 @@
 						kind: 'bank_charge',
 						text: receipt.charges > 0 ? amount(receipt.charges, placing.currency) : ''
 					}
-				])}>a fee was kept: credit them in full</button
+				])}>A fee was kept: credit them in full</button
 		>
 		{stated}
 	{/each}

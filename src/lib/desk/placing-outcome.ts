@@ -2,12 +2,14 @@ import { itemLabel } from '../core/4-allocation/item-label';
 import { overLimits, type Limits } from '../core/4-allocation/over-limits';
 import { place } from '../core/4-allocation/place';
 import type { PlaceOrder } from '../core/4-allocation/place-order';
-import { minor } from '../core/money/minor';
+import type { FeeKind, SurplusKind } from '../core/model/placing';
+import type { DifferenceKind, OpenItem } from '../core/model/records';
+import { minor, type Minor } from '../core/money/minor';
+import type { Desk } from '../server/looks/desk';
 import { DIFFERENCE_NAMES } from '../words/difference-names';
 import { list, money } from '../words/format';
 import { overLimitSentence } from '../words/over-limit-sentence';
 import { problemSentence } from '../words/problem-sentence';
-import type { Placing } from './placing.svelte';
 
 export interface Outcome {
 	readonly ok: boolean;
@@ -16,10 +18,43 @@ export interface Outcome {
 	readonly asks: boolean;
 }
 
+/** What lies on the strip, as far as its outcome depends on it. */
+export interface Laid {
+	readonly desk: Desk;
+	readonly currency: string;
+	readonly rows: readonly {
+		readonly item: OpenItem;
+		readonly text: string;
+		readonly cash: Minor | null;
+		readonly other: boolean;
+		readonly settles: Minor | null;
+		readonly settlesText: string;
+		readonly gaps: readonly {
+			readonly kind: DifferenceKind;
+			readonly text: string | null;
+			readonly amount: Minor | null;
+		}[];
+		readonly remains: Minor;
+	}[];
+	readonly credits: readonly {
+		readonly receiptId: number;
+		readonly onAccount: Minor;
+		readonly text: string;
+		readonly use: Minor | null;
+	}[];
+	readonly left: Minor;
+	readonly surplus: SurplusKind | null;
+	readonly depositFor: string;
+	readonly order: {
+		readonly fees: readonly { readonly kind: FeeKind; readonly amount: number }[];
+		readonly surplus: readonly { readonly kind: SurplusKind; readonly amount: number }[];
+	};
+}
+
 const no = (text: string): Outcome => ({ ok: false, text, asks: false });
 
 /** The line that says what posting will do, or what stands in its way. */
-export function outcomeOf(placing: Placing): Outcome {
+export function outcomeOf(placing: Laid): Outcome {
 	const { receipt, customer } = placing.desk;
 	if (receipt && receipt.amount < 0) return no('Money that went out: book it on a ledger account.');
 	if (!customer) return no('Choose whose money this is.');
@@ -50,7 +85,7 @@ export function outcomeOf(placing: Placing): Outcome {
 	return { ok: true, text: `${overLimitSentence(over[0]!, placing.desk.baseCurrency)} ${text}`, asks: true };
 }
 
-function unreadableOf(placing: Placing): string | null {
+function unreadableOf(placing: Laid): string | null {
 	for (const row of placing.rows) {
 		if (row.cash === null) return `“${row.text}” for ${row.item.number} is not an amount.`;
 		if (row.other && row.settles === null)
@@ -63,7 +98,7 @@ function unreadableOf(placing: Placing): string | null {
 	return null;
 }
 
-function orderOf(placing: Placing): PlaceOrder {
+function orderOf(placing: Laid): PlaceOrder {
 	const { receipt, customer, limits } = placing.desk;
 	const { order } = placing;
 	return {
@@ -94,7 +129,7 @@ function orderOf(placing: Placing): PlaceOrder {
 	};
 }
 
-function does(placing: Placing): string {
+function does(placing: Laid): string {
 	const { rows, currency, credits, left, surplus } = placing;
 	const parts: string[] = [];
 	const plain = rows.filter((row) => row.item.kind !== 'credit_note');

@@ -8,7 +8,7 @@ import { minor, ZERO, type Minor } from '../core/money/minor';
 import { parseTyped } from '../core/money/parse-typed';
 import { money } from '../words/format';
 import type { Desk } from '../server/looks/desk';
-import type { PlaceInput } from '../server/acts/place-money';
+import type { PlaceInput } from '../server/place-input';
 import { outcomeOf } from './placing-outcome';
 
 /** Names of a gap, in the order of their keys; null leaves it owed. */

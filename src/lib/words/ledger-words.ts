@@ -2,6 +2,9 @@ import { DIFFERENCE_NAMES } from './difference-names';
 
 const KINDS: Readonly<Record<string, string>> = {
 	...DIFFERENCE_NAMES,
+	settled_before: 'Settled before',
+	claim: 'Claim',
+	'place-credits': 'Credit placed',
 	invoice: 'Invoice',
 	credit_note: 'Credit note',
 	charge: 'Charge',

@@ -51,6 +51,20 @@ function sentence(problem: Problem): string {
 			return `Account ${problem.account} is kept in ${problem.want}, but the statement is in ${problem.found}.`;
 		case 'too-many-problems':
 			return `There are more than ${problem.shown} problems; the first ${problem.shown} are listed.`;
+		case 'csv-broken':
+			return `The table is broken here (${problem.detail}).`;
+		case 'csv-column-missing':
+			return `The column ${problem.columns.join(', ')} is missing. The first line names: ${problem.found.join(', ') || 'nothing'}.`;
+		case 'csv-width':
+			return `There are ${problem.found} fields here, but the first line names ${problem.want} columns.`;
+		case 'csv-too-long':
+			return `The table has more than ${problem.most.toLocaleString('en-GB')} rows. Split it.`;
+		case 'csv-field':
+			return `“${problem.text}” in ${problem.field} cannot be taken: ${problem.why}.`;
+		case 'differs':
+			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table; nothing was added.`;
+		case 'code-unknown':
+			return `There is no ${problem.what} “${problem.text}”.`;
 		case 'nothing-to-place':
 			return 'Nothing is chosen to be placed.';
 		case 'line-not-positive':

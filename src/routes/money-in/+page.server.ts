@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { holdInput, holdReceipt } from '$lib/server/acts/hold-receipt';
 import { perform } from '$lib/server/acts/perform';
-import { placeInput, placeMoney } from '$lib/server/acts/place-money';
+import { placeInput } from '$lib/server/place-input';
+import { placeMoney } from '$lib/server/acts/place-money';
 import { placeCertain } from '$lib/server/acts/place-certain';
 import { setAside, setAsideInput } from '$lib/server/acts/set-aside';
 import { undoPlacing } from '$lib/server/acts/undo-placing';

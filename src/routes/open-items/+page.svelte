@@ -31,7 +31,10 @@
 
 <div class="grid h-[calc(100vh-48px)] {data.item ? 'grid-cols-[minmax(0,1fr)_400px]' : 'grid-cols-1'}">
 	<section class="overflow-y-auto px-8 pt-5">
-		<h1>{shown ? `${count(shown, 'item')} open, ${sums}.` : 'Nothing is open here.'}</h1>
+		<div class="flex items-baseline">
+			<h1>{shown ? `${count(shown, 'item')} open, ${sums}.` : 'Nothing is open here.'}</h1>
+			<a class="ml-auto text-sm underline" href="/open-items/bring-in">Bring in invoices or customers</a>
+		</div>
 		<div class="mt-3 mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
 			{#each facets as facet (facet)}
 				<a

@@ -1,4 +1,6 @@
+import { eq } from 'drizzle-orm';
 import { normaliseName } from '../../core/3-matching/normalise-name';
+import type { Tx } from '../db/open';
 import { customer, customerName, payerAccount } from '../db/schema';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
@@ -29,7 +31,7 @@ export const addCustomers = defineAct({
 	run: async (tx, customers: readonly NewCustomer[], at): Promise<ReadonlyMap<string, number>> => {
 		const ids = new Map<string, number>();
 		for (const { otherNames, payerAccounts, parentCode, address, ...row } of customers) {
-			const parentId = parentCode ? (ids.get(parentCode) ?? null) : null;
+			const parentId = parentCode ? (ids.get(parentCode) ?? (await idOf(tx, parentCode))) : null;
 			const { id } = await tx
 				.insert(customer)
 				.values({ ...row, address: [...address], parentId })
@@ -56,3 +58,8 @@ export const addCustomers = defineAct({
 		return ids;
 	}
 });
+
+async function idOf(tx: Tx, code: string): Promise<number | null> {
+	const row = await tx.select({ id: customer.id }).from(customer).where(eq(customer.code, code)).get();
+	return row?.id ?? null;
+}

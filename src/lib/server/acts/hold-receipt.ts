@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { receiptState } from '../db/schema';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
-import { placeInput } from './place-money';
+import { placeInput } from '../place-input';
 import { takeReceipt } from './take-receipt';
 
 export const holdInput = z.object({

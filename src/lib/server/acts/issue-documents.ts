@@ -1,18 +1,23 @@
 import { inArray, max } from 'drizzle-orm';
 import { referenceKey } from '../../core/3-matching/words-of-text';
+import { CHART } from '../../core/5-journal/chart';
 import { journalOfDocument } from '../../core/5-journal/journal-of-document';
 import type { Day } from '../../core/day/day';
+import type { JournalLine } from '../../core/model/journal';
 import type { DocumentKind } from '../../core/model/records';
 import { sumOf } from '../../core/money/add';
 import { minor, type Minor } from '../../core/money/minor';
+import { share } from '../../core/money/share';
 import { split } from '../../core/money/split';
 import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
 import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
-import { customer, document, documentLine, item, itemState } from '../db/schema';
+import { customer, difference, document, documentLine, item, itemState } from '../db/schema';
 import { firstOpenDay } from '../repo/check-period';
-import { postJournals, type Journal } from '../repo/post-journal';
+import { changeItems } from '../repo/change-items';
+import { groupBy } from '../repo/group-by';
+import { postJournal, postJournals, type Journal } from '../repo/post-journal';
 import { recordActs } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
@@ -39,6 +44,8 @@ export interface NewDocument {
 	readonly text: string;
 	readonly discountBasisPoints: number | null;
 	readonly discountUntil: Day | null;
+	/** What of it was settled before it came into these books, earliest instalment first. */
+	readonly settledBefore?: Minor;
 }
 
 /** Puts invoices, credit notes and charges on customers' accounts, each an act of its own with its journal; all or none. */
@@ -84,16 +91,18 @@ export const issueDocuments = defineAct({
 					.from(item)
 					.get()
 			)?.n ?? 0;
-		const documents = input.map(({ lines: _lines, instalments: _instalments, ...head }, i) => ({
-			...head,
-			id: first + i,
-			actId: actIds[i]!,
-			numberKey: referenceKey(head.number),
-			purchaseOrderKey: head.purchaseOrder && referenceKey(head.purchaseOrder),
-			paymentReferenceKey: head.paymentReference && referenceKey(head.paymentReference),
-			total: sums[i]!.total,
-			totalBase: sums[i]!.totalBase
-		}));
+		const documents = input.map(
+			({ lines: _lines, instalments: _instalments, settledBefore: _settled, ...head }, i) => ({
+				...head,
+				id: first + i,
+				actId: actIds[i]!,
+				numberKey: referenceKey(head.number),
+				purchaseOrderKey: head.purchaseOrder && referenceKey(head.purchaseOrder),
+				paymentReferenceKey: head.paymentReference && referenceKey(head.paymentReference),
+				total: sums[i]!.total,
+				totalBase: sums[i]!.totalBase
+			})
+		);
 		const items = input.flatMap((one, i) => {
 			// The parts keep the whole's value in base currency, too.
 			const bases = split(
@@ -136,9 +145,55 @@ export const issueDocuments = defineAct({
 			return { actId: actIds[i]!, date: one.issued, lines };
 		});
 		await postJournals(tx, journals);
+		await settleBefore(tx, input, actIds, items, first);
 		return { documentIds: documents.map((row) => row.id) };
 	}
 });
+
+/** What was settled before the documents came here: off their earliest instalments, against opening balances. */
+async function settleBefore(
+	tx: Tx,
+	input: readonly NewDocument[],
+	actIds: readonly number[],
+	items: readonly { id: number; documentId: number; total: number; totalBase: number }[],
+	firstId: number
+): Promise<void> {
+	const byDocument = groupBy(items, (row) => row.documentId);
+	for (const [i, one] of input.entries()) {
+		let left: number = one.settledBefore ?? 0;
+		if (left === 0) continue;
+		const [actId, date] = [actIds[i]!, one.issued];
+		const changes: { itemId: number; open: Minor; openBase: Minor }[] = [];
+		const lines: JournalLine[] = [];
+		for (const row of byDocument.get(firstId + i) ?? []) {
+			const amount = Math.min(left, row.total);
+			if (amount === 0) break;
+			left -= amount;
+			const base = share(row.totalBase, amount, row.total);
+			const kind = 'settled_before' as const;
+			await tx
+				.insert(difference)
+				.values({ actId, date, receiptId: null, itemId: row.id, kind, amount, base });
+			changes.push({
+				itemId: row.id,
+				open: minor(row.total - amount),
+				openBase: minor(row.totalBase - base)
+			});
+			const sign = one.kind === 'credit_note' ? -1 : 1;
+			const line = (account: string, factor: 1 | -1, customerId: number | null): JournalLine => ({
+				account,
+				customerId,
+				currency: one.currency,
+				amount: minor(factor * sign * amount),
+				base: minor(factor * sign * base),
+				bankEntryId: null
+			});
+			lines.push(line(CHART.openingBalances.code, 1, null), line(CHART.receivables.code, -1, one.customerId));
+		}
+		await changeItems(tx, actId, changes);
+		await postJournal(tx, actId, date, lines);
+	}
+}
 
 /** Refuses with all that stands against any of the documents; returns the customers' names. */
 async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap<number, string>> {
@@ -166,7 +221,14 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 		if (taken.has(`${one.kind} ${one.number}`)) problems.push({ code: 'number-taken', number: one.number });
 		taken.add(`${one.kind} ${one.number}`);
 		const parts = sumOf(one.instalments, (part) => part.amount);
-		if (parts !== total || total <= 0 || one.instalments.some((part) => part.amount <= 0))
+		const before = one.settledBefore ?? 0;
+		if (
+			parts !== total ||
+			total <= 0 ||
+			before < 0 ||
+			before > total ||
+			one.instalments.some((part) => part.amount <= 0)
+		)
 			problems.push({ code: 'total-mismatch', number: one.number });
 	}
 	if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));

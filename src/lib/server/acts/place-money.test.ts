@@ -23,7 +23,8 @@ import {
 } from '../testing';
 import { addRates } from './add-rates';
 import { perform } from './perform';
-import { placeMoney, type PlaceInput } from './place-money';
+import type { PlaceInput } from '../place-input';
+import { placeMoney } from './place-money';
 import { undoPlacing } from './undo-placing';
 
 let books: Books;

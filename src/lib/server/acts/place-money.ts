@@ -1,14 +1,11 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { z } from 'zod';
 import { itemLabel } from '../../core/4-allocation/item-label';
 import { NO_LIMITS, overLimits, type OverLimit } from '../../core/4-allocation/over-limits';
 import { place } from '../../core/4-allocation/place';
 import type { CreditUse, PlaceLine, PlaceOrder } from '../../core/4-allocation/place-order';
 import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
-import { day, parseDay, type Day } from '../../core/day/day';
-import { CLAIM_REASONS } from '../../core/model/claim';
+import { day, type Day } from '../../core/day/day';
 import type { Placing } from '../../core/model/placing';
-import { DIFFERENCE_KINDS } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import type { Tx } from '../db/open';
@@ -23,54 +20,10 @@ import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { writePlacing } from '../repo/write-placing';
+import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
 import { Refusal } from '../refusal';
 import { defineAct, type Circumstance } from './perform';
 import { takeReceipt } from './take-receipt';
-
-const amount = z.number().int().refine(Number.isSafeInteger);
-const dayText = z.string().refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.');
-
-export const claimInput = z.object({
-	reason: z.enum(CLAIM_REASONS),
-	owner: z.string().trim().min(1, 'Say who follows the claim up.').max(120),
-	deadline: dayText,
-	note: z.string().trim().max(1000).default('')
-});
-
-/** What the desk sends: which money, credits and items were seen in which version, and what is laid on each. */
-export const placeInput = z.object({
-	/** Null where only credits are placed. */
-	receiptId: z.number().int().nullable(),
-	receiptVersion: z.number().int().nullable(),
-	customerId: z.number().int().nullable(),
-	/** Earlier money on account that is placed now. */
-	credits: z
-		.array(z.object({ receiptId: z.number().int(), version: z.number().int(), use: amount }))
-		.max(500)
-		.default([]),
-	lines: z
-		.array(
-			z.object({
-				itemId: z.number().int(),
-				version: z.number().int(),
-				cash: amount,
-				settles: amount.optional(),
-				differences: z.array(z.object({ kind: z.enum(DIFFERENCE_KINDS), amount })),
-				claim: claimInput.optional()
-			})
-		)
-		.max(2000),
-	fees: z.array(z.object({ kind: z.enum(['processor_fee', 'bank_charge']), amount })).default([]),
-	surplus: z.array(z.object({ kind: z.enum(['small_difference', 'refund']), amount })).default([]),
-	/** The order that what stays on account was paid for. */
-	depositFor: z.string().trim().max(70).nullable().default(null),
-	/** The accounting day where no new money is placed; the bank's day goes before. */
-	date: dayText.nullable().default(null),
-	/** Why the desk proposed it, kept with the act. */
-	reasons: z.array(z.string().max(400)).max(40).default([])
-});
-export type PlaceInput = z.input<typeof placeInput>;
-type Order = z.output<typeof placeInput>;
 
 export interface Placed {
 	/** Null where it waits for a supervisor. */
@@ -175,7 +128,7 @@ export const placeMoney = defineAct({
 	}
 });
 
-async function ownerOf(tx: Tx, input: Order) {
+async function ownerOf(tx: Tx, input: PlaceFilled) {
 	if (input.customerId === null) throw new Refusal({ code: 'no-customer' });
 	const owner = await tx
 		.select({ id: customer.id, name: customer.name })
@@ -189,7 +142,7 @@ async function ownerOf(tx: Tx, input: Order) {
 /** The order as the core knows it, from what the books hold now; refuses what changed since it was seen. */
 async function orderOf(
 	tx: Tx,
-	input: Order,
+	input: PlaceFilled,
 	row: typeof receipt.$inferSelect | null,
 	date: Day
 ): Promise<PlaceOrder> {
@@ -232,7 +185,7 @@ async function orderOf(
 }
 
 /** Earlier money as it lies on account now; refuses what is no longer as it was seen. */
-async function creditsOf(tx: Tx, wanted: Order['credits']): Promise<CreditUse[]> {
+async function creditsOf(tx: Tx, wanted: PlaceFilled['credits']): Promise<CreditUse[]> {
 	if (wanted.length === 0) return [];
 	const rows = await tx
 		.select({ state: receiptState, currency: receipt.currency })
@@ -262,7 +215,7 @@ async function creditsOf(tx: Tx, wanted: Order['credits']): Promise<CreditUse[]>
 	});
 }
 
-function checkClaims(input: Order, lines: readonly PlaceLine[]): void {
+function checkClaims(input: PlaceFilled, lines: readonly PlaceLine[]): void {
 	for (const [i, line] of input.lines.entries())
 		if (line.differences.some((gap) => gap.kind === 'claim') && !line.claim)
 			throw new Refusal({ code: 'claim-unexplained', item: itemLabel(lines[i]!.item) });
@@ -270,7 +223,7 @@ function checkClaims(input: Order, lines: readonly PlaceLine[]): void {
 
 async function askSupervisor(
 	tx: Tx,
-	order: Order,
+	order: PlaceFilled,
 	receiptId: number,
 	waits: Placed['waits'],
 	at: Circumstance

@@ -5,7 +5,7 @@ import type { MatchBooks } from '../../core/3-matching/world';
 import type { Day } from '../../core/day/day';
 import type { ReceiptFacts } from '../../core/model/records';
 import type { Minor } from '../../core/money/minor';
-import type { PlaceInput } from '../acts/place-money';
+import type { PlaceInput } from '../place-input';
 import { act, receipt, receiptState } from '../db/schema';
 import type { Db } from '../db/open';
 import { matchingBooks } from '../repo/matching-books';

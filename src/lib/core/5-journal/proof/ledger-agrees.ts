@@ -50,7 +50,7 @@ export function ledgerAgrees(facts: ProofFacts): Breach[] {
 	for (const part of facts.differences) {
 		const item = items.get(part.itemId)!;
 		tally(open, part.itemId, -part.amount);
-		move(item.customerId, item.currency, part.date, part.amount);
+		move(item.customerId, item.currency, part.date, item.credit ? -part.amount : part.amount);
 	}
 	for (const [key, days] of gaps) {
 		let sum = 0;

@@ -111,7 +111,7 @@ export const difference = sqliteTable(
 		itemId: integer('item_id')
 			.notNull()
 			.references(() => item.id),
-		kind: text('kind', { enum: DIFFERENCE_KINDS }).notNull(),
+		kind: text('kind', { enum: [...DIFFERENCE_KINDS, 'settled_before'] }).notNull(),
 		amount: integer('amount').notNull(),
 		base: integer('base').notNull(),
 		undoesId: integer('undoes_id').unique()

@@ -1,0 +1,53 @@
+import { currencyDigits } from '../money/currency';
+import type { Problem } from '../problems';
+import { bad, good, type Result } from '../result';
+import type { TableRow } from './table';
+import { Fields } from './fields';
+
+export const CUSTOMER_COLUMNS = ['code', 'name', 'currency'] as const;
+
+/** A customer as a table of the trial run describes it. */
+export interface CustomerRow {
+	readonly line: number;
+	readonly code: string;
+	readonly name: string;
+	readonly otherNames: readonly string[];
+	readonly payerAccounts: readonly string[];
+	readonly parentCode: string | null;
+	readonly currency: string;
+	readonly termsDays: number;
+	readonly discountBasisPoints: number | null;
+	readonly discountDays: number | null;
+	readonly email: string | null;
+}
+
+/** Reads customers from rows of a table; every field that does not fit is a problem with its line. */
+export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> {
+	const problems: Problem[] = [];
+	const customers: CustomerRow[] = [];
+	const seen = new Map<string, number>();
+	for (const row of rows) {
+		const fields = new Fields(row, problems);
+		const code = fields.required('code');
+		const before = seen.get(code);
+		if (before !== undefined) fields.fault('code', `it is on line ${before} already`);
+		seen.set(code, row.line);
+		const currency = fields.required('currency').toUpperCase();
+		if (currency && currencyDigits(currency) === undefined)
+			fields.fault('currency', 'it is not one of ISO 4217');
+		customers.push({
+			line: row.line,
+			code,
+			name: fields.required('name'),
+			otherNames: fields.list('also_known_as'),
+			payerAccounts: fields.list('payer_accounts').map((text) => text.replace(/\s/g, '').toUpperCase()),
+			parentCode: fields.optional('parent_code'),
+			currency,
+			termsDays: fields.whole('terms_days', 0, 3650) ?? 30,
+			discountBasisPoints: fields.hundredths('discount_percent', 100),
+			discountDays: fields.whole('discount_days', 0, 3650),
+			email: fields.optional('email')
+		});
+	}
+	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(customers);
+}

@@ -1,0 +1,104 @@
+import type { Day } from '../day/day';
+import type { DocumentKind } from '../model/records';
+import { ZERO, type Minor } from '../money/minor';
+import type { Problem } from '../problems';
+import { bad, good, type Result } from '../result';
+import { Fields } from './fields';
+import type { TableRow } from './table';
+
+export const DOCUMENT_COLUMNS = [
+	'number',
+	'kind',
+	'customer_code',
+	'issue_date',
+	'due_date',
+	'currency',
+	'total',
+	'open'
+] as const;
+
+const KINDS = ['invoice', 'credit_note', 'charge'] as const;
+
+/** An open document as a table of the trial run describes it. */
+export interface DocumentRow {
+	readonly line: number;
+	readonly number: string;
+	readonly kind: Exclude<DocumentKind, 'claim'>;
+	readonly customerCode: string;
+	readonly issued: Day;
+	readonly due: Day;
+	readonly currency: string;
+	readonly total: Minor;
+	/** What is left of it, above zero and at most the total. */
+	readonly open: Minor;
+	readonly purchaseOrder: string | null;
+	readonly paymentReference: string | null;
+	readonly text: string;
+	/** Instalments where there are several, adding up to the total. */
+	readonly instalments: readonly { readonly due: Day; readonly amount: Minor }[];
+}
+
+/**
+ * Reads open documents from rows of a table; every field that does not fit is a problem with its line. Optional columns:
+ * `purchase_order`, `payment_reference`, `description`, and `instalments` as `2026-10-01 45.00|2026-11-01 45.00`.
+ */
+export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> {
+	const problems: Problem[] = [];
+	const documents: DocumentRow[] = [];
+	const seen = new Map<string, number>();
+	for (const row of rows) {
+		const before = problems.length;
+		const fields = new Fields(row, problems);
+		const kind = KINDS.find((one) => one === fields.text('kind'));
+		if (!kind) fields.fault('kind', `it is none of ${KINDS.join(', ')}`);
+		const number = fields.required('number');
+		const known = seen.get(`${kind} ${number}`);
+		if (known !== undefined) fields.fault('number', `it is on line ${known} already`);
+		seen.set(`${kind} ${number}`, row.line);
+		const customerCode = fields.required('customer_code');
+		const [issued, due] = [fields.day('issue_date'), fields.day('due_date')];
+		const currency = fields.required('currency').toUpperCase();
+		const [total, open] = [fields.amount('total', currency), fields.amount('open', currency)];
+		if (total !== null && total <= 0) fields.fault('total', 'it is not above zero');
+		if (open !== null && open <= 0) fields.fault('open', 'it is not above zero');
+		if (open !== null && total !== null && open > total) fields.fault('open', 'it is more than the total');
+		const instalments = instalmentsOf(fields, currency, total);
+		if (problems.length > before || !kind || !issued || !due || total === null || open === null) continue;
+		documents.push({
+			line: row.line,
+			number,
+			kind,
+			customerCode,
+			issued,
+			due,
+			currency,
+			total,
+			open,
+			purchaseOrder: fields.optional('purchase_order'),
+			paymentReference: fields.optional('payment_reference'),
+			text: fields.text('description'),
+			instalments: instalments.length ? instalments : [{ due, amount: total }]
+		});
+	}
+	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(documents);
+}
+
+function instalmentsOf(fields: Fields, currency: string, total: Minor | null): { due: Day; amount: Minor }[] {
+	const parts = fields.list('instalments');
+	const out: { due: Day; amount: Minor }[] = [];
+	for (const part of parts) {
+		const [due = '', amount = ''] = part.split(/\s+/);
+		const one = new Fields({ line: fields.row.line, cells: { instalments: part, due, amount } }, []);
+		const read = { due: one.day('due'), amount: one.amount('amount', currency) };
+		if (read.due && read.amount !== null && read.amount > ZERO)
+			out.push({ due: read.due, amount: read.amount });
+		else {
+			fields.fault('instalments', `“${part}” is no day and amount`);
+			return [];
+		}
+	}
+	const sum = out.reduce((all, part) => all + part.amount, 0);
+	if (out.length > 0 && total !== null && sum !== total)
+		fields.fault('instalments', 'they do not come to the total');
+	return out;
+}

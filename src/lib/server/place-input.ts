@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { parseDay } from '../core/day/day';
+import { CLAIM_REASONS } from '../core/model/claim';
+import { DIFFERENCE_KINDS } from '../core/model/records';
+
+const amount = z.number().int().refine(Number.isSafeInteger);
+const dayText = z.string().refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.');
+
+const claimInput = z.object({
+	reason: z.enum(CLAIM_REASONS),
+	owner: z.string().trim().min(1, 'Say who follows the claim up.').max(120),
+	deadline: dayText,
+	note: z.string().trim().max(1000).default('')
+});
+
+/** What the desk sends: which money, credits and items were seen in which version, and what is laid on each. */
+export const placeInput = z.object({
+	/** Null where only credits are placed. */
+	receiptId: z.number().int().nullable(),
+	receiptVersion: z.number().int().nullable(),
+	customerId: z.number().int().nullable(),
+	/** Earlier money on account that is placed now. */
+	credits: z
+		.array(z.object({ receiptId: z.number().int(), version: z.number().int(), use: amount }))
+		.max(500)
+		.default([]),
+	lines: z
+		.array(
+			z.object({
+				itemId: z.number().int(),
+				version: z.number().int(),
+				cash: amount,
+				settles: amount.optional(),
+				differences: z.array(z.object({ kind: z.enum(DIFFERENCE_KINDS), amount })),
+				claim: claimInput.optional()
+			})
+		)
+		.max(2000),
+	fees: z.array(z.object({ kind: z.enum(['processor_fee', 'bank_charge']), amount })).default([]),
+	surplus: z.array(z.object({ kind: z.enum(['small_difference', 'refund']), amount })).default([]),
+	/** The order that what stays on account was paid for. */
+	depositFor: z.string().trim().max(70).nullable().default(null),
+	/** The accounting day where no new money is placed; the bank's day goes before. */
+	date: dayText.nullable().default(null),
+	/** Why the desk proposed it, kept with the act. */
+	reasons: z.array(z.string().max(400)).max(40).default([])
+});
+export type PlaceInput = z.input<typeof placeInput>;
+/** The same, with what was left out filled in. */
+export type PlaceFilled = z.output<typeof placeInput>;

@@ -1,0 +1,140 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { toast } from 'svelte-sonner';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { count } from '$lib/words/format';
+	import type { ActionData } from './$types';
+	let { data } = $props();
+	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
+	let what = $state<'documents' | 'customers'>('documents');
+	let preview = $state.raw<Preview | null>(null);
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let key = crypto.randomUUID();
+	let addForm = $state<HTMLFormElement>()!;
+	const noun = $derived(what === 'customers' ? 'customer' : 'document');
+	const columns = $derived(
+		what === 'customers'
+			? 'code, name, currency; and if you have them: also_known_as, payer_accounts, parent_code, terms_days, discount_percent, discount_days, email'
+			: 'number, kind (invoice, credit_note or charge), customer_code, issue_date, due_date, currency, total, open; and if you have them: purchase_order, payment_reference, description, instalments (2026-10-01 45.00|2026-11-01 45.00)'
+	);
+	const fates = { new: 'will be added', same: 'is there already', differs: 'differs' } as const;
+	function forget() {
+		preview = null;
+		problems = [];
+	}
+</script>
+
+<svelte:head><title>Bring in open items · Odd Penny</title></svelte:head>
+
+<div class="grid grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+	<section class="px-8 pt-5 pb-10">
+		<h1>Bring in {what === 'customers' ? 'customers' : 'open items'}</h1>
+		<p class="mt-1 mb-4 says">
+			From a table: a CSV file, or rows copied from a spreadsheet with their headings. You see what would
+			happen before anything does; nothing that is in the books is ever changed by a table.
+		</p>
+		<form
+			bind:this={addForm}
+			method="POST"
+			action="?/preview"
+			enctype="multipart/form-data"
+			class="grid gap-3"
+			use:enhance={({ action, formData }) => {
+				const adding = action.search === '?/add';
+				if (adding) formData.set('key', key);
+				busy = true;
+				problems = [];
+				return async ({ result, update }) => {
+					busy = false;
+					if (result.type === 'failure') {
+						preview = null;
+						problems = (result.data?.problems as string[]) ?? ['That was refused.'];
+					} else if (result.type === 'success' && adding) {
+						const done = result.data?.done as { added: number; skipped: number };
+						toast(`Added ${count(done.added, noun)}; ${done.skipped} were there already.`);
+						key = crypto.randomUUID();
+						preview = null;
+						await update({ reset: true });
+					} else if (result.type === 'success') preview = result.data as Preview;
+					else problems = ['That did not work. Nothing was added; try again.'];
+				};
+			}}
+		>
+			<fieldset class="flex gap-4">
+				<legend class="mb-1 text-soft">What is in the table?</legend>
+				<label class="flex items-center gap-1"
+					><input type="radio" name="what" value="documents" bind:group={what} onchange={forget} /> invoices, credit
+					notes, charges</label
+				>
+				<label class="flex items-center gap-1"
+					><input type="radio" name="what" value="customers" bind:group={what} onchange={forget} /> customers</label
+				>
+			</fieldset>
+			<p class="says">Columns, in any order: {columns}.</p>
+			<label class="grid gap-1"
+				>A CSV file <input
+					type="file"
+					name="file"
+					accept=".csv,.txt,.tsv,text/csv"
+					onchange={forget}
+				/></label
+			>
+			<label class="grid gap-1"
+				>or rows pasted here
+				<textarea
+					name="pasted"
+					rows="7"
+					class="rounded border border-rule bg-sheet p-2 font-mono text-[13px]"
+					placeholder="number	kind	customer_code	issue_date	due_date	currency	total	open"
+					oninput={forget}></textarea></label
+			>
+			<Problems {problems} />
+			<div class="flex gap-3">
+				<button class="btn btn-main" disabled={busy || !data.mayAct}
+					>{busy ? 'Reading …' : 'Show what would happen'}</button
+				>
+				{#if preview && preview.added > 0 && preview.differs === 0}
+					<button class="btn" formaction="?/add" disabled={busy}>Add {count(preview.added, noun)}</button>
+				{/if}
+			</div>
+		</form>
+	</section>
+	<section class="border-l border-rule px-8 pt-5 pb-10" aria-live="polite">
+		{#if preview}
+			<h2 class="text-xl">
+				{count(preview.added, noun)} would be added, {preview.same} are there already{preview.differs
+					? `, ${preview.differs} differ`
+					: ''}.
+			</h2>
+			{#if preview.differs}<p class="note mt-2 text-oxblood">
+					What is posted is never changed by a table. Take the lines that differ out, or correct them with a
+					credit note; then bring the rest in.
+				</p>{/if}
+			<table class="mt-3">
+				<thead
+					><tr><th>Line</th><th>{what === 'customers' ? 'Code' : 'Number'}</th><th></th><th></th></tr></thead
+				>
+				<tbody>
+					{#each preview.rows as row (row.line)}
+						<tr
+							><td class="text-soft">{row.line}</td><td>{row.label}</td><td class="text-soft">{row.text}</td
+							><td
+								class={row.fate === 'differs'
+									? 'text-oxblood'
+									: row.fate === 'new'
+										? 'text-patina'
+										: 'text-soft'}>{fates[row.fate]}{row.why ? `: ${row.why}` : ''}</td
+							></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+			{#if preview.added + preview.same + preview.differs > preview.rows.length}<p class="mt-2 says">
+					The first {preview.rows.length} are shown.
+				</p>{/if}
+		{:else}
+			<p class="mt-16 says">What would be added, and what is there already, shows here.</p>
+		{/if}
+	</section>
+</div>
