@@ -111,6 +111,15 @@ export type Problem =
 	| { readonly code: 'credit-changed' }
 	| { readonly code: 'claim-of-claim'; readonly item: string }
 	| { readonly code: 'claim-unexplained'; readonly item: string }
+	| { readonly code: 'draft-gone' }
+	| { readonly code: 'draft-dated'; readonly customer: string; readonly date: string }
+	| { readonly code: 'not-open'; readonly number: string; readonly customer: string }
+	| {
+			readonly code: 'tie-differs';
+			readonly recorded: number;
+			readonly shown: number;
+			readonly currency: string;
+	  }
 	| { readonly code: 'no-customer' }
 	| { readonly code: 'not-a-credit-entry' }
 	// acts

@@ -116,6 +116,7 @@ it('takes money down the whole road', () => {
 	const letter = writeLetter('reminder', {
 		items: now,
 		credits: [],
+		dated: [],
 		date: today,
 		currency: 'GBP',
 		customer: { id: 1, code: 'H1042', name: hazel.name, address: [] },

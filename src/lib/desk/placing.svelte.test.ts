@@ -53,6 +53,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		owners: {},
 		credits: [],
 		suspects: [],
+		ties: [],
 		limits: { tolerance: 500, mine: {} },
 		bank: { name: 'Current', reference: null },
 		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },

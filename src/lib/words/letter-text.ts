@@ -9,11 +9,16 @@ export function letterText(letter: Letter): { title: string; before: string; aft
 				`Please pay to ${letter.account.bank}, IBAN ${groupsOfFour(letter.account.iban)}${letter.account.bic ? `, BIC ${letter.account.bic}` : ''}, and quote ${letter.quote}.`
 			]
 		: [`Please quote ${letter.quote} with your payment.`];
+	const dated = letter.dated.map(
+		(one) =>
+			`Your ${one.reference} of ${money(one.amount, currency)}, dated ${shortDay(one.date)}, is held here and not yet counted.`
+	);
 	if (letter.kind === 'statement')
 		return {
 			title: 'Statement of account',
 			before: `This is what was open on your account on ${shortDay(letter.date)}. Payments that reached us after that day are not yet in it.`,
 			after: [
+				...dated,
 				...after,
 				'If anything here differs from your own books, please tell us and we will look into it the same day.'
 			]
@@ -22,6 +27,7 @@ export function letterText(letter: Letter): { title: string; before: string; aft
 		title: 'Reminder',
 		before: `Our books show ${money(letter.late, currency)} past its due day. If you have paid in the last days, thank you, and please take this as settled.`,
 		after: [
+			...dated,
 			...after,
 			'If there is something wrong with one of these invoices, please tell us what it is, so that we can put it right.'
 		]

@@ -93,6 +93,14 @@ function sentence(problem: Problem): string {
 			return `${problem.item} is a claim already. Settle it, or decide it.`;
 		case 'claim-unexplained':
 			return `Say why ${problem.item} was paid short, who follows it up, and until when.`;
+		case 'draft-gone':
+			return 'One of these was dealt with by somebody meanwhile. Look at the list again; nothing was done.';
+		case 'draft-dated':
+			return `The payment of ${problem.customer} is dated ${shortDay(problem.date)}. It is not money before that day.`;
+		case 'not-open':
+			return `${problem.number} is not open on the account of ${problem.customer}.`;
+		case 'tie-differs':
+			return `${money(problem.recorded, problem.currency)} was recorded, but the bank shows ${money(problem.shown, problem.currency)}.`;
 		case 'no-customer':
 			return 'Choose whose money it is first.';
 		case 'not-a-credit-entry':

@@ -1,5 +1,5 @@
 import type { Reason } from '../core/3-matching/answer';
-import { count, list, money } from './format';
+import { count, list, money, shortDay } from './format';
 
 /** Says a reason in a sentence that a clerk would accept as proof. */
 export function reasonSentence(reason: Reason): string {
@@ -52,6 +52,8 @@ export function reasonSentence(reason: Reason): string {
 			return `${reason.customer} has nothing open.`;
 		case 'wanted-twice':
 			return `Another receipt, surer or earlier, has ${reason.number} already.`;
+		case 'recorded-before':
+			return `This sum was recorded by hand on ${shortDay(reason.date)} (${reason.label}) and has not been seen at the bank yet. Tie the two, so that it is not counted twice.`;
 		case 'money-out':
 			return 'This is money that went out.';
 		default:

@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Problem } from '../core/problems';
 import type { Reason } from '../core/3-matching/answer';
+import { day } from '../core/day/day';
 import { minor } from '../core/money/minor';
 import { amount, count, list, moment, money, shortDay, weekDay } from './format';
 import { ledgerWords } from './ledger-words';
@@ -79,6 +80,10 @@ const problems: Problem[] = [
 	{ code: 'credit-changed' },
 	{ code: 'claim-of-claim', item: 'CL-1' },
 	{ code: 'claim-unexplained', item: 'AK-1' },
+	{ code: 'draft-gone' },
+	{ code: 'draft-dated', customer: 'Hazel', date: '2026-12-14' },
+	{ code: 'not-open', number: 'AK-1', customer: 'Hazel' },
+	{ code: 'tie-differs', recorded: 5, shown: 6, currency: 'GBP' },
 	{ code: 'no-customer' },
 	{ code: 'not-a-credit-entry' },
 	{ code: 'not-allowed', role: 'reader', needs: 'clerk' },
@@ -136,6 +141,7 @@ const reasons: Reason[] = [
 	{ code: 'too-many-items', items: 900 },
 	{ code: 'nothing-open', customer: 'A' },
 	{ code: 'wanted-twice', number: 'AK-1' },
+	{ code: 'recorded-before', label: 'cheque 100412', date: day('2026-10-28') },
 	{ code: 'money-out' }
 ];
 test.each(reasons.map((reason) => [reason.code, reason] as const))(

@@ -5,6 +5,7 @@ import { placeInput } from '$lib/server/place-input';
 import { placeMoney } from '$lib/server/acts/place-money';
 import { placeCertain } from '$lib/server/acts/place-certain';
 import { setAside, setAsideInput } from '$lib/server/acts/set-aside';
+import { tieEntry } from '$lib/server/acts/tie-entry';
 import { undoPlacing } from '$lib/server/acts/undo-placing';
 import { readForm } from '$lib/server/http/read-form';
 import { look, refuse } from '$lib/server/http/refuse';
@@ -94,6 +95,20 @@ export const actions: Actions = {
 			await locals.app.circumstance(locals.who!)
 		);
 		return result.ok ? { held: true } : refuse(result.problems);
+	},
+	tie: async ({ request, locals }) => {
+		const read = await readForm(
+			request,
+			z.object({
+				receiptId: z.number().int(),
+				receiptVersion: z.number().int(),
+				to: z.object({ kind: z.enum(['slip', 'receipt']), id: z.number().int() })
+			})
+		);
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!, read.key);
+		const result = await perform(locals.app.books, tieEntry, read.value, at);
+		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
 	},
 	aside: async ({ request, locals }) => {
 		const read = await readForm(request, setAsideInput);

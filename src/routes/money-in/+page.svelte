@@ -12,6 +12,7 @@
 	import KeysSheet from '$lib/desk/KeysSheet.svelte';
 	import PileList from '$lib/desk/PileList.svelte';
 	import { GAP_NAMES, Placing } from '$lib/desk/placing.svelte';
+	import TieNote from '$lib/desk/TieNote.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { Day } from '$lib/core/day/day';
 	import { count, money } from '$lib/words/format';
@@ -162,6 +163,7 @@
 				{data.doneOfNewest} of the newest file are done.
 			</p>
 			<BringIn mayAct={data.mayAct} />
+			<p class="mt-1 text-sm"><a href="/money-in/by-hand">Record payments by hand</a></p>
 		</div>
 		<PileList
 			rows={data.rows}
@@ -186,6 +188,15 @@
 		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
 		{#if placing && data.desk}
 			{#key data.desk}
+				{#if data.desk.receipt && data.desk.ties.length && data.mayAct}
+					<TieNote
+						receipt={data.desk.receipt}
+						ties={data.desk.ties}
+						today={data.today ?? ''}
+						{busy}
+						after={(said) => after(said, true)}
+					/>
+				{/if}
 				<DeskView {placing} reasons={data.reasons} bind:filter bind:active mayAct={data.mayAct} />
 			{/key}
 		{:else if !data.gone}

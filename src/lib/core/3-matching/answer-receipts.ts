@@ -1,3 +1,4 @@
+import { daysBetween } from '../day/arithmetic';
 import type { ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import type { Answer, Band, Reason } from './answer';
@@ -36,6 +37,8 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 			},
 			[]
 		);
+	const before = recordedBefore(receipt, world);
+	if (before) return finish(receipt, before, []);
 	const payer = findPayer(receipt, world);
 	const named = findNamed(receipt, world);
 	const draft = answerNamed(receipt, named, payer, world) ?? answerByAmount(receipt, payer, world);
@@ -43,6 +46,34 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 	// A number that is settled already may mean that the same is paid twice: that is for a person to see.
 	const band: Band = settled.length > 0 && draft.band === 'certain' ? 'likely' : draft.band;
 	return finish(receipt, { ...draft, band, reasons: [...draft.reasons, ...settled] }, named.recognised);
+}
+
+/** So many days may lie between recording money and the bank's showing it. */
+const WAY = 45;
+
+/**
+ * Money that was recorded by hand already must not settle anything a second time: an entry of the same sum is first of all
+ * that money, unless its payer is known to be somebody else. Never certain: a person looks and ties the two.
+ */
+function recordedBefore(receipt: ReceiptFacts, world: World): Draft | null {
+	const payer = findPayer(receipt, world);
+	const known = payer.customerIds.length === 1 ? payer.customerIds[0]! : null;
+	const found = world.recorded.find(
+		(one) =>
+			one.amount === receipt.amount &&
+			one.currency === receipt.currency &&
+			(known === null || one.customerId === known) &&
+			Math.abs(daysBetween(one.date, receipt.booked)) <= WAY
+	);
+	if (!found) return null;
+	return {
+		band: 'likely',
+		customerId: found.customerId,
+		lines: [],
+		reasons: [{ code: 'recorded-before', label: found.label, date: found.date }],
+		others: [],
+		otherAnswers: 0
+	};
 }
 
 function finish(receipt: ReceiptFacts, draft: Draft, recognised: Answer['recognised']): Answer {

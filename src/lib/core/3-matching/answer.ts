@@ -50,6 +50,7 @@ export type Reason =
 	| { readonly code: 'too-many-items'; readonly items: number }
 	| { readonly code: 'nothing-open'; readonly customer: string }
 	| { readonly code: 'wanted-twice'; readonly number: string }
+	| { readonly code: 'recorded-before'; readonly label: string; readonly date: Day }
 	| { readonly code: 'money-out' };
 
 /** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount. */

@@ -1,3 +1,5 @@
+import type { Day } from '../day/day';
+import type { Minor } from '../money/minor';
 import type { Customer, OpenItem } from '../model/records';
 import { compareItems } from './compare-items';
 import { normaliseName } from './normalise-name';
@@ -9,6 +11,18 @@ export interface MatchBooks {
 	readonly items: readonly OpenItem[];
 	/** Document numbers without anything open, for saying so. */
 	readonly settledNumbers?: readonly string[];
+	/** Money recorded by hand that the bank has not shown yet. */
+	readonly recorded?: readonly Recorded[];
+}
+
+/** Money recorded before: one receipt, or all of a paying-in slip. */
+export interface Recorded {
+	readonly label: string;
+	readonly date: Day;
+	readonly amount: Minor;
+	readonly currency: string;
+	/** Null for a slip of several customers. */
+	readonly customerId: number | null;
 }
 
 /** The books with the indexes that answering needs; built once for a pile of receipts. */
@@ -22,6 +36,7 @@ export interface World {
 	/** A customer's items, oldest due first, then by number. */
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
 	readonly settled: ReadonlySet<string>;
+	readonly recorded: readonly Recorded[];
 }
 
 /** Indexes the books. The order of customers and items given makes no difference to any answer. */
@@ -51,6 +66,7 @@ export function indexWorld(books: MatchBooks): World {
 		byName,
 		byReference,
 		itemsOf,
+		recorded: books.recorded ?? [],
 		settled: new Set((books.settledNumbers ?? []).map(referenceKey))
 	};
 }

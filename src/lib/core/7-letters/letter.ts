@@ -37,6 +37,8 @@ export interface Letter {
 	/** Sum of what is past due. */
 	readonly late: Minor;
 	readonly aged: Aged;
+	/** Cheques dated later: below the balance, not counted in it. */
+	readonly dated: readonly { readonly date: Day; readonly reference: string; readonly amount: Minor }[];
 	/** What to quote when paying. */
 	readonly quote: string;
 	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;

@@ -14,6 +14,7 @@ const item = (number: string, open: number, due: string, over: Partial<OpenItem>
 const order = (over: Partial<LetterOrder>): LetterOrder => ({
 	items: [],
 	credits: [],
+	dated: [],
 	date: today,
 	currency: 'GBP',
 	quote: 'H1',
@@ -68,6 +69,30 @@ describe('a reminder', () => {
 	});
 	it('is not written on the due day itself', () =>
 		expect(writeLetter('reminder', order({ items: [item('AK-3', 1, '2026-10-30')] })).ok).toBe(false));
+});
+
+describe('cheques dated later', () => {
+	const dated = [{ date: day('2026-12-14'), reference: 'cheque 100412', amount: minor(100) }];
+	it('stand on a statement, and are not counted in its balance', () => {
+		const letter = writeLetter('statement', order({ items, credits, dated }));
+		if (!letter.ok) throw new Error('refused');
+		expect(letter.value.owed).toBe(230);
+		expect(letterPage(letter.value)).toContain(
+			'Your cheque 100412 of £1.00, dated 14 Dec 2026, is held here and not yet counted.'
+		);
+	});
+	it('keep what they cover out of a reminder, oldest first, and nothing that they cover in part', () => {
+		expect(writeLetter('reminder', order({ items, dated })).ok).toBe(false);
+		const two = [...items, item('AK-0', 60, '2026-09-15')];
+		const letter = writeLetter('reminder', order({ items: two, dated }));
+		expect(letter.ok && letter.value.rows.map((row) => row.number)).toEqual(['AK-1']);
+	});
+	it('and a claim in dispute is not asked for, but shown', () => {
+		const claim = item('CL-1', 45, '2026-09-01', { kind: 'claim', text: 'claim on AK-7' });
+		expect(writeLetter('reminder', order({ items: [claim] })).ok).toBe(false);
+		const letter = writeLetter('statement', order({ items: [claim] }));
+		expect(letter.ok && letter.value.rows[0]).toMatchObject({ text: 'claim on AK-7, in dispute', late: 0 });
+	});
 });
 
 it('asks for nothing where nothing is owed', () => {

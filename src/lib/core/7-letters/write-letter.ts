@@ -21,6 +21,7 @@ export interface LetterOrder extends Pick<
 > {
 	readonly items: readonly OpenItem[];
 	readonly credits: readonly Credit[];
+	readonly dated: Letter['dated'];
 	/** Ageing of the rows, from the reports. */
 	readonly age: (rows: readonly { due: Day; open: Minor }[]) => Aged;
 }
@@ -33,7 +34,11 @@ export interface LetterOrder extends Pick<
 export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
 	const { items, credits, date, currency } = order;
 	const owing = items.filter((item) => item.currency === currency && item.open > 0);
-	const shown = kind === 'statement' ? owing : owing.filter((item) => isDue(item) && item.due < date);
+	const covered = coveredBy(order.dated, owing);
+	const shown =
+		kind === 'statement'
+			? owing
+			: owing.filter((item) => isDue(item) && item.due < date && !covered.has(item.id));
 	const rows: LetterRow[] = shown.map((item) => rowOf(item, date));
 	if (kind === 'statement')
 		for (const credit of credits)
@@ -65,8 +70,21 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 		),
 		aged: order.age(rows.map((row) => ({ due: row.due ?? date, open: row.open }))),
 		quote: order.quote,
-		account: order.account
+		account: order.account,
+		dated: order.dated
 	});
+}
+
+/** Items that cheques dated later will settle whole, oldest first: a reminder leaves them out. */
+function coveredBy(dated: Letter['dated'], items: readonly OpenItem[]): ReadonlySet<number> {
+	let left: number = sumOf(dated, (one) => one.amount);
+	const covered = new Set<number>();
+	for (const item of items.filter(isDue).sort((a, b) => compare(a.due, b.due) || a.id - b.id)) {
+		if (item.open > left) break;
+		left -= item.open;
+		covered.add(item.id);
+	}
+	return covered;
 }
 
 function rowOf(item: OpenItem, date: Day): LetterRow {

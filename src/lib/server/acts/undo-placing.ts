@@ -15,7 +15,8 @@ import {
 	item,
 	itemState,
 	journalLine,
-	receiptState
+	receiptState,
+	tie
 } from '../db/schema';
 import { changeItems } from '../repo/change-items';
 import { changeCredits } from '../repo/write-placing';
@@ -25,7 +26,8 @@ import { defineAct } from './perform';
 import { accountingDate } from './place-money';
 import { Refusal } from '../refusal';
 
-const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'refund'];
+const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'tie-entry'];
+const BRINGS_MONEY = ['place-receipt', 'set-aside', 'tie-entry'];
 
 /**
  * Takes back the placing of money or credits, or the setting aside of money: by second records that point at the first, on
@@ -40,10 +42,12 @@ export const undoPlacing = defineAct({
 		if (!first || !UNDOABLE.includes(first.kind)) throw new Refusal({ code: 'not-found', what: 'placing' });
 		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
 		if (undone) throw new Refusal({ code: 'already-undone', who: undone.userName, at: undone.at });
-		const bringsMoney = first.kind === 'place-receipt' || first.kind === 'set-aside';
+		const bringsMoney = BRINGS_MONEY.includes(first.kind);
 		const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
 		const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
 		const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
+		const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
+		if (first.kind === 'place-receipt') await refuseTied(tx, first.receiptId!);
 		if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
 		const claims = await tx
 			.select({ claim, state: itemState, total: item.total, number: document.number })
@@ -103,6 +107,8 @@ export const undoPlacing = defineAct({
 				amount: -row.amount,
 				base: -row.base
 			}));
+		if (ties.length)
+			await tx.insert(tie).values(ties.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
 		if (differences.length) await tx.insert(difference).values(turned(differences));
 		if (creditChanges.length) await tx.insert(creditChange).values(turned(creditChanges));
 		await changeItems(tx, actId, back.changes);
@@ -131,6 +137,14 @@ export const undoPlacing = defineAct({
 		return { actId };
 	}
 });
+
+/** Money recorded by hand that the bank shows by now is there: its placing may be changed, but not taken back to waiting. */
+async function refuseTied(tx: Tx, receiptId: number): Promise<void> {
+	const rows = await tx.select().from(tie).where(eq(tie.recordedId, receiptId));
+	const undone = new Set(rows.map((row) => row.undoesId));
+	if (rows.some((row) => row.undoesId === null && !undone.has(row.id)))
+		throw new Refusal({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
+}
 
 /** Money that was placed since, or paid back, has to be taken off there first. */
 async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promise<void> {

@@ -12,7 +12,7 @@ export type Db = LibSQLDatabase<typeof schema>;
 /** Inside a transaction; the only way to write. */
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 /** Either: for queries that serve looks and acts alike. */
-export type Reader = Pick<Db, 'select' | 'all' | 'get' | 'values'>;
+export type Reader = Pick<Db, 'select' | 'selectDistinct' | 'all' | 'get' | 'values'>;
 
 export interface Books {
 	/** For reading only; within a write it throws, for it would wait for itself. */

@@ -19,6 +19,7 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
+import { onItsWay, type OnItsWay } from '../repo/recorded';
 import { itemsById, openItemsOf } from '../repo/open-items';
 import { readSetting } from '../repo/settings';
 import { answeredPile, type Waiting } from './answers';
@@ -66,6 +67,8 @@ export interface Desk {
 	readonly owners: Readonly<Record<number, string>>;
 	readonly credits: readonly DeskCredit[];
 	readonly suspects: readonly Suspect[];
+	/** Money recorded by hand that this entry may be showing. */
+	readonly ties: readonly OnItsWay[];
 	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
 	/** Days after the due day of the last payments, newest first. */
 	readonly habit: readonly number[];
@@ -123,6 +126,9 @@ export const lookAtDesk = defineLook(
 			}),
 			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
 			credits: owner ? await creditsOf(db, owner.id, currency) : [],
+			ties: row?.bankEntryId
+				? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
+				: [],
 			suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
 			limits: { tolerance: limits.tolerance, mine: limitsOf(limits, who) },
 			habit: owner ? await habitOf(owner.id) : [],

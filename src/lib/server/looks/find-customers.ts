@@ -7,6 +7,7 @@ export interface FoundCustomer {
 	readonly id: number;
 	readonly code: string;
 	readonly name: string;
+	readonly currency: string;
 	/** What it was found by where that is not its name or code: an open item's number or amount. */
 	readonly by: { readonly number: string; readonly open: number; readonly currency: string } | null;
 }
@@ -18,7 +19,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 	const plain = text.trim().replace(/[%_]/g, '');
 	if (!plain) return [];
 	const wanted = `%${plain}%`;
-	const columns = { id: customer.id, code: customer.code, name: customer.name };
+	const columns = { id: customer.id, code: customer.code, name: customer.name, currency: customer.currency };
 	const byName = await db
 		.select(columns)
 		.from(customer)
@@ -32,7 +33,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.innerJoin(document, eq(document.id, item.documentId))
 		.where(or(like(document.number, wanted), like(document.purchaseOrder, wanted)));
 	const byItem = await db
-		.select({ ...columns, number: document.number, open: itemState.open, currency: itemState.currency })
+		.select({ ...columns, number: document.number, open: itemState.open, itemCurrency: itemState.currency })
 		.from(itemState)
 		.innerJoin(item, eq(item.id, itemState.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
@@ -41,7 +42,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.orderBy(asc(itemState.due), asc(itemState.itemId))
 		.limit(MOST);
 	const found = new Map<number, FoundCustomer>(byName.map((row) => [row.id, { ...row, by: null }]));
-	for (const { number, open, currency, ...row } of byItem)
-		if (!found.has(row.id)) found.set(row.id, { ...row, by: { number, open, currency } });
+	for (const { number, open, itemCurrency, ...row } of byItem)
+		if (!found.has(row.id)) found.set(row.id, { ...row, by: { number, open, currency: itemCurrency } });
 	return [...found.values()].slice(0, MOST);
 });

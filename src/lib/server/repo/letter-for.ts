@@ -7,7 +7,7 @@ import type { Minor } from '../../core/money/minor';
 import type { Result } from '../../core/result';
 import { bad } from '../../core/result';
 import type { Reader } from '../db/open';
-import { bankAccount, customer, receipt, receiptState } from '../db/schema';
+import { bankAccount, customer, draftReceipt, receipt, receiptState } from '../db/schema';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
 
@@ -39,6 +39,17 @@ export async function letterFor(
 			)
 		)
 		.orderBy(asc(receipt.booked), asc(receipt.id));
+	const dated = await db
+		.select()
+		.from(draftReceipt)
+		.where(
+			and(
+				eq(draftReceipt.customerId, customerId),
+				eq(draftReceipt.currency, currency),
+				gt(draftReceipt.date, today)
+			)
+		)
+		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
 	const bank = await db
 		.select()
 		.from(bankAccount)
@@ -65,7 +76,12 @@ export async function letterFor(
 		},
 		quote: `account ${owner.code}`,
 		account: bank ? { iban: bank.number, bic: bank.bic, bank: bank.bankName } : null,
-		age: (rows) => age(rows, today)
+		age: (rows) => age(rows, today),
+		dated: dated.map((row) => ({
+			date: row.date as Day,
+			reference: `${row.method} ${row.reference}`.trim(),
+			amount: row.amount as Minor
+		}))
 	});
 	if (!written.ok) return written;
 	return {

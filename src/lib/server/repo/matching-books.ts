@@ -1,12 +1,15 @@
 import { and, inArray, or, sql } from 'drizzle-orm';
+import type { Day } from '../../core/day/day';
+import type { Minor } from '../../core/money/minor';
 import { normaliseName } from '../../core/3-matching/normalise-name';
 import { referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
-import type { MatchBooks } from '../../core/3-matching/world';
+import type { MatchBooks, Recorded } from '../../core/3-matching/world';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';
 import { groupBy } from './group-by';
 import type { Reader } from '../db/open';
 import { customer, customerName, document, payerAccount } from '../db/schema';
+import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
 
 /** Free words shorter than this are no references. */
@@ -41,6 +44,14 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 			.from(customer)
 			.where(inArray(customer.parentId, part)))
 			ids.add(row.id);
+	const recorded = (await onItsWay(db)).map((one): Recorded => ({
+		label: `${one.method} ${one.reference}`.trim(),
+		date: one.date as Day,
+		amount: one.amount as Minor,
+		currency: one.currency,
+		customerId: one.customerId
+	}));
+	for (const one of recorded) if (one.customerId !== null) ids.add(one.customerId);
 	const named = await documentsNamed(db, words);
 	for (const row of named) ids.add(row.customerId);
 	// Claims wait for a decision; money is proposed for them by nobody.
@@ -49,6 +60,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	return {
 		customers: await customersById(db, [...ids]),
 		items,
+		recorded,
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)
 	};
 }

@@ -63,7 +63,11 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				state: receiptState.state,
 				amount: receipt.amount,
 				currency: receipt.currency,
-				onAccount: receiptState.onAccount
+				onAccount: receiptState.onAccount,
+				onItsWay:
+					sql<boolean>`${receipt.bankEntryId} is null and ${receipt.method} <> 'petty cash' and ${receiptState.state} = 'placed'
+					and not exists (select 1 from tie t where t.recorded_id = ${receipt.id} and t.undoes_id is null
+						and not exists (select 1 from tie u where u.undoes_id = t.id))`.mapWith(Boolean)
 			})
 			.from(receipt)
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
@@ -103,6 +107,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				currency: bankAccount.currency
 			})
 			.from(bankAccount),
-		receivables: CHART.receivables.code
+		receivables: CHART.receivables.code,
+		way: CHART.onItsWay.code
 	};
 }

@@ -29,6 +29,8 @@ const SHAPES = {
 	/** Books up to and including this day are locked. */
 	lockedThrough: z.string(),
 	demo: z.boolean(),
+	/** How money may come by hand. */
+	methods: z.array(z.string()),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

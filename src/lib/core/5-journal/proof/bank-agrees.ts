@@ -3,7 +3,7 @@ import { tally, type Breach, type ProofFacts } from './facts';
 /**
  * Rule 4: each statement's opening balance and entries come to its closing balance; each entry stands in the journal just
  * once with what its placed receipts come to (nothing while they wait), on the ledger account of its bank account; and no
- * bank ledger line is without an entry.
+ * bank ledger line is without an entry. Money on its way is what was recorded by hand and not tied to an entry.
  */
 export function bankAgrees(facts: ProofFacts): Breach[] {
 	const breaches: Breach[] = [];
@@ -30,12 +30,17 @@ export function bankAgrees(facts: ProofFacts): Breach[] {
 				currency: line.currency
 			});
 	}
+	const way = new Map<string, number>();
+	for (const line of facts.lines) if (line.account === facts.way) tally(way, line.currency, line.amount);
+	for (const receipt of facts.receipts) if (receipt.onItsWay) tally(way, receipt.currency, -receipt.amount);
+	for (const [currency, found] of way)
+		if (found !== 0) breaches.push({ rule: 4, about: 'money on its way', want: 0, found, currency });
 	const posted = new Map<number, number>();
 	const parts = new Map<number, number>();
 	for (const receipt of facts.receipts) {
 		if (receipt.bankEntryId === null || receipt.state === 'withdrawn') continue;
 		if (receipt.state !== 'split') tally(parts, receipt.bankEntryId, receipt.amount);
-		if (receipt.state === 'placed' || receipt.state === 'set_aside')
+		if (receipt.state === 'placed' || receipt.state === 'set_aside' || receipt.state === 'tied')
 			tally(posted, receipt.bankEntryId, receipt.amount);
 	}
 	for (const entry of facts.entries) {

@@ -63,6 +63,8 @@ export interface ProofFacts {
 		readonly amount: number;
 		readonly currency: string;
 		readonly onAccount: number;
+		/** Recorded by hand, waiting for the bank to show it: placed, not tied, and not petty cash. */
+		readonly onItsWay: boolean;
 	}[];
 	/** Postings of receipts to customers by act: + when placed, − when taken back. */
 	readonly receiptPostings: readonly {
@@ -91,6 +93,8 @@ export interface ProofFacts {
 		readonly currency: string;
 	}[];
 	readonly receivables: string;
+	/** The ledger account of money on its way. */
+	readonly way: string;
 }
 
 /** Something that does not hold: the rule (1 to 6 as in the manual), what it is about, and the two figures. */

@@ -60,13 +60,23 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 	differences: [{ id: 1, date: '2026-10-05', itemId: 1, amount: 10, base: 10, undoesId: null }],
 	creditChanges: [],
 	receipts: [
-		{ id: 1, bankEntryId: 1, customerId: 1, state: 'placed', amount: 700, currency: 'GBP', onAccount: 100 }
+		{
+			id: 1,
+			bankEntryId: 1,
+			customerId: 1,
+			state: 'placed',
+			amount: 700,
+			currency: 'GBP',
+			onAccount: 100,
+			onItsWay: false
+		}
 	],
 	receiptPostings: [{ receiptId: 1, customerId: 1, date: '2026-10-05', sign: 1 }],
 	entries: [{ id: 1, accountId: 1, amount: 700, currency: 'GBP' }],
 	statements: [{ accountId: 1, reference: 'S1', opening: 50, closing: 750, entries: 700 }],
 	bankAccounts: [{ id: 1, name: 'Current', ledger: '1200', currency: 'GBP' }],
-	receivables: '1100'
+	receivables: '1100',
+	way: '1230'
 });
 type Facts = ReturnType<typeof facts>;
 const rules = (change: (f: Facts) => void) => {
@@ -112,6 +122,11 @@ describe('each rule finds its breach', () => {
 				(f.receipts = [{ ...f.receipts[0]!, onAccount: -10 }])
 			),
 			[3]
+		],
+		[
+			'money on its way that nobody recorded',
+			(f) => (f.lines = [...f.lines, line(4, '1230', 5), line(4, '4000', -5)]),
+			[4]
 		],
 		[
 			'a fee that raises the credit but not the ledger',

@@ -5,3 +5,4 @@ export * from './firm';
 export * from './letters';
 export * from './people';
 export * from './receipts';
+export * from './by-hand';

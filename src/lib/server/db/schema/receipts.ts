@@ -36,7 +36,15 @@ export const receipt = sqliteTable(
 	(t) => [index('receipt_entry').on(t.bankEntryId), index('receipt_parent').on(t.parentId)]
 );
 
-export const RECEIPT_STATES = ['waiting', 'held', 'placed', 'set_aside', 'split', 'withdrawn'] as const;
+export const RECEIPT_STATES = [
+	'waiting',
+	'held',
+	'placed',
+	'set_aside',
+	'split',
+	'withdrawn',
+	'tied'
+] as const;
 
 /** Where a receipt stands; follows from the acts on it. */
 export const receiptState = sqliteTable(

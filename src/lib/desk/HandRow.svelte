@@ -1,0 +1,152 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import { parseTyped } from '$lib/core/money/parse-typed';
+	import type { FoundCustomer } from '$lib/server/looks/find-customers';
+	import type { DraftRow } from '$lib/server/repo/draft-row';
+	import { CustomerSearch } from './find-customers.svelte';
+
+	/** One row to be typed, field after field without the mouse; Enter in the last one keeps it and begins the next. */
+	let {
+		today,
+		methods,
+		disabled,
+		keep,
+		paste
+	}: {
+		today: Day;
+		methods: readonly string[];
+		disabled: boolean;
+		/** Keeps the row; true when it is kept. */
+		keep: (row: DraftRow) => Promise<boolean>;
+		paste: (text: string) => void;
+	} = $props();
+	const search = new CustomerSearch();
+	let who = $state('');
+	let owner = $state<FoundCustomer | null>(null);
+	let marked = $state(0);
+	let when = $state('');
+	let method = $state('cheque');
+	let reference = $state('');
+	let sum = $state('');
+	let pays = $state('');
+	let problem = $state('');
+	let first = $state<HTMLInputElement>()!;
+	let whenField = $state<HTMLInputElement>()!;
+
+	function choose(one: FoundCustomer) {
+		owner = one;
+		who = one.name;
+		// Found by a document: that is what it pays.
+		if (one.by && !pays) pays = one.by.number;
+		search.found = [];
+		whenField.focus();
+	}
+	function inCustomer(event: KeyboardEvent) {
+		if (event.key === 'ArrowDown') marked = Math.min(marked + 1, search.found.length - 1);
+		else if (event.key === 'ArrowUp') marked = Math.max(marked - 1, 0);
+		else if (event.key === 'Enter' && search.found[marked]) choose(search.found[marked]!);
+		else if (event.key === 'Tab' && search.found[marked] && !event.shiftKey) choose(search.found[marked]!);
+		else return;
+		event.preventDefault();
+	}
+	async function submit(event: SubmitEvent) {
+		event.preventDefault();
+		const date = parseTypedDay(when, today);
+		const amount = owner ? parseTyped(sum, owner.currency) : 'not-a-number';
+		if (!owner) problem = 'Choose the customer from the list: any part of name, code or document number.';
+		else if (!date) problem = `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`;
+		else if (typeof amount === 'string' || amount <= 0) problem = `“${sum}” is no amount above zero.`;
+		else {
+			problem = '';
+			const row = {
+				...{ id: null, customerId: owner.id, date, method, reference, amount },
+				...{ currency: owner.currency, pays: pays.trim() || 'oldest' }
+			};
+			if (!(await keep(row))) return;
+			[who, owner, reference, sum, pays] = ['', null, '', '', ''];
+			await tick();
+			first.focus();
+		}
+	}
+</script>
+
+<form onsubmit={submit} class="grid gap-1">
+	<div
+		class="grid grid-cols-[minmax(0,5fr)_6.5rem_8rem_minmax(0,3fr)_8rem_minmax(0,3fr)_auto] items-end gap-2"
+	>
+		<label class="relative grid gap-0.5 text-sm"
+			>Customer<input
+				bind:this={first}
+				type="text"
+				autocomplete="off"
+				bind:value={who}
+				placeholder="part of name, code or document"
+				role="combobox"
+				aria-expanded={search.found.length > 0}
+				aria-controls="found-customers"
+				{disabled}
+				oninput={() => ((owner = null), (marked = 0), search.ask(who))}
+				onkeydown={inCustomer}
+				onpaste={(event) => {
+					const text = event.clipboardData?.getData('text') ?? '';
+					if (!text.includes('\t')) return;
+					event.preventDefault();
+					paste(text);
+				}}
+			/>
+			{#if search.found.length && !owner}
+				<ul
+					id="found-customers"
+					role="listbox"
+					class="absolute top-full z-20 max-h-64 w-[360px] overflow-auto border border-rule bg-sheet"
+				>
+					{#each search.found as one, i (one.id)}
+						<li role="option" aria-selected={i === marked}>
+							<button
+								type="button"
+								tabindex="-1"
+								class={['w-full cursor-pointer px-2 py-1 text-left', i === marked && 'bg-wash']}
+								onclick={() => choose(one)}
+								>{one.name}
+								<span class="text-soft">{one.code}{one.by ? ` · ${one.by.number}` : ''}</span></button
+							>
+						</li>
+					{/each}
+				</ul>
+			{/if}</label
+		>
+		<label class="grid gap-0.5 text-sm"
+			>Date<input bind:this={whenField} type="text" bind:value={when} placeholder="today" {disabled} /></label
+		>
+		<label class="grid gap-0.5 text-sm"
+			>How<select bind:value={method} {disabled}
+				>{#each methods as one (one)}<option value={one}>{one}</option>{/each}</select
+			></label
+		>
+		<label class="grid gap-0.5 text-sm"
+			>Reference<input type="text" bind:value={reference} placeholder="cheque number" {disabled} /></label
+		>
+		<label class="grid gap-0.5 text-sm"
+			>Amount<input
+				type="text"
+				inputmode="decimal"
+				class="text-right"
+				bind:value={sum}
+				placeholder="750+480"
+				{disabled}
+			/></label
+		>
+		<label class="grid gap-0.5 text-sm"
+			>Pays<input
+				type="text"
+				bind:value={pays}
+				placeholder="the oldest; or numbers; or account"
+				{disabled}
+			/></label
+		>
+		<button class="btn" {disabled}>Keep <span class="key">Enter</span></button>
+	</div>
+	{#if problem}<p role="alert" class="text-sm text-oxblood">{problem}</p>{/if}
+</form>

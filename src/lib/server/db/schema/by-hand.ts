@@ -1,0 +1,71 @@
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { act } from './acts';
+import { bankAccount } from './bank';
+import { customer } from './firm';
+import { receipt } from './receipts';
+
+/**
+ * Money as somebody typed it before the bank shows it; not posted, so it may be changed and removed. One dated in the future
+ * is a post-dated cheque: held until its day, not money before.
+ */
+export const draftReceipt = sqliteTable(
+	'draft_receipt',
+	{
+		id: integer('id').primaryKey(),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		date: text('date').notNull(),
+		method: text('method').notNull(),
+		reference: text('reference').notNull(),
+		amount: integer('amount').notNull(),
+		currency: text('currency').notNull(),
+		/** `oldest`, `account`, or numbers of the documents it is for, separated by spaces. */
+		pays: text('pays').notNull(),
+		typedBy: text('typed_by').notNull()
+	},
+	(t) => [index('draft_receipt_date').on(t.date), index('draft_receipt_customer').on(t.customerId)]
+);
+
+/** Cheques and cash paid in together: one entry at the bank. */
+export const payingInSlip = sqliteTable('paying_in_slip', {
+	id: integer('id').primaryKey(),
+	actId: integer('act_id')
+		.notNull()
+		.references(() => act.id),
+	date: text('date').notNull(),
+	bankAccountId: integer('bank_account_id')
+		.notNull()
+		.references(() => bankAccount.id),
+	total: integer('total').notNull()
+});
+
+/** A recorded receipt on its slip. */
+export const slipReceipt = sqliteTable('slip_receipt', {
+	receiptId: integer('receipt_id')
+		.primaryKey()
+		.references(() => receipt.id),
+	slipId: integer('slip_id')
+		.notNull()
+		.references(() => payingInSlip.id)
+});
+
+/** A receipt recorded by hand met by the bank's entry: the same money, counted once. Undone by a second row. */
+export const tie = sqliteTable(
+	'tie',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		/** The receipt that the entry brought. */
+		shownId: integer('shown_id')
+			.notNull()
+			.references(() => receipt.id),
+		recordedId: integer('recorded_id')
+			.notNull()
+			.references(() => receipt.id),
+		undoesId: integer('undoes_id').unique()
+	},
+	(t) => [index('tie_shown').on(t.shownId), index('tie_recorded').on(t.recordedId)]
+);

@@ -1,0 +1,12 @@
+/** A row of money recorded by hand, not posted yet; without an id it is new. */
+export interface DraftRow {
+	readonly id: number | null;
+	readonly customerId: number;
+	readonly date: string;
+	readonly method: string;
+	readonly reference: string;
+	readonly amount: number;
+	readonly currency: string;
+	/** `oldest`, `account`, or document numbers. */
+	readonly pays: string;
+}

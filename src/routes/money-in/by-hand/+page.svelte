@@ -1,0 +1,216 @@
+<script lang="ts">
+	import { goto, invalidateAll } from '$app/navigation';
+	import { enhance } from '$app/forms';
+	import { SvelteSet } from 'svelte/reactivity';
+	import { toast } from 'svelte-sonner';
+	import type { Day } from '$lib/core/day/day';
+	import HandRow from '$lib/desk/HandRow.svelte';
+	import { postAction } from '$lib/desk/post-action';
+	import Problems from '$lib/ui/Problems.svelte';
+	import type { DraftRow } from '$lib/server/repo/draft-row';
+	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let key = crypto.randomUUID();
+	let onSlip = new SvelteSet<number>();
+	const today = $derived((data.today ?? '') as Day);
+	const late = $derived(data.way.filter((one) => one.date < data.lateSince));
+	const sums = (rows: readonly { amount: number; currency: string }[]) => {
+		const by = new Map<string, number>();
+		for (const row of rows) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
+		return list([...by].map(([currency, sum]) => money(sum, currency)));
+	};
+	const picked = $derived(data.loose.filter((row) => onSlip.has(row.id)));
+	const pays = (text: string) =>
+		text === 'oldest' ? 'the oldest' : text === 'account' ? 'on account' : text;
+
+	async function act(action: string, json: unknown, said: string): Promise<boolean> {
+		busy = true;
+		const result = await postAction(
+			action,
+			{ json, key },
+			'That did not work. What is typed is kept; try again.'
+		);
+		busy = false;
+		problems = result.ok ? [] : result.problems;
+		if (!result.ok) return false;
+		key = crypto.randomUUID();
+		if (said) toast(said);
+		await invalidateAll();
+		return true;
+	}
+	const keep = (row: DraftRow) => act('?/keep', { rows: [row] }, '');
+	const paste = (text: string) => void act('?/paste', { text }, 'The rows are in.');
+</script>
+
+<svelte:head><title>Payments by hand · Odd Penny</title></svelte:head>
+
+<div class="px-8 pt-5 pb-10">
+	<p class="text-sm"><a href="/money-in">Money in</a></p>
+	<h1>
+		{data.due.length
+			? `${count(data.due.length, 'payment')} typed, ${sums(data.due)}, not posted yet.`
+			: 'Record what the bank does not show yet.'}
+	</h1>
+	<p class="mt-1 mb-4 says">
+		Cheques, cash, cards, transfers that were announced. Row after row; rows may be pasted from a spreadsheet
+		(customer, day, how, reference, amount, what it pays). Nothing is posted before you say so, by you or by
+		somebody else. A cheque dated later is held until its day.
+	</p>
+	<HandRow {today} methods={data.methods} disabled={busy || !data.mayAct} {keep} {paste} />
+	<div class="mt-3"><Problems {problems} /></div>
+
+	{#snippet rowsOf(rows: typeof data.due)}
+		{#each rows as row (row.id)}
+			<tr>
+				<td>{row.name} <span class="text-soft">{row.code}</span></td>
+				<td>{shortDay(row.date, today)}</td>
+				<td>{row.method}</td>
+				<td>{row.reference}</td>
+				<td class="text-soft">{pays(row.pays)}</td>
+				<td class="text-soft">{row.typedBy}</td>
+				<td class="num"
+					>{row.currency === data.base
+						? amount(row.amount, row.currency)
+						: money(row.amount, row.currency)}</td
+				>
+				<td class="num"
+					><button
+						class="cursor-pointer text-sm text-soft hover:text-ink"
+						disabled={busy || !data.mayAct}
+						aria-label="Take the row of {row.name} away"
+						onclick={() => act('?/drop', { ids: [row.id] }, 'Taken away.')}>take away</button
+					></td
+				>
+			</tr>
+		{/each}
+	{/snippet}
+	{#snippet head()}
+		<thead
+			><tr
+				><th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Pays</th><th>Typed by</th><th
+					class="num">Amount</th
+				><th></th></tr
+			></thead
+		>
+	{/snippet}
+
+	{#if data.due.length}
+		<table class="mt-4">
+			{@render head()}
+			<tbody>{@render rowsOf(data.due)}</tbody>
+		</table>
+		<button
+			class="btn btn-main mt-3"
+			disabled={busy || !data.mayAct}
+			onclick={() =>
+				act(
+					'?/post',
+					{ ids: data.due.map((row) => row.id) },
+					`Posted ${count(data.due.length, 'payment')}; the money is on its way.`
+				)}>Post these {data.due.length}, {sums(data.due)}</button
+		>
+	{/if}
+
+	{#if data.dated.length}
+		<h2 class="mt-8 text-xl">Dated for later: {sums(data.dated)}, not money yet</h2>
+		<table class="mt-1">
+			{@render head()}
+			<tbody>{@render rowsOf(data.dated)}</tbody>
+		</table>
+	{/if}
+
+	{#if data.loose.length}
+		<h2 class="mt-8 text-xl">To be paid in</h2>
+		<form
+			method="POST"
+			action="?/slip"
+			use:enhance={({ formData }) => {
+				const bankAccountId = Number(formData.get('bank'));
+				formData.set('json', JSON.stringify({ ids: picked.map((row) => row.id), bankAccountId }));
+				formData.set('key', key);
+				return async ({ result }) => {
+					if (result.type === 'redirect') {
+						key = crypto.randomUUID();
+						onSlip.clear();
+						await goto(result.location);
+					} else
+						problems =
+							result.type === 'failure'
+								? ((result.data?.problems as string[]) ?? [])
+								: ['That did not work.'];
+				};
+			}}
+		>
+			<table class="mt-1">
+				<thead
+					><tr
+						><th class="w-8"
+							><input
+								type="checkbox"
+								aria-label="Put all on the slip"
+								checked={picked.length === data.loose.length}
+								onchange={(event) =>
+									data.loose.forEach((row) =>
+										event.currentTarget.checked ? onSlip.add(row.id) : onSlip.delete(row.id)
+									)}
+							/></th
+						><th>Paid by</th><th>Date</th><th>How</th><th>Reference</th><th class="num">Amount</th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.loose as row (row.id)}
+						<tr>
+							<td
+								><input
+									type="checkbox"
+									aria-label="Put the payment of {row.name} on the slip"
+									checked={onSlip.has(row.id)}
+									onchange={() => (onSlip.has(row.id) ? onSlip.delete(row.id) : onSlip.add(row.id))}
+								/></td
+							><td>{row.name}</td><td>{shortDay(row.booked, today)}</td><td>{row.method}</td><td
+								>{row.reference}</td
+							><td class="num">{money(row.amount, row.currency)}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			<div class="mt-3 flex items-center gap-3">
+				<label class="flex items-center gap-2"
+					>into <select name="bank"
+						>{#each data.banks as bank (bank.id)}<option value={bank.id}>{bank.name} ({bank.currency})</option
+							>{/each}</select
+					></label
+				>
+				<button class="btn" disabled={busy || picked.length === 0 || !data.mayAct}
+					>Make a paying-in slip of {picked.length}{picked.length ? `, ${sums(picked)}` : ''}</button
+				>
+			</div>
+		</form>
+	{/if}
+
+	{#if data.way.length}
+		<h2 class="mt-8 text-xl">On its way: {sums(data.way)}</h2>
+		<p class="says">
+			{late.length
+				? `${count(late.length, 'payment')} should have been seen at the bank by now.`
+				: 'The bank’s entries meet these when they come; nothing is counted twice.'}
+		</p>
+		<table class="mt-1">
+			<thead><tr><th>What</th><th>Of</th><th>Since</th><th class="num">Amount</th></tr></thead>
+			<tbody>
+				{#each data.way as one (`${one.kind} ${one.id}`)}
+					<tr
+						><td
+							>{#if one.kind === 'slip'}<a href="/money-in/slips/{one.id}">paying-in slip {one.id}</a
+								>{:else}{one.method} {one.reference}{/if}</td
+						><td>{one.customer}</td><td class={one.date < data.lateSince ? 'text-oxblood' : ''}
+							>{shortDay(one.date, today)}</td
+						><td class="num">{money(one.amount, one.currency)}</td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
+</div>
