@@ -111,6 +111,13 @@ export type Problem =
 	| { readonly code: 'credit-changed' }
 	| { readonly code: 'claim-of-claim'; readonly item: string }
 	| { readonly code: 'claim-unexplained'; readonly item: string }
+	| { readonly code: 'split-part'; readonly part: number }
+	| {
+			readonly code: 'split-sum';
+			readonly parts: number;
+			readonly amount: number;
+			readonly currency: string;
+	  }
 	| { readonly code: 'draft-gone' }
 	| { readonly code: 'draft-dated'; readonly customer: string; readonly date: string }
 	| { readonly code: 'not-open'; readonly number: string; readonly customer: string }

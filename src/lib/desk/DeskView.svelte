@@ -16,13 +16,16 @@
 		reasons,
 		filter = $bindable(),
 		active = $bindable(),
-		mayAct
+		mayAct,
+		join
 	}: {
 		placing: Placing;
 		reasons: readonly string[];
 		filter: HTMLInputElement | undefined;
 		active: number;
 		mayAct: boolean;
+		/** Joins the parts of a split entry again. */
+		join?: () => void;
 	} = $props();
 	const desk = $derived(placing.desk);
 	const receipt = $derived(desk.receipt);
@@ -77,6 +80,12 @@
 						>{receipt.structuredReference}</mark
 					>{/if}
 			</p>
+			{#if receipt.parentId !== null}<p class="mb-3 text-sm text-soft">
+					Part of one entry.
+					{#if mayAct && join}<button class="cursor-pointer text-copper hover:underline" onclick={join}
+							>Join the parts again</button
+						>{/if}
+				</p>{/if}
 			{#if receipt.heldBecause}<p class="note mb-3">Held: {receipt.heldBecause}</p>{/if}
 		{:else}
 			<p class="mt-1 mb-3 flex items-center gap-2 says">

@@ -48,4 +48,7 @@
 		>
 		{stated}
 	{/each}
+	{#if receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
+		<a class="ml-auto text-copper" href="/money-in/split?r={receipt.id}">It is several payments: split it</a>
+	{/if}
 </p>

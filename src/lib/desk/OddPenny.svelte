@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { feeOf } from '$lib/core/2-receipts/fee-pattern';
 	import { discountOffered } from '$lib/core/4-allocation/discount-offered';
 	import { CLAIM_REASONS } from '$lib/core/model/claim';
 	import type { Day } from '$lib/core/day/day';
@@ -17,6 +18,19 @@
 		short && discountOffered(short.item, (desk.receipt?.booked ?? placing.today) as Day)
 	);
 	const current = $derived(short?.gaps.find((one) => one.text === null)?.kind ?? null);
+	/** The arithmetic of what was kept before, where it explains the gap. */
+	const usual = $derived.by(() => {
+		const pattern = desk.feePattern;
+		if (!pattern || !short) return '';
+		const fee = feeOf(pattern, short.item.open);
+		if (fee !== gap) return '';
+		const { currency } = short.item;
+		const parts = [
+			pattern.basisPoints ? `${percent(pattern.basisPoints)} of ${money(short.item.open, currency)}` : '',
+			pattern.fixed ? money(pattern.fixed, currency) : ''
+		].filter(Boolean);
+		return `${parts.join(' + ')} is ${money(fee, currency)}: what was kept of their payments before (${pattern.explains} of the last ${pattern.of}).`;
+	});
 	const offer = $derived.by(() => {
 		if (!offered) return '';
 		const terms = `${percent(offered.basisPoints)} was offered until ${shortDay(offered.until, placing.today)}: ${money(offered.amount, short!.item.currency)}`;
@@ -32,6 +46,7 @@
 		<p>
 			<strong class="text-copper">Odd penny: {money(gap, currency)} short on {short.item.number}.</strong>
 			What is it?
+			{#if usual}<span class="text-patina">{usual}</span>{/if}
 			{#if offer}<span class="text-soft">{offer}</span>{/if}
 		</p>
 		<div class="mt-2 flex flex-wrap gap-1.5">

@@ -31,7 +31,10 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		heldBecause: null,
 		heldOrder: null,
 		bankEntryId: 1,
-		charges: minor(0)
+		charges: minor(0),
+		fee: minor(0),
+		parentId: null,
+		method: 'bank'
 	};
 	const answer: Answer = {
 		receiptId: 9,
@@ -54,6 +57,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		credits: [],
 		suspects: [],
 		ties: [],
+		feePattern: null,
 		limits: { tolerance: 500, mine: {} },
 		bank: { name: 'Current', reference: null },
 		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },

@@ -105,6 +105,8 @@ export class Placing {
 	) {
 		this.desk = desk;
 		this.currency = desk.currency;
+		if (desk.receipt && desk.receipt.fee > 0)
+			this.fees = [{ kind: 'processor_fee', text: plain(desk.receipt.fee, desk.currency) }];
 		if (desk.receipt?.heldOrder) this.#restore(desk.receipt.heldOrder);
 		else if (desk.answer && desk.customer?.id === desk.answer.customerId) this.adopt(desk.answer.lines);
 		else if (!desk.receipt) for (const credit of desk.credits) this.useCredit(credit.receiptId);

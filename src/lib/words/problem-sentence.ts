@@ -93,6 +93,10 @@ function sentence(problem: Problem): string {
 			return `${problem.item} is a claim already. Settle it, or decide it.`;
 		case 'claim-unexplained':
 			return `Say why ${problem.item} was paid short, who follows it up, and until when.`;
+		case 'split-part':
+			return `Part ${problem.part}: the gross must be above zero, and the fee less than the gross.`;
+		case 'split-sum':
+			return `The parts less their fees come to ${money(problem.parts, problem.currency)}, the entry to ${money(problem.amount, problem.currency)}: ${money(Math.abs(problem.amount - problem.parts), problem.currency)} ${problem.amount > problem.parts ? 'is missing' : 'is too much'}.`;
 		case 'draft-gone':
 			return 'One of these was dealt with by somebody meanwhile. Look at the list again; nothing was done.';
 		case 'draft-dated':

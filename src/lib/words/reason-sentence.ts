@@ -52,6 +52,8 @@ export function reasonSentence(reason: Reason): string {
 			return `${reason.customer} has nothing open.`;
 		case 'wanted-twice':
 			return `Another receipt, surer or earlier, has ${reason.number} already.`;
+		case 'payer-given':
+			return `It was entered as a payment of ${reason.customer}.`;
 		case 'recorded-before':
 			return `This sum was recorded by hand on ${shortDay(reason.date)} (${reason.label}) and has not been seen at the bank yet. Tie the two, so that it is not counted twice.`;
 		case 'money-out':

@@ -80,6 +80,9 @@ const problems: Problem[] = [
 	{ code: 'credit-changed' },
 	{ code: 'claim-of-claim', item: 'CL-1' },
 	{ code: 'claim-unexplained', item: 'AK-1' },
+	{ code: 'split-part', part: 2 },
+	{ code: 'split-sum', parts: 5, amount: 6, currency: 'GBP' },
+	{ code: 'split-sum', parts: 7, amount: 6, currency: 'GBP' },
 	{ code: 'draft-gone' },
 	{ code: 'draft-dated', customer: 'Hazel', date: '2026-12-14' },
 	{ code: 'not-open', number: 'AK-1', customer: 'Hazel' },
@@ -141,6 +144,7 @@ const reasons: Reason[] = [
 	{ code: 'too-many-items', items: 900 },
 	{ code: 'nothing-open', customer: 'A' },
 	{ code: 'wanted-twice', number: 'AK-1' },
+	{ code: 'payer-given', customer: 'Hazel' },
 	{ code: 'recorded-before', label: 'cheque 100412', date: day('2026-10-28') },
 	{ code: 'money-out' }
 ];

@@ -5,6 +5,7 @@ import { placeInput } from '$lib/server/place-input';
 import { placeMoney } from '$lib/server/acts/place-money';
 import { placeCertain } from '$lib/server/acts/place-certain';
 import { setAside, setAsideInput } from '$lib/server/acts/set-aside';
+import { joinParts } from '$lib/server/acts/split-receipt';
 import { tieEntry } from '$lib/server/acts/tie-entry';
 import { undoPlacing } from '$lib/server/acts/undo-placing';
 import { readForm } from '$lib/server/http/read-form';
@@ -109,6 +110,13 @@ export const actions: Actions = {
 		const at = await locals.app.circumstance(locals.who!, read.key);
 		const result = await perform(locals.app.books, tieEntry, read.value, at);
 		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
+	},
+	join: async ({ request, locals }) => {
+		const read = await readForm(request, z.object({ receiptId: z.number().int() }));
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!);
+		const result = await perform(locals.app.books, joinParts, read.value, at);
+		return result.ok ? { joined: true } : refuse(result.problems);
 	},
 	aside: async ({ request, locals }) => {
 		const read = await readForm(request, setAsideInput);

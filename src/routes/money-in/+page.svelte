@@ -13,6 +13,7 @@
 	import PileList from '$lib/desk/PileList.svelte';
 	import { GAP_NAMES, Placing } from '$lib/desk/placing.svelte';
 	import TieNote from '$lib/desk/TieNote.svelte';
+	import { postAction } from '$lib/desk/post-action';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { Day } from '$lib/core/day/day';
 	import { count, money } from '$lib/words/format';
@@ -85,6 +86,18 @@
 			else await update({ reset: false, invalidateAll: true });
 			active = 0;
 		};
+	}
+
+	async function joinParts() {
+		const receiptId = data.desk?.receipt?.id;
+		const result = await postAction(
+			'?/join',
+			{ json: { receiptId }, key: '' },
+			'That did not work; try again.'
+		);
+		if (!result.ok) return void (problems = result.problems);
+		toast('The parts are one entry again.');
+		await goto('/money-in', { invalidateAll: true });
 	}
 
 	function step(by: 1 | -1) {
@@ -197,7 +210,14 @@
 						after={(said) => after(said, true)}
 					/>
 				{/if}
-				<DeskView {placing} reasons={data.reasons} bind:filter bind:active mayAct={data.mayAct} />
+				<DeskView
+					{placing}
+					reasons={data.reasons}
+					bind:filter
+					bind:active
+					mayAct={data.mayAct}
+					join={joinParts}
+				/>
 			{/key}
 		{:else if !data.gone}
 			<div class="mx-auto mt-24 w-[460px]">

@@ -15,6 +15,7 @@ export interface AnswerLine {
 /** Why an answer is what it is: a code and facts; the sentences are in `words/reason-sentence.ts`. */
 export type Reason =
 	| { readonly code: 'account-known'; readonly account: string; readonly customer: string }
+	| { readonly code: 'payer-given'; readonly customer: string }
 	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-shared'; readonly name: string; readonly customers: number }
 	| { readonly code: 'payer-unknown'; readonly name: string | null }

@@ -12,6 +12,13 @@ export interface Payer {
 
 /** Who pays: by account number seen before, else by name exactly (as names are compared). A shared one is no proof. */
 export function findPayer(receipt: ReceiptFacts, world: World): Payer {
+	const given = receipt.knownCustomerId ? world.customers.get(receipt.knownCustomerId) : undefined;
+	if (given)
+		return {
+			customerIds: [given.id],
+			by: 'account',
+			reasons: [{ code: 'payer-given', customer: given.name }]
+		};
 	const byAccount = receipt.payerAccount ? (world.byAccount.get(receipt.payerAccount) ?? []) : [];
 	const byName = receipt.payerName ? (world.byName.get(normaliseName(receipt.payerName)) ?? []) : [];
 	const name = (id: number) => world.customers.get(id)!.name;

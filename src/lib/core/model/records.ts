@@ -71,4 +71,6 @@ export interface ReceiptFacts {
 	readonly text: string;
 	readonly structuredReference: string | null;
 	readonly endToEndId: string | null;
+	/** Whose it is, where somebody said so when it was recorded or split off. */
+	readonly knownCustomerId?: number | null;
 }

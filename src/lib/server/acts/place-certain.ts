@@ -30,7 +30,16 @@ export const placeCertain = defineAct({
 			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 			.where(and(inArray(receiptState.state, ['waiting', 'held'])))
 			.orderBy(asc(receiptState.booked), asc(receipt.id));
-		const facts = rows.map(({ row }) => ({ ...row, booked: row.booked as Day, amount: minor(row.amount) }));
+		const facts = rows.map(({ row }) => ({
+			...row,
+			booked: row.booked as Day,
+			amount: minor(row.amount + row.fee)
+		}));
+		const fees = new Map(
+			rows
+				.filter(({ row }) => row.fee > 0)
+				.map(({ row }) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
+		);
 		const books = await matchingBooks(tx, facts);
 		const versions = new Map(rows.map(({ row, version }) => [row.id, version]));
 		const itemVersions = new Map(books.items.map((item) => [item.id, item.version]));
@@ -48,6 +57,7 @@ export const placeCertain = defineAct({
 					cash: line.cash,
 					differences: [...line.differences]
 				})),
+				fees: fees.get(answer.receiptId) ?? [],
 				reasons: answer.reasons.map(reasonSentence)
 			};
 			const { actId } = await placeMoney.run(tx, order, {

@@ -25,6 +25,8 @@ import { addRates } from './add-rates';
 import { perform } from './perform';
 import type { PlaceInput } from '../place-input';
 import { placeMoney } from './place-money';
+import { feePatternOf } from '../repo/seen-fees';
+import { joinParts, splitReceipt } from './split-receipt';
 import { undoPlacing } from './undo-placing';
 
 let books: Books;
@@ -382,5 +384,72 @@ describe('fees, groups and currencies', () => {
 		);
 		expect(await open()).toEqual([1000, 1550, 700, 300, 10_000, 100, 0, 450]);
 		await proves();
+	});
+});
+
+describe('one entry of several payments', () => {
+	const parts = [
+		{ payerName: 'R Fairleigh', text: 'AK-3', gross: 300, fee: 5, customerId: 2 },
+		{ payerName: 'J Thorne', text: 'AK-1', gross: 700, fee: 10 }
+	];
+	it('is split to the penny, and each part placed in full', async () => {
+		const { firstId } = await done(books, splitReceipt, { receiptId: 3, receiptVersion: 1, parts }, CLERK);
+		await proves();
+		const desk = await lookAtDesk(
+			books.db,
+			{ receiptId: firstId, customerId: null, also: [] },
+			{ who: CLERK, today: TODAY }
+		);
+		expect(desk!.answer).toMatchObject({ customerId: 2, lines: [{ itemId: 4, cash: 300 }] });
+		await placed(
+			await order(firstId, [[4, 300]], { customerId: 2, fees: [{ kind: 'processor_fee', amount: 5 }] })
+		);
+		await placed(await order(firstId + 1, [[1, 700]], { fees: [{ kind: 'processor_fee', amount: 10 }] }));
+		expect(await open()).toEqual([300, 2000, 700, 0, 10_000]);
+		await proves();
+		const joined = await perform(books, joinParts, { receiptId: firstId }, as(CLERK));
+		expect(joined.ok ? [] : joined.problems.map((one) => one.code)).toEqual(['credit-in-use']);
+	});
+	it('is joined again while its parts wait', async () => {
+		const { firstId } = await done(books, splitReceipt, { receiptId: 3, receiptVersion: 1, parts }, CLERK);
+		expect((await stateOf(3)).state).toBe('split');
+		await done(books, joinParts, { receiptId: firstId }, CLERK);
+		expect([(await stateOf(3)).state, (await stateOf(firstId)).state]).toEqual(['waiting', 'withdrawn']);
+		await proves();
+		await placed(await order(3, [[1, 985]]));
+		await proves();
+	});
+	it('is refused where the parts do not come to it', async () => {
+		const wrong = await perform(
+			books,
+			splitReceipt,
+			{ receiptId: 3, receiptVersion: 1, parts: parts.slice(0, 1) },
+			as(CLERK)
+		);
+		expect(wrong.ok ? [] : wrong.problems.map((one) => one.code)).toEqual(['split-sum']);
+		await proves();
+	});
+});
+
+it('learns what is kept of a payer’s money from what was posted', async () => {
+	const sums = [10_000, 25_050, 3_300];
+	await invoices(books, ...sums.map((sum, i) => newDocument(`AF-${i}`, 2, sum)));
+	const fee = (sum: number) => Math.round(sum * 0.014) + 20;
+	await bringIn(
+		books,
+		bankXml(
+			sums.map((sum, i) => credit(sum - fee(sum), 'card', { account: 'P', reference: `P${i}` })),
+			{ reference: 'S9', opening: 11_785 }
+		),
+		'cards.xml'
+	);
+	for (const [i, sum] of sums.entries())
+		await placed(
+			await order(5 + i, [[6 + i, sum - fee(sum), ['processor_fee', fee(sum)]]], { customerId: 2 })
+		);
+	expect(await feePatternOf(books.db, { customerId: 2 }, 'GBP')).toMatchObject({
+		basisPoints: 140,
+		fixed: 20,
+		explains: 3
 	});
 });

@@ -4,7 +4,7 @@ import { answerReceipts } from '../../core/3-matching/answer-receipts';
 import type { MatchBooks } from '../../core/3-matching/world';
 import type { Day } from '../../core/day/day';
 import type { ReceiptFacts } from '../../core/model/records';
-import type { Minor } from '../../core/money/minor';
+import { minor, type Minor } from '../../core/money/minor';
 import type { PlaceInput } from '../place-input';
 import { act, receipt, receiptState } from '../db/schema';
 import type { Db } from '../db/open';
@@ -17,6 +17,10 @@ export interface Waiting extends ReceiptFacts {
 	/** What was laid when it was held, or null. */
 	readonly heldOrder: PlaceInput | null;
 	readonly charges: Minor;
+	/** What a processor is known to have kept: the payer is credited with it as well. */
+	readonly fee: Minor;
+	readonly parentId: number | null;
+	readonly method: string;
 }
 
 export interface Pile {
@@ -57,13 +61,18 @@ async function answerPile(db: Db): Promise<Pile> {
 		text: row.text,
 		structuredReference: row.structuredReference,
 		endToEndId: row.endToEndId,
+		knownCustomerId: row.knownCustomerId,
 		version: state.version,
 		heldBecause: state.heldBecause,
 		heldOrder: state.heldOrder === null ? null : (JSON.parse(state.heldOrder) as PlaceInput),
 		bankEntryId: row.bankEntryId,
-		charges: row.charges as Minor
+		charges: row.charges as Minor,
+		fee: row.fee as Minor,
+		parentId: row.parentId,
+		method: row.method
 	}));
 	const books = await matchingBooks(db, receipts);
-	const answers = new Map(answerReceipts(receipts, books).map((answer) => [answer.receiptId, answer]));
+	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
+	const answers = new Map(answerReceipts(gross, books).map((answer) => [answer.receiptId, answer]));
 	return { receipts, answers, books };
 }

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, gt, inArray, or } from 'drizzle-orm';
+import type { FeePattern } from '../../core/2-receipts/fee-pattern';
 import type { Answer } from '../../core/3-matching/answer';
 import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../core/4-allocation/over-limits';
 import { addDays, daysBetween } from '../../core/day/arithmetic';
@@ -21,6 +22,7 @@ import {
 } from '../db/schema';
 import { onItsWay, type OnItsWay } from '../repo/recorded';
 import { itemsById, openItemsOf } from '../repo/open-items';
+import { feePatternOf } from '../repo/seen-fees';
 import { readSetting } from '../repo/settings';
 import { answeredPile, type Waiting } from './answers';
 import { defineLook } from './define-look';
@@ -69,6 +71,8 @@ export interface Desk {
 	readonly suspects: readonly Suspect[];
 	/** Money recorded by hand that this entry may be showing. */
 	readonly ties: readonly OnItsWay[];
+	/** What was kept of this payer's money before, as a tariff. */
+	readonly feePattern: FeePattern | null;
 	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
 	/** Days after the due day of the last payments, newest first. */
 	readonly habit: readonly number[];
@@ -126,6 +130,7 @@ export const lookAtDesk = defineLook(
 			}),
 			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
 			credits: owner ? await creditsOf(db, owner.id, currency) : [],
+			feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
 			ties: row?.bankEntryId
 				? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
 				: [],

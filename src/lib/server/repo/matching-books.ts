@@ -23,7 +23,9 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	const accounts = new Set<string>();
 	const names = new Set<string>();
 	const words = new Set<string>();
+	const known = new Set<number>();
 	for (const receipt of receipts) {
+		if (receipt.knownCustomerId) known.add(receipt.knownCustomerId);
 		if (receipt.payerAccount) accounts.add(receipt.payerAccount);
 		if (receipt.payerName) names.add(normaliseName(receipt.payerName));
 		for (const reference of [receipt.structuredReference, receipt.endToEndId])
@@ -31,7 +33,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		for (const word of wordsOfText(receipt.text))
 			if (word.key.length >= SHORTEST && word.key.length <= 35) words.add(word.key);
 	}
-	const ids = new Set<number>();
+	const ids = new Set<number>(known);
 	for (const part of chunks([...accounts]))
 		for (const row of await db.select().from(payerAccount).where(inArray(payerAccount.account, part)))
 			ids.add(row.customerId);

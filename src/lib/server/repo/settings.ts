@@ -29,6 +29,11 @@ const SHAPES = {
 	/** Books up to and including this day are locked. */
 	lockedThrough: z.string(),
 	demo: z.boolean(),
+	/** Which column of a processor's report is which, by the processor's name. */
+	processors: z.record(
+		z.string(),
+		z.object({ name: z.string(), text: z.string(), gross: z.string(), fee: z.string() })
+	),
 	/** How money may come by hand. */
 	methods: z.array(z.string()),
 	/** How much each role may book alone, in base currency. */

@@ -1,0 +1,161 @@
+import { eq, max, sql } from 'drizzle-orm';
+import { z } from 'zod';
+import { checkSplit } from '../../core/2-receipts/check-split';
+import { minor } from '../../core/money/minor';
+import { toDecimal } from '../../core/money/to-decimal';
+import { customer, receipt, receiptState } from '../db/schema';
+import { actByKey, recordAct } from '../repo/record-act';
+import { readSetting, writeSetting } from '../repo/settings';
+import { Refusal } from '../refusal';
+import { defineAct } from './perform';
+import { takeReceipt } from './take-receipt';
+
+const amount = z.number().int().refine(Number.isSafeInteger);
+
+export const splitInput = z.object({
+	receiptId: z.number().int(),
+	receiptVersion: z.number().int(),
+	/** Whose report it was, kept with the act. */
+	processor: z.string().trim().max(80).default(''),
+	/** Which column of the report is which, remembered for the processor's next one. */
+	columns: z
+		.object({ name: z.string(), text: z.string(), gross: z.string(), fee: z.string() })
+		.nullable()
+		.default(null),
+	parts: z
+		.array(
+			z.object({
+				payerName: z.string().trim().max(140),
+				text: z.string().trim().max(500),
+				gross: amount,
+				fee: amount,
+				customerId: z.number().int().nullable().default(null)
+			})
+		)
+		.min(1)
+		.max(5000)
+});
+
+/**
+ * Splits one entry into the payments that it is made of, each with what was kept of it; they come to the entry to the penny.
+ * Nothing is posted: the parts wait to be placed, each credited in full.
+ */
+export const splitReceipt = defineAct({
+	kind: 'split-receipt',
+	needs: 'clerk',
+	run: async (tx, given: z.input<typeof splitInput>, at): Promise<{ actId: number; firstId: number }> => {
+		const input = splitInput.parse(given);
+		const last = await tx
+			.select({ n: max(receipt.id) })
+			.from(receipt)
+			.get();
+		if (at.key) {
+			const done = await actByKey(tx, at.key);
+			if (done) return { actId: done.id, firstId: last!.n! };
+		}
+		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const parts = input.parts.map((part) => ({ ...part, gross: minor(part.gross), fee: minor(part.fee) }));
+		const problems = checkSplit({ amount: minor(row.amount), currency: row.currency }, parts);
+		if (problems.length > 0) throw new Refusal(...problems);
+		for (const id of new Set(parts.flatMap((part) => part.customerId ?? [])))
+			if (!(await tx.select({ id: customer.id }).from(customer).where(eq(customer.id, id)).get()))
+				throw new Refusal({ code: 'not-found', what: 'customer' });
+		const actId = await recordAct(tx, {
+			kind: 'split-receipt',
+			date: at.today,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `Split ${toDecimal(minor(row.amount), row.currency)} ${row.currency} into ${parts.length} payments`,
+			facts: { processor: input.processor, parts: input.parts },
+			receiptId: row.id,
+			key: at.key
+		});
+		if (input.processor && input.columns) {
+			const before = (await readSetting(tx, 'processors')) ?? {};
+			await writeSetting(tx, 'processors', { ...before, [input.processor]: input.columns });
+		}
+		const firstId = (last?.n ?? 0) + 1;
+		for (const [i, part] of parts.entries()) {
+			const id = firstId + i;
+			await tx.insert(receipt).values({
+				id,
+				bankEntryId: row.bankEntryId,
+				parentId: row.id,
+				method: row.method,
+				knownCustomerId: part.customerId,
+				fee: part.fee,
+				detail: row.detail,
+				booked: row.booked,
+				amount: part.gross - part.fee,
+				currency: row.currency,
+				payerName: part.payerName || row.payerName,
+				payerAccount: null,
+				text: part.text,
+				charges: 0
+			});
+			await tx.insert(receiptState).values({
+				receiptId: id,
+				state: 'waiting',
+				booked: row.booked,
+				onAccount: 0,
+				onAccountBase: 0,
+				version: 1,
+				lastActId: actId
+			});
+		}
+		await tx
+			.update(receiptState)
+			.set({
+				state: 'split',
+				heldBecause: null,
+				heldOrder: null,
+				version: input.receiptVersion + 1,
+				actId,
+				lastActId: actId
+			})
+			.where(eq(receiptState.receiptId, row.id));
+		return { actId, firstId };
+	}
+});
+
+/** Joins the parts of an entry again, while all of them wait; the entry waits as one. */
+export const joinParts = defineAct({
+	kind: 'join-parts',
+	needs: 'clerk',
+	run: async (tx, input: { readonly receiptId: number }, at): Promise<{ receiptId: number }> => {
+		const part = await tx.select().from(receipt).where(eq(receipt.id, input.receiptId)).get();
+		const parentId = part?.parentId ?? input.receiptId;
+		const parts = await tx
+			.select({ id: receipt.id, state: receiptState.state })
+			.from(receipt)
+			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+			.where(eq(receipt.parentId, parentId));
+		const standing = parts.filter((one) => one.state !== 'withdrawn');
+		if (standing.length === 0) throw new Refusal({ code: 'not-found', what: 'split payment' });
+		if (standing.some((one) => one.state !== 'waiting' && one.state !== 'held'))
+			throw new Refusal({ code: 'credit-in-use', what: 'some of the parts are placed' });
+		const actId = await recordAct(tx, {
+			kind: 'join-parts',
+			date: at.today,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `Joined ${standing.length} parts of one entry again`,
+			facts: { parts: standing.map((one) => one.id) },
+			receiptId: parentId
+		});
+		const change = { heldBecause: null, heldOrder: null, lastActId: actId };
+		const version = sql`${receiptState.version} + 1`;
+		for (const one of standing)
+			await tx
+				.update(receiptState)
+				.set({ ...change, state: 'withdrawn', version })
+				.where(eq(receiptState.receiptId, one.id));
+		await tx
+			.update(receiptState)
+			.set({ ...change, state: 'waiting', actId: null, version })
+			.where(eq(receiptState.receiptId, parentId));
+		return { receiptId: parentId };
+	}
+});
