@@ -82,11 +82,14 @@ test('the odd penny gets a name, and the line says what posting will do', async 
 	await page.locator('[data-receipt]', { hasText: 'Hazel Hill Pottery' }).click();
 	await expect(page.getByText(/Odd penny: £45\.40 short/)).toBeVisible();
 	await expect(page.locator('footer')).toContainText('leaves £45.40');
-	await page.keyboard.press('5');
-	await expect(page.locator('footer')).toContainText('books £45.40 as small difference');
-	await page.keyboard.press('1');
-	await expect(page.locator('footer')).toContainText('leaves £45.40');
+	await page.keyboard.press('7');
+	await expect(page.locator('footer')).toContainText('£45.40 is no small difference');
+	await page.keyboard.press('3');
+	await expect(page.locator('footer')).toContainText('opens a claim of £45.40');
+	await page.getByLabel('what they say').fill('two shelves cracked');
+	await page.keyboard.press('Escape');
 	await postByKey(page);
+	await expect(page.getByText(/Posted £[\d,.]+ for Hazel Hill Pottery/)).toBeVisible();
 });
 
 test('items are taken, left and filtered without the mouse; amounts are typed, nonsense is refused and kept', async ({
@@ -141,7 +144,7 @@ test('a payer nobody knows is found by name, and money that is no customer’s i
 	await signIn(page);
 	await open(page, '/money-in');
 	await page.locator('[data-receipt]', { hasText: 'MRS L TREVENA' }).click();
-	await page.getByLabel(/Whose money is it/).fill('wicker');
+	await page.getByLabel(/Whose is it/).fill('wicker');
 	await page
 		.getByRole('button', { name: /Wicker/ })
 		.first()
@@ -155,6 +158,108 @@ test('a payer nobody knows is found by name, and money that is no customer’s i
 	await page.getByLabel(/Book £12\.64 on/).selectOption('4310');
 	await page.getByRole('button', { name: 'Book it' }).click();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
+});
+
+test('cheques recorded on a slip meet their one entry, and are not counted twice', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const before = await waiting(page);
+	await page.locator('[data-receipt]', { hasText: 'CHEQUES PAID IN' }).click();
+	await expect(page.getByText('Recorded before?')).toBeVisible();
+	await page.getByRole('button', { name: 'It is this: tie them' }).click();
+	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
+	await expect(page.getByText('Tied: counted once.')).toBeVisible();
+	await open(page, '/money-in/by-hand');
+	await expect(page.getByText('On its way')).toHaveCount(0);
+});
+
+test('a payout is split from the processor’s report, to the penny, and its parts wait in full', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const before = await waiting(page);
+	await page.locator('[data-receipt]', { hasText: 'PAYLOOM' }).click();
+	await page.waitForURL(/r=/);
+	await open(page, page.url().replace('/money-in?', '/money-in/split?'));
+	await page.getByLabel('Whose report?').fill('Payloom');
+	await page
+		.getByLabel('The report, as CSV')
+		.setInputFiles('data/e2e/todays-bank-files/payloom-payout-2026-10-30.csv');
+	await expect(page.getByText(/gross − [\d,.]+ fees = [\d,.]+ at the bank/)).toBeVisible();
+	await page.getByLabel('Fee of part 1').fill('0');
+	await expect(page.getByText(/is too much\./)).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Split into/ })).toBeDisabled();
+	await page.getByLabel('The report, as CSV').setInputFiles([]);
+	await page
+		.getByLabel('The report, as CSV')
+		.setInputFiles('data/e2e/todays-bank-files/payloom-payout-2026-10-30.csv');
+	await page.getByRole('button', { name: 'Split into 5 payments' }).click();
+	await page.waitForURL(/money-in\?r=/);
+	await expect(page.locator('[data-receipt]')).toHaveCount(before + 4);
+	await expect(page.getByText(/came \+/)).toBeVisible();
+	await postByKey(page);
+});
+
+test('payments are recorded by hand, row after row without the mouse', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await open(page, '/money-in/by-hand');
+	const typed = await page.getByRole('button', { name: /^Take the row of/ }).count();
+	await page.getByLabel('Customer').focus();
+	for (const [who, reference, sum] of [
+		['heron quay', '100501', '40+2.50'],
+		['wicker', '100502', '17']
+	] as const) {
+		await page.keyboard.type(who);
+		await expect(page.getByRole('option').first()).toBeVisible();
+		await page.keyboard.press('Enter');
+		await page.keyboard.press('Tab');
+		await page.keyboard.press('Tab');
+		await page.keyboard.type(reference);
+		await page.keyboard.press('Tab');
+		await page.keyboard.type(sum);
+		await page.keyboard.press('Enter');
+		await expect(page.getByText(reference)).toBeVisible();
+	}
+	await expect(page.getByRole('button', { name: /^Take the row of/ })).toHaveCount(typed + 2);
+	await page.getByRole('button', { name: /^Post these/ }).click();
+	await expect(page.getByRole('heading', { name: 'To be paid in' })).toBeVisible();
+	await page.getByLabel('Put all on the slip').check();
+	await page.getByRole('button', { name: /^Make a paying-in slip of 3/ }).click();
+	await expect(page.getByRole('heading', { name: 'Paying-in slip 2' })).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('a credit note settles an invoice with no money at all, and is taken back', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const credits = page.locator('a[href^="/money-in?k="]');
+	expect(await credits.count()).toBeGreaterThan(3);
+	await credits.first().click();
+	await page.waitForURL(/k=/);
+	await expect(page.getByText('placed without new money')).toBeVisible();
+	await page.keyboard.press('f');
+	await expect(page.locator('footer')).toContainText(/[Uu]ses|[Ll]eaves|Take another/);
+});
+
+test('above the limit a supervisor is asked, and posts what was laid', async ({ page, browser }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'Knapweed' }).first().click();
+	await page.waitForURL(/r=/);
+	const id = new URL(page.url()).searchParams.get('r')!;
+	await page.keyboard.press('9');
+	await expect(page.locator('footer')).toContainText('a supervisor has to agree');
+	await page.getByRole('button', { name: /^Ask for £/ }).click();
+	await expect(page.getByText(/A supervisor is asked to post/)).toBeVisible();
+	const other = await browser.newPage();
+	await signIn(other, 'supervisor');
+	await open(other, `/money-in?r=${id}`);
+	await expect(other.getByText('Wren Tolliver asks a supervisor to post this').first()).toBeVisible();
+	await expect(other.locator('footer')).toContainText('as bad debt');
+	await postByKey(other);
+	await other.close();
 });
 
 test('the rest of the file is placed', async ({ page }) => {

@@ -13,12 +13,13 @@ import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_START, DEMO_TODAY, EURO, FIRM, STERLIN
 import { BankBook } from './bank-book';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
+import { recordByHand } from './record-by-hand';
 import { Year } from './year';
 import { todaysEntries } from './todays-entries';
 
 export interface DemoBooks {
 	/** Bank files of the day, not yet imported: to be put where the reader can take them from. */
-	readonly todaysFiles: readonly { readonly name: string; readonly xml: string }[];
+	readonly todaysFiles: readonly { readonly name: string; readonly text: string }[];
 }
 
 /**
@@ -62,12 +63,23 @@ export async function makeBooks(
 	for (let week = DEMO_START; week <= DEMO_TODAY; week = addDays(week, 7)) {
 		for (let one = week; one < addDays(week, 7) && one < addDays(DEMO_TODAY, -1); one = addDays(one, 1))
 			if (weekday(one) < 6) year.plan(one);
+		if (week <= addDays(DEMO_TODAY, -9) && addDays(week, 7) > addDays(DEMO_TODAY, -9))
+			year.deposit(
+				payers.find((one) => one.customer.name.includes('College'))!,
+				85_000,
+				'CK-118',
+				addDays(week, 1)
+			);
 		today = addDays(week, 4) < addDays(DEMO_TODAY, -2) ? addDays(week, 4) : addDays(DEMO_TODAY, -2);
 		await year.post(today);
 		say(`books up to ${today}`);
 	}
-	await todaysEntries(year, [addDays(DEMO_TODAY, -1), DEMO_TODAY]);
-	const todaysFiles = [sterling.close(DEMO_TODAY), euro.close(DEMO_TODAY)].filter((file) => file !== null);
+	const paidIn = await recordByHand(books, at(clerk), payers, ids);
+	const report = await todaysEntries(year, [addDays(DEMO_TODAY, -1), DEMO_TODAY], paidIn);
+	const statements = [sterling.close(DEMO_TODAY), euro.close(DEMO_TODAY)].flatMap((file) =>
+		file ? [{ name: file.name, text: file.xml }] : []
+	);
+	const todaysFiles = [...statements, report];
 	today = DEMO_TODAY;
 	await must(perform(books, lockPeriod, { through: addDays(firstOfMonth(DEMO_TODAY), -1) }, at(supervisor)));
 	await books.write(async (tx) => {

@@ -1,4 +1,6 @@
 import type { Day } from '../lib/core/day/day';
+import { minor } from '../lib/core/money/minor';
+import { toDecimal } from '../lib/core/money/to-decimal';
 import type { Payer } from './make-customers';
 import type { Owed, Year } from './year';
 
@@ -7,7 +9,11 @@ import type { Owed, Year } from './year';
  * alone, several invoices, too little, too much, a council for its school, one transfer with several payments, a number
  * that is settled already, a stranger, interest, a charge. They wait to be brought in.
  */
-export async function todaysEntries(year: Year, [yesterday, today]: readonly [Day, Day]): Promise<void> {
+export async function todaysEntries(
+	year: Year,
+	[yesterday, today]: readonly [Day, Day],
+	paidIn: number
+): Promise<{ name: string; text: string }> {
 	const hazel = year.payers.find((one) => one.customer.name === 'Hazel Hill Pottery')!;
 	const council = year.payers.find((one) => one.customer.name === 'Mallory Council')!;
 	// Kept for the cases that need them.
@@ -112,8 +118,28 @@ export async function todaysEntries(year: Year, [yesterday, today]: readonly [Da
 			booked: today,
 			details: [{ amount: Math.abs(amount), name, account: null, text }]
 		});
+	other(paidIn, 'ASHLOCK KILN & CLAY', 'CHEQUES PAID IN');
+	const cards = Array.from({ length: 5 }, () => next((one) => known(one)));
+	const rows = cards.map(({ payer, items }) => {
+		const gross = items[0]!.open;
+		const fee = Math.round(gross * 0.014) + 20;
+		return { name: payer.customer.name, number: items[0]!.number, gross, fee };
+	});
+	other(
+		rows.reduce((total, row) => total + row.gross - row.fee, 0),
+		'PAYLOOM LTD',
+		'PAYOUT 5 PAYMENTS'
+	);
 	other(8_041, 'MRS L TREVENA', 'pots, thank you');
 	other(1_264, 'Mere & Marches Bank', 'INTEREST OCTOBER');
 	other(-1_850, 'Mere & Marches Bank', 'CHARGES OCTOBER');
 	other(-214_500, 'Feldspar Freight', 'our order 7741');
+	const pounds = (pence: number) => toDecimal(minor(pence), 'GBP');
+	const lines = rows.map((row) =>
+		[yesterday, `"${row.name}"`, row.number, pounds(row.gross), pounds(row.fee)].join(',')
+	);
+	return {
+		name: 'payloom-payout-2026-10-30.csv',
+		text: ['date,customer name,reference,gross,fee', ...lines, ''].join('\n')
+	};
 }

@@ -2,6 +2,8 @@ import { inArray } from 'drizzle-orm';
 import { addDays, nextWorkday } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
 import type { DifferenceKind } from '../lib/core/model/records';
+import type { ClaimFacts } from '../lib/core/model/claim';
+import { minor, ZERO } from '../lib/core/money/minor';
 import { share } from '../lib/core/money/share';
 import { CHART } from '../lib/core/5-journal/chart';
 import { importBankFile } from '../lib/server/acts/import-bank-file';
@@ -17,7 +19,7 @@ import { eq } from 'drizzle-orm';
 import type { BankBook } from './bank-book';
 import type { Payer } from './make-customers';
 import { makeCreditNote, makeInvoice } from './make-document';
-import type { Chance } from './random';
+import { chance, type Chance } from './random';
 
 /** Something that an account owes, with the day on which the generator means to pay it. */
 export interface Owed {
@@ -35,8 +37,15 @@ interface Truth {
 		part: number;
 		cash: number;
 		differences: { kind: DifferenceKind; amount: number }[];
+		claim?: ClaimFacts;
 	}[];
+	/** The order that money on account was paid for. */
+	readonly depositFor?: string;
 }
+
+const NEVER = '9999-12-31' as Day;
+/** What the standing order is for, in pence. */
+const STANDING = 6_000;
 
 /** Spring and autumn are the seasons of clay. */
 const SEASON = [0.8, 0.9, 1.2, 1.3, 1.1, 0.9, 0.7, 0.7, 1.2, 1.4, 1.2, 0.8];
@@ -53,6 +62,9 @@ export class Year {
 	readonly #at: () => Circumstance;
 	#documents: NewDocument[] = [];
 	#truths = new Map<string, Truth | { account: string }>();
+	/** Chance of its own for rare cases, so that they leave the rest of the year as it is. */
+	readonly #odd = chance(7_331);
+	#standing = { issued: '', paid: '' };
 	#numbers = { invoice: 40_000, credit: 7_000 };
 
 	constructor(
@@ -78,6 +90,7 @@ export class Year {
 			if (this.chance.yes((payer.pace / 21) * season)) this.#invoice(payer, today);
 			this.#pay(payer, today);
 		}
+		this.#standingOrder(today);
 		this.#otherMoney(today);
 	}
 
@@ -104,7 +117,7 @@ export class Year {
 				part: index + 1,
 				document,
 				open: amount,
-				payOn: never ? ('9999-12-31' as Day) : nextWorkday(meant < today ? today : meant)
+				payOn: never ? NEVER : nextWorkday(meant < today ? today : meant)
 			});
 		}
 		if (this.chance.yes(0.025)) {
@@ -138,12 +151,14 @@ export class Year {
 	/** One transfer for these items: entry, words, and what it is for; now and then short or long. */
 	pay(payer: Payer, items: readonly Owed[], today: Day, words = this.wordsFor(payer, items)): void {
 		const { customer } = payer;
-		const lines = items.map((item) => ({
-			number: item.number,
-			part: item.part,
-			cash: item.open,
-			differences: this.#gaps(item, today)
-		}));
+		const lines = items
+			.map((item) => ({
+				number: item.number,
+				part: item.part,
+				cash: item.open,
+				differences: this.#gaps(item, today)
+			}))
+			.map((line) => this.#claimed(line, today));
 		for (const line of lines) line.cash -= line.differences.reduce((sum, gap) => sum + gap.amount, 0);
 		const [only] = lines;
 		if (lines.length === 1 && only!.differences.length === 0 && only!.cash > 20_000 && this.chance.yes(0.03))
@@ -165,6 +180,65 @@ export class Year {
 			// Whoever pays a part is in no hurry with the rest.
 			else item.payOn = addDays(today, this.chance.int(40, 140));
 		}
+	}
+
+	/** Now and then goods arrive broken, and the customer pays so much less. */
+	#claimed(line: Truth['lines'][number], today: Day): Truth['lines'][number] {
+		if (line.cash < 12_000 || line.differences.length > 0 || !this.#odd.yes(0.006)) return line;
+		const amount = this.#odd.int(4, 60) * 100;
+		const [reason, note] = this.#odd.pick([
+			['damaged', 'two bags wet on arrival'],
+			['missing', 'one box short'],
+			['price', 'charged at the old price'],
+			['damaged', 'shelves cracked']
+		] as const);
+		const deadline = addDays(today, 14);
+		return {
+			...line,
+			differences: [{ kind: 'claim', amount }],
+			claim: { reason, note, deadline, owner: 'Wren Tolliver' }
+		};
+	}
+
+	/** A club that pays the same sum every month by standing order, and its hire charge for the kiln. */
+	#standingOrder(today: Day): void {
+		const payer = this.payers.find((one) => one.customer.name.includes('Pottery Club'))!;
+		const month = today.slice(0, 7);
+		const list = this.owed.get(payer.customer.code) ?? [];
+		this.owed.set(payer.customer.code, list);
+		if (this.#standing.issued !== month) {
+			this.#standing.issued = month;
+			const amount = minor(STANDING);
+			const document: NewDocument = {
+				kind: 'invoice',
+				number: `AK-${++this.#numbers.invoice}`,
+				customerId: this.#ids.get(payer.customer.code)!,
+				issued: today,
+				currency: 'GBP',
+				lines: [{ text: 'kiln hire', net: amount, taxBasisPoints: 0, tax: ZERO }],
+				instalments: [{ due: addDays(today, 14), amount }],
+				purchaseOrder: null,
+				orderReference: null,
+				paymentReference: null,
+				text: 'kiln hire',
+				discountBasisPoints: null,
+				discountUntil: null
+			};
+			this.#documents.push(document);
+			list.push({ number: document.number, part: 1, document, open: amount, payOn: NEVER });
+		}
+		const oldest = list.find((item) => item.document.text === 'kiln hire' && item.open > 0);
+		if (this.#standing.paid !== month && today.slice(8) >= '20' && oldest) {
+			this.#standing.paid = month;
+			this.pay(payer, [oldest], today, 'STANDING ORDER KILN');
+		}
+	}
+
+	/** Money paid for an order that has no invoice yet. */
+	deposit(payer: Payer, amount: number, order: string, booked: Day): void {
+		const reference = this.transfer(payer, amount, `deposit ${order}`, booked);
+		const customerId = this.#ids.get(payer.customer.code)!;
+		this.#truths.set(reference, { customerId, lines: [], depositFor: order });
 	}
 
 	#gaps(item: Owed, today: Day): { kind: DifferenceKind; amount: number }[] {
@@ -275,12 +349,13 @@ export class Year {
 				await setAside.run(tx, { ...head, account: truth.account }, this.#at());
 				continue;
 			}
-			const lines = truth.lines.map(({ number, part, cash, differences }) => {
+			const lines = truth.lines.map(({ number, part, cash, differences, claim }) => {
 				const item = open.get(`${number} ${part}`);
 				if (!item) throw new Error(`${number} is not open`);
-				return { itemId: item.id, version: item.version++, cash, differences };
+				return { itemId: item.id, version: item.version++, cash, differences, claim };
 			});
-			await placeMoney.run(tx, { ...head, customerId: truth.customerId, lines, reasons: [] }, this.#at());
+			const { customerId, depositFor = null } = truth;
+			await placeMoney.run(tx, { ...head, customerId, lines, depositFor, reasons: [] }, this.#at());
 		}
 		this.#truths.clear();
 	}

@@ -40,7 +40,7 @@ if (!existsSync(mark)) {
 	const { todaysFiles } = await makeBooks(books);
 	await books.close();
 	mkdirSync(join(folder, 'todays-bank-files'), { recursive: true });
-	for (const file of todaysFiles) writeFileSync(join(folder, 'todays-bank-files', file.name), file.xml);
+	for (const file of todaysFiles) writeFileSync(join(folder, 'todays-bank-files', file.name), file.text);
 	writeFileSync(mark, 'The demo books in this folder are whole.\n');
 	rmSync(join(folder, 'demo.making'));
 	console.log(

@@ -10,20 +10,24 @@
 		open = $bindable(),
 		receipt,
 		accounts,
+		rule,
 		problems,
 		busy,
 		key,
 		after
 	}: {
 		open: boolean;
-		receipt: { id: number; version: number; amount: number; currency: string };
+		receipt: { id: number; version: number; amount: number; currency: string; payerName: string | null };
 		accounts: readonly { code: string; name: string }[];
+		/** Where money of this name went before, by a rule. */
+		rule: string | null;
 		problems: readonly string[];
 		busy: boolean;
 		key: string;
 		after: After;
 	} = $props();
-	let account = $state('');
+	let account = $derived(rule ?? '');
+	let remember = $state(false);
 	const sum = $derived(money(receipt.amount, receipt.currency));
 </script>
 
@@ -34,7 +38,7 @@
 		use:enhance={({ formData }) => {
 			formData.set(
 				'json',
-				JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, account })
+				JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, account, remember })
 			);
 			formData.set('key', key);
 			return after(`Booked ${sum}.`, true);
@@ -47,6 +51,11 @@
 				{#each accounts as one (one.code)}<option value={one.code}>{one.name} ({one.code})</option>{/each}
 			</select>
 		</label>
+		{#if receipt.payerName && account && account !== rule}
+			<label class="mt-2 flex items-center gap-2"
+				><input type="checkbox" bind:checked={remember} /> From now on propose this for {receipt.payerName}</label
+			>
+		{:else if rule}<p class="mt-2 says">Money of {receipt.payerName} went there before.</p>{/if}
 		<div class="mt-3"><Problems {problems} /></div>
 		<button class="btn btn-main mt-3" disabled={busy || !account}>Book it</button>
 	</form>

@@ -112,6 +112,12 @@
 					<button class="btn py-0.5" onclick={() => showOther(1)}>Next</button>
 				</p>
 			{/if}
+			{#if receipt && desk.customer && !desk.payerKnown && mayAct}
+				<label class="mb-3 flex items-center gap-2 text-sm"
+					><input type="checkbox" bind:checked={placing.remember} /> Remember that {receipt.payerName ??
+						'this payer'} pays for {desk.customer.name}</label
+				>
+			{/if}
 			{#if placing.rows.length || placing.credits.length}<OnTheStrip {placing} {activeId} {mayAct} />{/if}
 			{#if desk.customer && receipt}<KeptFees {placing} {mayAct} />{/if}
 			{#if desk.customer}<AlsoOpen {placing} {activeId} bind:filter {mayAct} />{/if}

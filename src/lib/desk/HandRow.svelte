@@ -76,10 +76,11 @@
 	<div
 		class="grid grid-cols-[minmax(0,5fr)_6.5rem_8rem_minmax(0,3fr)_8rem_minmax(0,3fr)_auto] items-end gap-2"
 	>
-		<label class="relative grid gap-0.5 text-sm"
+		<label class="relative grid min-w-0 gap-0.5 text-sm"
 			>Customer<input
 				bind:this={first}
 				type="text"
+				class="w-full"
 				autocomplete="off"
 				bind:value={who}
 				placeholder="part of name, code or document"
@@ -117,34 +118,42 @@
 				</ul>
 			{/if}</label
 		>
-		<label class="grid gap-0.5 text-sm"
-			>Date<input bind:this={whenField} type="text" bind:value={when} placeholder="today" {disabled} /></label
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Date<input
+				bind:this={whenField}
+				type="text"
+				class="w-full"
+				bind:value={when}
+				placeholder="today"
+				{disabled}
+			/></label
 		>
-		<label class="grid gap-0.5 text-sm"
+		<label class="grid min-w-0 gap-0.5 text-sm"
 			>How<select bind:value={method} {disabled}
 				>{#each methods as one (one)}<option value={one}>{one}</option>{/each}</select
 			></label
 		>
-		<label class="grid gap-0.5 text-sm"
-			>Reference<input type="text" bind:value={reference} placeholder="cheque number" {disabled} /></label
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Reference<input
+				type="text"
+				class="w-full"
+				bind:value={reference}
+				placeholder="cheque number"
+				{disabled}
+			/></label
 		>
-		<label class="grid gap-0.5 text-sm"
+		<label class="grid min-w-0 gap-0.5 text-sm"
 			>Amount<input
 				type="text"
 				inputmode="decimal"
-				class="text-right"
+				class="w-full text-right"
 				bind:value={sum}
 				placeholder="750+480"
 				{disabled}
 			/></label
 		>
-		<label class="grid gap-0.5 text-sm"
-			>Pays<input
-				type="text"
-				bind:value={pays}
-				placeholder="the oldest; or numbers; or account"
-				{disabled}
-			/></label
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Pays<input type="text" bind:value={pays} placeholder="oldest, account or numbers" {disabled} /></label
 		>
 		<button class="btn" {disabled}>Keep <span class="key">Enter</span></button>
 	</div>

@@ -58,6 +58,8 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		suspects: [],
 		ties: [],
 		feePattern: null,
+		payerKnown: true,
+		asideRule: null,
 		limits: { tolerance: 500, mine: {} },
 		bank: { name: 'Current', reference: null },
 		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },

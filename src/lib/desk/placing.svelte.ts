@@ -70,6 +70,8 @@ export class Placing {
 	fees = $state<{ kind: FeeKind; text: string }[]>([]);
 	surplus = $state<SurplusKind | null>(null);
 	depositFor = $state('');
+	/** Whether the payer is remembered for the customer. */
+	remember = $state(false);
 	/** The accounting day where only credits are placed. */
 	date = $state('');
 
@@ -272,6 +274,7 @@ export class Placing {
 			fees: this.fees.map((fee) => ({ kind: fee.kind, amount: this.#read(fee.text) ?? 0 })),
 			surplus: this.surplus && this.left > 0 ? [{ kind: this.surplus, amount: this.left as number }] : [],
 			depositFor: this.depositFor.trim() || null,
+			remember: this.remember,
 			date: receipt || !this.date ? null : this.date
 		} satisfies PlaceInput;
 	}

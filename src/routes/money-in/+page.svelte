@@ -176,7 +176,9 @@
 				{data.doneOfNewest} of the newest file are done.
 			</p>
 			<BringIn mayAct={data.mayAct} />
-			<p class="mt-1 text-sm"><a href="/money-in/by-hand">Record payments by hand</a></p>
+			<p class="mt-1 text-sm">
+				<a href="/money-in/by-hand">Record payments by hand</a> · <a href="/money-in/refunds">Refunds</a>
+			</p>
 		</div>
 		<PileList
 			rows={data.rows}
@@ -313,6 +315,7 @@
 		bind:open={() => sheet === 'aside', (on) => (sheet = on ? 'aside' : null)}
 		receipt={data.desk.receipt}
 		accounts={data.desk.setAside}
+		rule={data.desk.asideRule}
 		{problems}
 		{busy}
 		{key}

@@ -21,11 +21,15 @@ import {
 	testBooks,
 	TODAY
 } from '../testing';
+import { lookAtRefundFile } from '../looks/refunds';
+import { refundsDue } from '../repo/refunds-due';
 import { addRates } from './add-rates';
+import { makeRefundFile } from './make-refund-file';
 import { perform } from './perform';
 import type { PlaceInput } from '../place-input';
 import { placeMoney } from './place-money';
 import { feePatternOf } from '../repo/seen-fees';
+import { setAside } from './set-aside';
 import { joinParts, splitReceipt } from './split-receipt';
 import { undoPlacing } from './undo-placing';
 
@@ -451,5 +455,89 @@ it('learns what is kept of a payer’s money from what was posted', async () => 
 		basisPoints: 140,
 		fixed: 20,
 		explains: 3
+	});
+});
+
+describe('who it was, and where it goes, is remembered when asked', () => {
+	it('a payer for a customer, by account', async () => {
+		await bringIn(
+			books,
+			bankXml([credit(100, 'x', { account: 'NEW1', name: 'STRANGER' })], {
+				reference: 'S7',
+				opening: 11_785
+			}),
+			'x.xml'
+		);
+		const desk = () =>
+			lookAtDesk(books.db, { receiptId: 5, customerId: 2, also: [] }, { who: CLERK, today: TODAY });
+		expect((await desk())!.payerKnown).toBe(false);
+		const actId = await placed(await order(5, [[4, 100]], { customerId: 2, remember: true }));
+		await back(actId);
+		expect((await desk())!.payerKnown).toBe(true);
+		expect((await desk())!.answer!.customerId).toBe(2);
+	});
+	it('a ledger account for a name, proposed and never posted by itself', async () => {
+		await bringIn(
+			books,
+			bankXml([credit(100, 'INTEREST', { account: null, name: 'Mere Bank' })], {
+				reference: 'S7',
+				opening: 11_785
+			}),
+			'x.xml'
+		);
+		const { actId } = await done(
+			books,
+			setAside,
+			{ receiptId: 5, receiptVersion: 1, account: '4310', remember: true },
+			CLERK
+		);
+		await back(actId);
+		const viewer = { who: CLERK, today: TODAY };
+		const pile = await lookAtPile(books.db, null, viewer);
+		expect(pile.rows.find((row) => row.id === 5)!.aside).toBe('4310');
+		const desk = await lookAtDesk(books.db, { receiptId: 5, customerId: null, also: [] }, viewer);
+		expect(desk!.asideRule).toBe('4310');
+		await proves();
+	});
+});
+
+describe('refunds', () => {
+	it('go into one file for the bank, once; the bank’s debit clears them', async () => {
+		await placed(await order(2, [[1, 1000]], { surplus: [{ kind: 'refund', amount: 500 }] }));
+		const [due] = await refundsDue(books.db);
+		expect(due).toMatchObject({ customer: 'Hazel Hill Pottery', account: 'ACCH1', amount: 500 });
+		const input = { bankAccountId: 1, refunds: [{ id: due!.id, account: 'ACCH1' }] };
+		const clerk = await perform(books, makeRefundFile, input, as(CLERK));
+		expect(clerk.ok ? [] : clerk.problems.map((one) => one.code)).toEqual(['not-allowed']);
+		const { fileId } = await done(books, makeRefundFile, input, SUPERVISOR);
+		const file = await lookAtRefundFile(books.db, fileId, { who: CLERK, today: TODAY });
+		expect(file!.xml).toContain('<InstdAmt Ccy="GBP">5.00</InstdAmt>');
+		expect(await refundsDue(books.db)).toEqual([]);
+		const again = await perform(books, makeRefundFile, input, as(SUPERVISOR));
+		expect(again.ok ? [] : again.problems.map((one) => one.code)).toEqual(['draft-gone']);
+		await bringIn(
+			books,
+			bankXml([credit(-500, 'REFUNDS', { reference: 'R1' })], { reference: 'S8', opening: 11_785 }),
+			'r.xml'
+		);
+		await done(books, setAside, { receiptId: 5, receiptVersion: 1, account: '2160' }, CLERK);
+		const lines = await books.db.select().from(journalLine).where(eq(journalLine.account, '2160'));
+		expect(lines.reduce((sum, line) => sum + line.amount, 0)).toBe(0);
+		await proves();
+	});
+	it('whose placing is taken back are not paid; one that is in a file cannot be taken back', async () => {
+		const actId = await placed(await order(2, [[1, 1000]], { surplus: [{ kind: 'refund', amount: 500 }] }));
+		await back(actId);
+		expect(await refundsDue(books.db)).toEqual([]);
+		await proves();
+		const twice = await placed(await order(2, [[1, 1000]], { surplus: [{ kind: 'refund', amount: 500 }] }));
+		const [due] = await refundsDue(books.db);
+		await done(
+			books,
+			makeRefundFile,
+			{ bankAccountId: 1, refunds: [{ id: due!.id, account: 'ACCH1' }] },
+			SUPERVISOR
+		);
+		expect(codes((await back(twice)) as never)).toEqual(['credit-in-use']);
 	});
 });

@@ -19,11 +19,12 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
 import { whereMoneyLies } from '../repo/where-money-lies';
+import { rememberPayer } from '../repo/remember-payer';
 import { writePlacing } from '../repo/write-placing';
 import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
 import { Refusal } from '../refusal';
 import { defineAct, type Circumstance } from './perform';
-import { takeReceipt } from './take-receipt';
+import { takeReceipt, type TakenReceipt } from './take-receipt';
 
 export interface Placed {
 	/** Null where it waits for a supervisor. */
@@ -88,6 +89,7 @@ export const placeMoney = defineAct({
 				credits: input.credits,
 				onAccount: taken ? placing.value.credits.at(-1)!.onAccount : 0,
 				depositFor: input.depositFor,
+				remember: input.remember,
 				reasons: input.reasons
 			},
 			customerId: owner.id,
@@ -114,6 +116,7 @@ export const placeMoney = defineAct({
 				})
 				.where(eq(receiptState.receiptId, taken.row.id));
 		}
+		if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
 		const money = taken
 			? {
 					amount: minor(taken.row.amount),
@@ -140,12 +143,7 @@ async function ownerOf(tx: Tx, input: PlaceFilled) {
 }
 
 /** The order as the core knows it, from what the books hold now; refuses what changed since it was seen. */
-async function orderOf(
-	tx: Tx,
-	input: PlaceFilled,
-	row: typeof receipt.$inferSelect | null,
-	date: Day
-): Promise<PlaceOrder> {
+async function orderOf(tx: Tx, input: PlaceFilled, row: TakenReceipt | null, date: Day): Promise<PlaceOrder> {
 	const found = await itemsById(
 		tx,
 		input.lines.map((line) => line.itemId)
@@ -251,12 +249,7 @@ async function askSupervisor(
 		.where(eq(receiptState.receiptId, receiptId));
 }
 
-function summaryOf(
-	row: typeof receipt.$inferSelect | null,
-	placing: Placing,
-	currency: string,
-	name: string
-): string {
+function summaryOf(row: TakenReceipt | null, placing: Placing, currency: string, name: string): string {
 	if (row)
 		return `Placed ${toDecimal(minor(row.amount), row.currency)} ${row.currency} from ${row.payerName ?? 'an unnamed payer'} on ${name}`;
 	const sum = placing.allocations.reduce((all, part) => all + part.creditAmount, 0);

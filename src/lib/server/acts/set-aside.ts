@@ -7,6 +7,7 @@ import { toDecimal } from '../../core/money/to-decimal';
 import { ledgerAccount, receiptState } from '../db/schema';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
+import { rememberAside } from '../repo/aside-rules';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from './perform';
 import { accountingDate, baseOf } from './place-money';
@@ -16,14 +17,16 @@ import { takeReceipt } from './take-receipt';
 export const setAsideInput = z.object({
 	receiptId: z.number().int(),
 	receiptVersion: z.number().int(),
-	account: z.string().min(1, 'Choose the ledger account.')
+	account: z.string().min(1, 'Choose the ledger account.'),
+	/** Whether money of this name goes there from now on: proposed, not posted by itself. */
+	remember: z.boolean().default(false)
 });
 
 /** Books money that is not a customer's (either direction) on a ledger account. */
 export const setAside = defineAct({
 	kind: 'set-aside',
 	needs: 'clerk',
-	run: async (tx, input: z.infer<typeof setAsideInput>, at): Promise<{ actId: number }> => {
+	run: async (tx, input: z.input<typeof setAsideInput>, at): Promise<{ actId: number }> => {
 		if (at.key) {
 			const done = await actByKey(tx, at.key);
 			if (done) return { actId: done.id };
@@ -61,6 +64,7 @@ export const setAside = defineAct({
 				lastActId: actId
 			})
 			.where(eq(receiptState.receiptId, row.id));
+		if (input.remember && row.payerName) await rememberAside(tx, row.payerName, target.code, at.who.name);
 		const posting = {
 			amount,
 			base,

@@ -3,10 +3,31 @@ import type { Tx } from '../db/open';
 import { act, customer, receipt, receiptState } from '../db/schema';
 import { Refusal } from '../refusal';
 
+/** Only what acts need: each column of a row read costs as much as a row written. */
+const ROW = {
+	id: receipt.id,
+	bankEntryId: receipt.bankEntryId,
+	method: receipt.method,
+	detail: receipt.detail,
+	booked: receipt.booked,
+	amount: receipt.amount,
+	currency: receipt.currency,
+	payerName: receipt.payerName,
+	payerAccount: receipt.payerAccount
+};
+const STATE = {
+	state: receiptState.state,
+	customerId: receiptState.customerId,
+	version: receiptState.version,
+	lastActId: receiptState.lastActId
+};
+
+export type TakenReceipt = Pick<typeof receipt.$inferSelect, keyof typeof ROW>;
+
 /** The receipt, if it still waits as it was seen; else refuses, naming who did what with it. */
 export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 	const found = await tx
-		.select({ row: receipt, state: receiptState })
+		.select({ row: ROW, state: STATE })
 		.from(receipt)
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 		.where(eq(receipt.id, receiptId))

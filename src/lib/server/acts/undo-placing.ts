@@ -16,6 +16,8 @@ import {
 	itemState,
 	journalLine,
 	receiptState,
+	refundFile,
+	refundInFile,
 	tie
 } from '../db/schema';
 import { changeItems } from '../repo/change-items';
@@ -48,6 +50,7 @@ export const undoPlacing = defineAct({
 		const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
 		const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
 		if (first.kind === 'place-receipt') await refuseTied(tx, first.receiptId!);
+		for (const row of creditChanges) await refuseInFile(tx, row.id);
 		if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
 		const claims = await tx
 			.select({ claim, state: itemState, total: item.total, number: document.number })
@@ -137,6 +140,17 @@ export const undoPlacing = defineAct({
 		return { actId };
 	}
 });
+
+/** A refund that went to the bank in a file is on its way: it cannot be taken back here. */
+async function refuseInFile(tx: Tx, creditChangeId: number): Promise<void> {
+	const row = await tx
+		.select({ name: refundFile.name })
+		.from(refundInFile)
+		.innerJoin(refundFile, eq(refundFile.id, refundInFile.fileId))
+		.where(eq(refundInFile.creditChangeId, creditChangeId))
+		.get();
+	if (row) throw new Refusal({ code: 'credit-in-use', what: `the refund in ${row.name}` });
+}
 
 /** Money recorded by hand that the bank shows by now is there: its placing may be changed, but not taken back to waiting. */
 async function refuseTied(tx: Tx, receiptId: number): Promise<void> {

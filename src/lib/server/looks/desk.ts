@@ -22,6 +22,8 @@ import {
 } from '../db/schema';
 import { onItsWay, type OnItsWay } from '../repo/recorded';
 import { itemsById, openItemsOf } from '../repo/open-items';
+import { asideRuleFor } from '../repo/aside-rules';
+import { isKnownPayer } from '../repo/remember-payer';
 import { feePatternOf } from '../repo/seen-fees';
 import { readSetting } from '../repo/settings';
 import { answeredPile, type Waiting } from './answers';
@@ -71,6 +73,10 @@ export interface Desk {
 	readonly suspects: readonly Suspect[];
 	/** Money recorded by hand that this entry may be showing. */
 	readonly ties: readonly OnItsWay[];
+	/** True where this payer is known to pay for the customer. */
+	readonly payerKnown: boolean;
+	/** Where money of this payer was set aside before, to be done again. */
+	readonly asideRule: string | null;
 	/** What was kept of this payer's money before, as a tariff. */
 	readonly feePattern: FeePattern | null;
 	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
@@ -130,6 +136,8 @@ export const lookAtDesk = defineLook(
 			}),
 			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
 			credits: owner ? await creditsOf(db, owner.id, currency) : [],
+			payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
+			asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,
 			feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
 			ties: row?.bankEntryId
 				? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)

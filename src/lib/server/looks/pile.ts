@@ -1,8 +1,10 @@
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
+import { normaliseName } from '../../core/3-matching/normalise-name';
 import type { Band } from '../../core/3-matching/answer';
 import type { Db } from '../db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
 import { answeredPile } from './answers';
+import { readSetting } from '../repo/settings';
 import { defineLook } from './define-look';
 
 export interface PileRow {
@@ -20,6 +22,8 @@ export interface PileRow {
 	readonly gap: number;
 	readonly otherAnswers: number;
 	readonly text: string;
+	/** Where a rule would set it aside, or null. */
+	readonly aside: string | null;
 }
 
 /** An account with credit that something owed could be paid from. */
@@ -35,6 +39,7 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 	const { receipts, answers, books } = await answeredPile(db);
 	const customers = new Map(books.customers.map((row) => [row.id, row.name]));
 	const items = new Map(books.items.map((row) => [row.id, row]));
+	const rules = (await readSetting(db, 'asideRules')) ?? {};
 	const rows: PileRow[] = receipts.map((row) => {
 		const answer = answers.get(row.id)!;
 		const lines = answer.lines.filter((line) => items.has(line.itemId));
@@ -50,7 +55,8 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 			numbers: [...new Set(lines.map((line) => items.get(line.itemId)!.number))],
 			gap: lines.length ? row.amount - open : 0,
 			otherAnswers: answer.otherAnswers,
-			text: row.text
+			text: row.text,
+			aside: (row.payerName && rules[normaliseName(row.payerName)]?.account) || null
 		};
 	});
 	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);

@@ -61,9 +61,9 @@ export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 			receiptIds: parts.map((part) => part.id),
 			date: parts[0]!.slipDate!,
 			method: 'paying-in slip',
-			reference: `slip ${id}`,
+			reference: String(id),
 			customerId: null,
-			customer: `${parts.length} on slip ${id}`,
+			customer: `${parts.length} payments`,
 			amount: parts.reduce((sum, part) => sum + part.amount, 0),
 			currency: parts[0]!.currency
 		});

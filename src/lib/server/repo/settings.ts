@@ -34,6 +34,8 @@ const SHAPES = {
 		z.string(),
 		z.object({ name: z.string(), text: z.string(), gross: z.string(), fee: z.string() })
 	),
+	/** Ledger accounts for money that is not a customer's, by the name of who sends or takes it. */
+	asideRules: z.record(z.string(), z.object({ account: z.string(), by: z.string() })),
 	/** How money may come by hand. */
 	methods: z.array(z.string()),
 	/** How much each role may book alone, in base currency. */

@@ -6,3 +6,4 @@ export * from './letters';
 export * from './people';
 export * from './receipts';
 export * from './by-hand';
+export * from './refunds';
