@@ -223,7 +223,7 @@ test('payments are recorded by hand, row after row without the mouse', async ({ 
 		await expect(page.getByText(reference)).toBeVisible();
 	}
 	await expect(page.getByRole('button', { name: /^Take the row of/ })).toHaveCount(typed + 2);
-	await page.getByRole('button', { name: /^Post these/ }).click();
+	await page.getByRole('button', { name: /^Post \d+ payments/ }).click();
 	await expect(page.getByRole('heading', { name: 'To be paid in' })).toBeVisible();
 	await page.getByLabel('Put all on the slip').check();
 	await page.getByRole('button', { name: /^Make a paying-in slip of 3/ }).click();
@@ -249,6 +249,8 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await page.locator('[data-receipt]', { hasText: 'Knapweed' }).first().click();
 	await page.waitForURL(/r=/);
 	const id = new URL(page.url()).searchParams.get('r')!;
+	await page.keyboard.press('f');
+	await expect(page.locator('footer')).toContainText(/open/);
 	await page.keyboard.press('9');
 	await expect(page.locator('footer')).toContainText('a supervisor has to agree');
 	await page.getByRole('button', { name: /^Ask for £/ }).click();

@@ -5,6 +5,11 @@ import { complaints, open, signIn } from './helpers';
 const PAGES = [
 	'/',
 	'/money-in',
+	'/money-in/by-hand',
+	'/money-in/slips/1',
+	'/money-in/refunds',
+	'/open-items/bring-in',
+	'/odd-pennies',
 	'/open-items?show=part-paid',
 	'/open-items?show=credits&item=1',
 	'/customers',

@@ -10,6 +10,7 @@
 		['/money-in', 'Money in'],
 		['/open-items', 'Open items'],
 		['/customers', 'Customers'],
+		['/odd-pennies', 'Odd pennies'],
 		['/letters', 'Letters'],
 		['/books', 'Books']
 	] as const;

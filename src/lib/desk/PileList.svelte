@@ -113,7 +113,7 @@
 				data-sveltekit-noscroll
 				aria-current={row.customerId === account ? 'true' : undefined}
 				class={[
-					'row grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1 pr-4 pl-4 hover:bg-sheet hover:no-underline',
+					'credit grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1 pr-4 pl-4 hover:bg-sheet hover:no-underline',
 					row.customerId === account ? 'border-copper bg-sheet' : 'border-transparent'
 				]}
 			>
@@ -134,5 +134,9 @@
 	.row {
 		content-visibility: auto;
 		contain-intrinsic-size: auto 50px;
+	}
+	.credit {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 30px;
 	}
 </style>

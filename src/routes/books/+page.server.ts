@@ -1,7 +1,5 @@
-import { ownBooks } from '$lib/server/app';
 import { look } from '$lib/server/http/refuse';
 import { lookAtBalances } from '$lib/server/looks/journal';
-import { lookAtProof } from '$lib/server/looks/proof';
 import { readSetting } from '$lib/server/repo/settings';
 import { RULES } from '$lib/core/5-journal/proof/prove';
 import type { PageServerLoad } from './$types';
@@ -13,8 +11,6 @@ export const load: PageServerLoad = async ({ locals }) => {
 	return {
 		...(await look(lookAtBalances(db, null, viewer))),
 		lockedThrough,
-		rules: RULES,
-		// The proof reads everything: the page shows at once and the proof when it is done.
-		proof: look(lookAtProof(db, ownBooks(), viewer))
+		rules: RULES
 	};
 };

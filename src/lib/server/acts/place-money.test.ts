@@ -5,6 +5,7 @@ import { minor } from '../../core/money/minor';
 import type { Books } from '../db/open';
 import { act, claim, document, itemState, journalLine, receiptState } from '../db/schema';
 import { lookAtDesk } from '../looks/desk';
+import { lookAtOddPennies } from '../looks/odd-pennies';
 import { lookAtPile } from '../looks/pile';
 import { proveBooks } from '../looks/proof';
 import { writeSetting } from '../repo/settings';
@@ -185,6 +186,8 @@ describe('the odd penny, short', () => {
 		]);
 		expect((await open())[0]).toBe(0);
 		expect(await journal(actId)).toContainEqual(['1100', 1, 100]);
+		const pennies = await lookAtOddPennies(books.db, null, { who: CLERK, today: TODAY });
+		expect(pennies.claims).toMatchObject([{ reason: 'damaged', note: 'two bags', open: 100, fromItemId: 1 }]);
 		await proves();
 		expect((await back(actId)).ok).toBe(true);
 		expect(await open()).toEqual([1000, 2000, 700, 300, 10_000, 0]);

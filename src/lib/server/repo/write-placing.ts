@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { CreditState, Placing } from '../../core/model/placing';
+import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import { allocation, creditChange, difference } from '../db/schema';
 import { changeItems } from './change-items';
@@ -13,7 +14,9 @@ export async function writePlacing(
 ): Promise<void> {
 	const { actId, date } = at;
 	if (placing.allocations.length)
-		await tx.insert(allocation).values(
+		await insertRows(
+			tx,
+			allocation,
 			placing.allocations.map(
 				({ source, itemId, amount, creditCustomerId, creditAmount, itemBase, creditBase }) => ({
 					actId,
@@ -30,7 +33,9 @@ export async function writePlacing(
 			)
 		);
 	if (placing.differences.length)
-		await tx.insert(difference).values(
+		await insertRows(
+			tx,
+			difference,
 			placing.differences.map(({ itemId, kind, amount, base }) => ({
 				actId,
 				date,
@@ -42,7 +47,9 @@ export async function writePlacing(
 			}))
 		);
 	if (placing.creditChanges.length)
-		await tx.insert(creditChange).values(
+		await insertRows(
+			tx,
+			creditChange,
 			placing.creditChanges.map(({ receiptId, customerId, kind, amount, base }) => ({
 				actId,
 				date,

@@ -109,7 +109,7 @@
 					'?/post',
 					{ ids: data.due.map((row) => row.id) },
 					`Posted ${count(data.due.length, 'payment')}; the money is on its way.`
-				)}>Post these {data.due.length}, {sums(data.due)}</button
+				)}>Post {count(data.due.length, 'payment')}, {sums(data.due)}</button
 		>
 	{/if}
 

@@ -1,0 +1,89 @@
+<script lang="ts">
+	import { scaleLinear } from 'd3-scale';
+	import type { DifferenceKind } from '$lib/core/model/records';
+	import { CLAIM_WORDS } from '$lib/words/claim-words';
+	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
+	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const today = $derived(data.today ?? '');
+	const sums = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const one of data.claims) by.set(one.currency, (by.get(one.currency) ?? 0) + one.open);
+		return list([...by].map(([currency, sum]) => money(sum, currency)));
+	});
+	const late = $derived(data.claims.filter((one) => one.deadline < today));
+	const all = $derived(data.lost.reduce((sum, one) => sum + one.base, 0));
+	const x = $derived(scaleLinear([0, Math.max(1, ...data.lost.map((one) => one.base))], [0, 100]));
+</script>
+
+<svelte:head><title>Odd pennies · Odd Penny</title></svelte:head>
+
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_340px]">
+	<section class="px-8 pt-5 pb-10">
+		<h1>
+			{data.claims.length
+				? `${count(data.claims.length, 'claim waits', 'claims wait')} for a decision, ${sums}.`
+				: 'No claim waits for a decision.'}
+		</h1>
+		<p class="mt-1 mb-3 says">
+			{late.length
+				? `${count(late.length, 'claim is', 'claims are')} past the day on which somebody should have decided.`
+				: 'A claim is a short payment in dispute: its invoice is settled, the claim is owed until it is decided.'}
+		</p>
+		{#if data.claims.length}
+			<table>
+				<thead
+					><tr
+						><th>Claim</th><th>Customer</th><th>Because of</th><th>Followed up by</th><th>Decide by</th><th
+							class="num">Open</th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each data.claims as one (one.itemId)}
+						<tr>
+							<td
+								><a href="/open-items?item={one.itemId}" class="font-semibold">{one.number}</a>
+								<a class="block text-xs text-soft" href="/open-items?item={one.fromItemId}">{one.text}</a></td
+							>
+							<td><a href="/customers/{one.code}">{one.customer}</a></td>
+							<td
+								>{CLAIM_WORDS[one.reason]}{#if one.note}<span class="block text-xs text-soft"
+										>“{one.note}”</span
+									>{/if}</td
+							>
+							<td>{one.owner}</td>
+							<td class={one.deadline < today ? 'text-oxblood' : ''}>{shortDay(one.deadline, today)}</td>
+							<td class="num"
+								>{one.currency === data.base
+									? amount(one.open, one.currency)
+									: money(one.open, one.currency)}</td
+							>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		{:else}
+			<p class="says">
+				When a payment comes short because something was broken or missing, name the odd penny a claim on the
+				desk (<span class="key">3</span>).
+			</p>
+		{/if}
+	</section>
+	<aside class="border-l border-rule px-6 pt-5">
+		<h2 class="text-xl">{money(all, data.base)} lost in a year</h2>
+		<ul class="mt-3 grid gap-3">
+			{#each data.lost as one (one.kind)}
+				<li>
+					<p class="flex justify-between text-sm">
+						<span
+							>{DIFFERENCE_NAMES[one.kind as DifferenceKind]}
+							<span class="text-soft">{one.n} times</span></span
+						><span class="num">{amount(one.base, data.base)}</span>
+					</p>
+					<div class="mt-0.5 h-2 bg-copper/70" style:width="{x(one.base)}%"></div>
+				</li>
+			{:else}<li class="says">Nothing was lost to fees, discounts and small differences.</li>{/each}
+		</ul>
+	</aside>
+</div>
