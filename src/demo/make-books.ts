@@ -74,7 +74,9 @@ export async function makeBooks(
 		await year.post(today);
 		say(`books up to ${today}`);
 	}
-	const paidIn = await recordByHand(books, at(clerk), payers, ids);
+	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
+	// What the cheques pay is no longer owed, so today's entries are of others.
+	for (const code of clubs) year.owed.delete(code);
 	const report = await todaysEntries(year, [addDays(DEMO_TODAY, -1), DEMO_TODAY], paidIn);
 	const statements = [sterling.close(DEMO_TODAY), euro.close(DEMO_TODAY)].flatMap((file) =>
 		file ? [{ name: file.name, text: file.xml }] : []

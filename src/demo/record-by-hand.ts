@@ -12,25 +12,26 @@ import type { Payer } from './make-customers';
 
 /**
  * Clubs pay by cheque: three of them went to the bank on a slip, whose entry is in today's file; one came in this morning and
- * is typed but not posted; one is dated for December. Returns what the slip comes to, in pence.
+ * is typed but not posted; one is dated for December. Returns what the slip comes to,
+ * in pence, and the clubs.
  */
 export async function recordByHand(
 	books: Books,
 	at: Circumstance,
 	payers: readonly Payer[],
 	ids: ReadonlyMap<string, number>
-): Promise<number> {
+): Promise<{ paidIn: number; clubs: readonly string[] }> {
 	const must = async <I, O>(act: Act<I, O>, input: I): Promise<O> => {
 		const result = await perform(books, act, input, at);
 		if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
 		return result.value;
 	};
-	const clubs: { customerId: number; amount: number }[] = [];
-	for (const payer of payers) {
+	const clubs: { code: string; customerId: number; amount: number }[] = [];
+	for (const payer of [...payers].reverse()) {
 		if (!payer.customer.name.includes('Club') || payer.customer.currency !== 'GBP') continue;
 		const customerId = ids.get(payer.customer.code)!;
 		const [first] = (await openItemsOf(books.db, [customerId])).filter((item) => item.kind === 'invoice');
-		if (first) clubs.push({ customerId, amount: first.open });
+		if (first) clubs.push({ code: payer.customer.code, customerId, amount: first.open });
 		if (clubs.length === 5) break;
 	}
 	const row = (club: (typeof clubs)[number], date: string, reference: string) => ({
@@ -55,5 +56,8 @@ export async function recordByHand(
 		keepDrafts,
 		later.map((club, i) => row(club, i === 0 ? DEMO_TODAY : addDays(DEMO_TODAY, 45), `00731${i}`))
 	);
-	return slip.reduce((sum, club) => sum + club.amount, 0);
+	return {
+		paidIn: slip.reduce((sum, club) => sum + club.amount, 0),
+		clubs: clubs.map((club) => club.code)
+	};
 }

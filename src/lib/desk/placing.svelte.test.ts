@@ -5,6 +5,8 @@ import type { OpenItem } from '../core/model/records';
 import { minor } from '../core/money/minor';
 import type { Desk } from '../server/looks/desk';
 import { GAP_NAMES, Placing } from './placing.svelte';
+import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
+import { matchAdvice } from './match-advice';
 import { sampleItem } from '../core/model/sample-item';
 
 const item = (id: number, open: number, over: Partial<OpenItem> = {}) =>
@@ -266,5 +268,16 @@ describe('the strip', () => {
 		const one = desk(73000);
 		const again = place({ ...one, receipt: { ...one.receipt!, heldOrder: placing.order } });
 		expect(again.order).toEqual(placing.order);
+	});
+	it('lays what an advice says, deductions by their names', () => {
+		const placing = place(desk(118_460));
+		const lines = readAdviceText('AK-1 750.00\nAK-2 480.00 45.40 434.60 two broken', 'GBP');
+		placing.takeAdvice(matchAdvice(lines, placing.desk.items));
+		expect(placing.outcome.text).toBe('Settles AK-1 and AK-2; opens a claim of £45.40.');
+		expect(placing.order.lines[1]).toMatchObject({
+			cash: 43_460,
+			differences: [{ kind: 'claim', amount: 4540 }],
+			claim: { reason: 'damaged', note: 'AK-2 480.00 45.40 434.60 two broken' }
+		});
 	});
 });

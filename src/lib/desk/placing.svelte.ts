@@ -8,6 +8,7 @@ import { minor, ZERO, type Minor } from '../core/money/minor';
 import { parseTyped } from '../core/money/parse-typed';
 import { money } from '../words/format';
 import type { Desk } from '../server/looks/desk';
+import type { MatchedLine } from './match-advice';
 import type { PlaceInput } from '../server/place-input';
 import { outcomeOf } from './placing-outcome';
 
@@ -184,6 +185,29 @@ export class Placing {
 		}
 		this.#chosen = [...taken, ...credits];
 		this.#lay();
+	}
+
+	/** Lays what a remittance advice says instead of what is there: its items, amounts, and deductions by their names. */
+	takeAdvice(lines: readonly MatchedLine[]): void {
+		this.#chosen = lines.flatMap(({ item, paid, deduction, text }) => {
+			if (!item) return [];
+			const open = item.kind === 'credit_note' ? -item.open : item.open;
+			const gaps = deduction
+				? [{ kind: deduction.kind, text: plain(deduction.amount, item.currency) as string | null }]
+				: [];
+			// What is left after the named deduction closes the item, so the last name takes the rest.
+			if (deduction && paid !== null && paid + deduction.amount === item.open) gaps[0]!.text = null;
+			const draft = this.#draft(gaps);
+			return [
+				{
+					...blank(item),
+					text: plain(paid ?? open, this.currency),
+					typed: true,
+					gaps,
+					claim: draft && { ...draft, reason: deduction!.reason, note: text.slice(0, 200) }
+				}
+			];
+		});
 	}
 
 	/** Uses earlier money, or no longer. */

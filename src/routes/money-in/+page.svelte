@@ -4,6 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import type { ActionResult } from '@sveltejs/kit';
+	import AdviceSheet from '$lib/desk/AdviceSheet.svelte';
 	import AsideSheet from '$lib/desk/AsideSheet.svelte';
 	import BringIn from '$lib/desk/BringIn.svelte';
 	import CertainSheet from '$lib/desk/CertainSheet.svelte';
@@ -31,7 +32,7 @@
 	});
 	let problems = $state<readonly string[]>([]);
 	let busy = $state(false);
-	let sheet = $state<'certain' | 'hold' | 'aside' | 'keys' | null>(null);
+	let sheet = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	let lastActs = $state<readonly number[]>([]);
 	let key = $state(crypto.randomUUID());
 	let filter = $state<HTMLInputElement>();
@@ -138,6 +139,7 @@
 			'/': () => filter?.focus(),
 			'?': () => (sheet = 'keys'),
 			o: () => placing?.clear(),
+			a: () => data.mayAct && placing?.desk.customer && (sheet = 'advice'),
 			f: () => placing?.desk.customer && placing.fillOldest(),
 			h: () => data.mayAct && placing?.desk.receipt && (sheet = 'hold'),
 			n: () => data.mayAct && placing?.desk.receipt && (sheet = 'aside'),
@@ -266,6 +268,9 @@
 			disabled={!placing?.desk.customer || !data.mayAct}
 			onclick={() => placing?.fillOldest()}>Oldest first <span class="key">F</span></button
 		>
+		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => (sheet = 'advice')}
+			>Advice <span class="key">A</span></button
+		>
 		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'aside')}
 			>Not customer money <span class="key">N</span></button
 		>
@@ -322,4 +327,8 @@
 		after={(said) => after(said, true)}
 	/>
 {/if}
+{#if placing?.desk.customer}<AdviceSheet
+		bind:open={() => sheet === 'advice', (on) => (sheet = on ? 'advice' : null)}
+		{placing}
+	/>{/if}
 <KeysSheet bind:open={() => sheet === 'keys', (on) => (sheet = on ? 'keys' : null)} />

@@ -43,10 +43,10 @@
 					{#each data.claims as one (one.itemId)}
 						<tr>
 							<td
-								><a href="/open-items?item={one.itemId}" class="font-semibold">{one.number}</a>
-								<a class="block text-xs text-soft" href="/open-items?item={one.fromItemId}">{one.text}</a></td
+								><a href="/open-items?item={one.itemId}" class="block py-0.5 font-semibold">{one.number}</a>
+								<span class="block text-xs text-soft">{one.text}</span></td
 							>
-							<td><a href="/customers/{one.code}">{one.customer}</a></td>
+							<td><a class="block py-0.5" href="/customers/{one.code}">{one.customer}</a></td>
 							<td
 								>{CLAIM_WORDS[one.reason]}{#if one.note}<span class="block text-xs text-soft"
 										>“{one.note}”</span
