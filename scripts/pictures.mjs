@@ -60,6 +60,21 @@ try {
 	await page.emulateMedia({ colorScheme: 'dark' });
 	await shot('money-in-dark');
 	await page.emulateMedia({ colorScheme: 'light' });
+	await page.locator('[data-receipt]', { hasText: 'PAYLOOM' }).click();
+	await page.waitForURL(/r=/);
+	await open(`/money-in/split${new URL(page.url()).search}`);
+	await page.getByLabel('Whose report?').fill('Payloom');
+	await page
+		.getByLabel('The report, as CSV')
+		.setInputFiles(join(data, 'todays-bank-files/payloom-payout-2026-10-30.csv'));
+	await page.getByText(/at the bank/).waitFor();
+	await shot('split');
+	await open('/money-in/by-hand');
+	await shot('by-hand');
+	await open('/odd-pennies');
+	await shot('odd-pennies');
+	await open('/books/settings');
+	await shot('settings');
 	await open('/open-items?show=part-paid');
 	await page.locator('tbody tr a').first().click();
 	await page.locator('aside h2').waitFor();

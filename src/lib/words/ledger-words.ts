@@ -4,6 +4,8 @@ const KINDS: Readonly<Record<string, string>> = {
 	...DIFFERENCE_NAMES,
 	settled_before: 'Settled before',
 	claim: 'Claim',
+	refund: 'To be paid back',
+	moved: 'For another account',
 	'place-credits': 'Credit placed',
 	invoice: 'Invoice',
 	credit_note: 'Credit note',

@@ -4,6 +4,7 @@ import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import type { Books } from '../db/open';
 import { act, claim, document, itemState, journalLine, receiptState } from '../db/schema';
+import { lookAtAccount } from '../looks/account';
 import { lookAtDesk } from '../looks/desk';
 import { lookAtOddPennies } from '../looks/odd-pennies';
 import { lookAtPile } from '../looks/pile';
@@ -188,6 +189,16 @@ describe('the odd penny, short', () => {
 		expect(await journal(actId)).toContainEqual(['1100', 1, 100]);
 		const pennies = await lookAtOddPennies(books.db, null, { who: CLERK, today: TODAY });
 		expect(pennies.claims).toMatchObject([{ reason: 'damaged', note: 'two bags', open: 100, fromItemId: 1 }]);
+		const account = await lookAtAccount(books.db, 'H1', { who: CLERK, today: TODAY });
+		expect(
+			account!.rows
+				.filter((row) => row.actId === actId)
+				.map((row) => [row.kind, row.amount, row.label !== ''])
+		).toEqual([
+			['place-receipt', -900, true],
+			['claim', 100, true],
+			['claim', -100, false]
+		]);
 		await proves();
 		expect((await back(actId)).ok).toBe(true);
 		expect(await open()).toEqual([1000, 2000, 700, 300, 10_000, 0]);
@@ -348,6 +359,11 @@ describe('fees, groups and currencies', () => {
 			['1100', 1, -900],
 			['1100', 1, 300],
 			['1100', 2, -300]
+		]);
+		const account = await lookAtAccount(books.db, 'H1', { who: CLERK, today: TODAY });
+		expect(account!.rows.filter((row) => row.actId === actId).map((row) => [row.kind, row.amount])).toEqual([
+			['place-receipt', -900],
+			['moved', 300]
 		]);
 		await proves();
 		await back(actId);

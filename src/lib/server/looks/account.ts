@@ -7,6 +7,7 @@ import type { Minor } from '../../core/money/minor';
 import {
 	act,
 	allocation,
+	creditChange,
 	customer,
 	customerName,
 	delivery,
@@ -50,7 +51,12 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		.where(and(eq(journalLine.customerId, owner.id), eq(journalLine.account, CHART.receivables.code)))
 		.orderBy(asc(journalLine.id));
 	const documents = await db.select().from(document).where(eq(document.customerId, owner.id));
-	const documentOf = new Map(documents.map((row) => [row.actId, row]));
+	// A claim is split off by the act that places the money: its lines are told apart by their amounts.
+	const documentOf = new Map(documents.filter((row) => row.kind !== 'claim').map((row) => [row.actId, row]));
+	const claimsByAct = groupBy(
+		documents.filter((row) => row.kind === 'claim'),
+		(row) => row.actId
+	);
 	const items = await db.select().from(item).where(eq(item.customerId, owner.id));
 	const itemById = new Map(items.map((row) => [row.id, row]));
 	const documentById = new Map(documents.map((row) => [row.id, row]));
@@ -76,6 +82,8 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		gaps.map(({ gap }) => gap),
 		(gap) => gap.actId
 	);
+	const changes = await db.select().from(creditChange).where(eq(creditChange.customerId, owner.id));
+	const changesByAct = groupBy(changes, (row) => row.actId);
 	const states = await db.select().from(receiptState).where(eq(receiptState.customerId, owner.id));
 	const stateByAct = new Map(states.map((row) => [row.actId, row]));
 	const receipts = states.length
@@ -101,9 +109,15 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		postings
 			.filter((row) => row.amount !== 0)
 			.map((row) => {
-				const doc = documentOf.get(row.act.id);
-				const first = !seenReceiptLine.has(row.act.id);
-				seenReceiptLine.add(row.act.id);
+				const split = claimsByAct.get(row.act.id)?.find((one) => one.total === row.amount);
+				const doc = split ?? documentOf.get(row.act.id);
+				const first = !split && !seenReceiptLine.has(row.act.id);
+				if (!split) seenReceiptLine.add(row.act.id);
+				const change =
+					!doc && !first
+						? changesByAct.get(row.act.id)?.find((one) => one.amount === -row.amount)
+						: undefined;
+				const moved = !doc && !first && !change && row.amount > 0 && row.act.kind === 'place-receipt';
 				const gap =
 					!doc && !first ? gapsByAct.get(row.act.id)?.find((one) => one.amount === -row.amount) : undefined;
 				const threads: Thread[] = doc
@@ -122,7 +136,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 					amount: row.amount as Minor,
 					currency: row.currency,
 					actId: row.act.id,
-					kind: doc ? doc.kind : gap ? gap.kind : row.act.kind,
+					kind: doc ? doc.kind : gap ? gap.kind : change ? change.kind : moved ? 'moved' : row.act.kind,
 					label: doc ? doc.number : first ? receiptLabel(row.act) : '',
 					text: doc ? doc.text : '',
 					itemId: doc ? (itemsOfDocument.get(doc.id)?.[0]?.id ?? null) : null,
