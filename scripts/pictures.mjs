@@ -61,7 +61,7 @@ try {
 	await shot('money-in-dark');
 	await page.emulateMedia({ colorScheme: 'light' });
 	await page.locator('[data-receipt]', { hasText: 'PAYLOOM' }).click();
-	await page.waitForURL(/r=/);
+	await page.locator('h2', { hasText: 'PAYLOOM' }).waitFor();
 	await open(`/money-in/split${new URL(page.url()).search}`);
 	await page.getByLabel('Whose report?').fill('Payloom');
 	await page
