@@ -153,7 +153,13 @@
 			/></label
 		>
 		<label class="grid min-w-0 gap-0.5 text-sm"
-			>Pays<input type="text" bind:value={pays} placeholder="oldest, account or numbers" {disabled} /></label
+			>Pays<input
+				type="text"
+				class="w-full"
+				bind:value={pays}
+				placeholder="oldest, account or numbers"
+				{disabled}
+			/></label
 		>
 		<button class="btn" {disabled}>Keep <span class="key">Enter</span></button>
 	</div>

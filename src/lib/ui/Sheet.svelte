@@ -12,7 +12,7 @@
 
 <Dialog.Root bind:open>
 	<Dialog.Portal>
-		<Dialog.Overlay class="fixed inset-0 z-40 bg-ink/30" />
+		<Dialog.Overlay class="fixed inset-0 z-40 bg-[rgb(26_20_12/0.45)]" />
 		<Dialog.Content
 			class={[
 				'fixed top-16 left-1/2 z-50 max-h-[84vh] -translate-x-1/2 overflow-auto rounded border border-rule bg-sheet p-5 shadow-sm',

@@ -234,7 +234,7 @@
 		{/if}
 	</section>
 
-	<footer class="double-top col-span-2 flex h-[54px] items-center gap-3 bg-sheet px-5">
+	<footer class="double-top col-span-2 flex h-[54px] items-center gap-2 bg-sheet px-5 xl:gap-3">
 		<form
 			bind:this={postForm}
 			method="POST"
@@ -258,25 +258,28 @@
 			</button>
 		</form>
 		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'hold')}
-			>Hold <span class="key">H</span></button
+			>Hold <span class="key max-xl:hidden">H</span></button
 		>
 		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => placing?.clear()}
-			>On account <span class="key">O</span></button
+			>On account <span class="key max-xl:hidden">O</span></button
 		>
 		<button
 			class="btn"
 			disabled={!placing?.desk.customer || !data.mayAct}
-			onclick={() => placing?.fillOldest()}>Oldest first <span class="key">F</span></button
+			onclick={() => placing?.fillOldest()}>Oldest first <span class="key max-xl:hidden">F</span></button
 		>
 		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => (sheet = 'advice')}
-			>Advice <span class="key">A</span></button
+			>Advice <span class="key max-xl:hidden">A</span></button
 		>
 		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'aside')}
-			>Not customer money <span class="key">N</span></button
+			>Not customer money <span class="key max-xl:hidden">N</span></button
 		>
 		<p
 			aria-live="polite"
-			class={['ml-auto text-right text-sm', placing && !placing.outcome.ok ? 'text-copper' : 'text-soft']}
+			class={[
+				'ml-auto line-clamp-2 text-right text-sm',
+				placing && !placing.outcome.ok ? 'text-copper' : 'text-soft'
+			]}
 		>
 			{data.mayAct ? (placing?.outcome.text ?? '') : 'You may look; placing takes a clerk.'}
 		</p>
