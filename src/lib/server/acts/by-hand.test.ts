@@ -5,6 +5,7 @@ import { parseTypedDay } from '../../core/day/parse-typed-day';
 import { problemSentence } from '../../words/problem-sentence';
 import type { Books } from '../db/open';
 import { draftReceipt, itemState, journalLine, receiptState, tie } from '../db/schema';
+import { lookAtAccount } from '../looks/account';
 import { answeredPile } from '../looks/answers';
 import { lookAtByHand, lookAtSlip } from '../looks/by-hand';
 import { lookAtDesk } from '../looks/desk';
@@ -103,6 +104,15 @@ describe('rows', () => {
 		expect(await open()).toEqual([1000, 2000, 300]);
 		expect(await books.db.$count(draftReceipt)).toBe(2);
 		await proves();
+	});
+	it('not posted yet stand on the account, not in its balance', async () => {
+		await done(books, keepDrafts, [row(1, 100), row(1, 200, { date: '2026-12-14' })], CLERK);
+		const account = await lookAtAccount(books.db, 'H1', viewer);
+		expect(account!.notCounted.map((one) => [one.amount, one.dated])).toEqual([
+			[100, false],
+			[200, true]
+		]);
+		expect(account!.standing[0]!.credit).toBe(0);
 	});
 	it('are posted once, whoever presses first', async () => {
 		const { ids } = await done(books, keepDrafts, [row(1, 100)], CLERK);

@@ -13,6 +13,7 @@ import {
 	delivery,
 	difference,
 	document,
+	draftReceipt,
 	item,
 	journalLine,
 	letter,
@@ -210,8 +211,18 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		.where(and(eq(letter.customerId, owner.id), gt(letter.id, 0)))
 		.orderBy(desc(letter.id))
 		.limit(20);
+	const typed = await db
+		.select()
+		.from(draftReceipt)
+		.where(eq(draftReceipt.customerId, owner.id))
+		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
 	return {
 		customer: owner,
+		/** Payments typed by hand that are not posted: dated for later, or waiting for somebody to post them. */
+		notCounted: typed.map(({ id, date, method, reference, amount, currency }) => ({
+			...{ id, date, method, reference, amount, currency },
+			dated: date > today
+		})),
 		standing: standingByCurrency,
 		rows,
 		letters,

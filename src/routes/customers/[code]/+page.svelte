@@ -32,6 +32,15 @@
 	<section class="overflow-y-auto px-8 pt-5 pb-8">
 		<h1>{customer.name} <span class="font-sans text-base font-normal text-soft">{customer.code}</span></h1>
 		<p class="mt-1 text-lg text-soft">{customer.name} {stands}.</p>
+		{#each account.notCounted as one (one.id)}
+			<p class="text-sm text-soft">
+				{one.dated ? 'Held' : 'Typed, not posted'}: {one.method}
+				{one.reference} of {money(one.amount, one.currency)}, dated {shortDay(
+					one.date,
+					data.today ?? undefined
+				)}, not yet counted. <a class="underline" href="/money-in/by-hand">Payments by hand</a>
+			</p>
+		{/each}
 		<p class="mt-3 flex gap-3">
 			<a
 				class="btn"
