@@ -107,5 +107,5 @@ CREATE TRIGGER claim_no_delete BEFORE DELETE ON claim BEGIN SELECT RAISE(ABORT, 
 CREATE TRIGGER receipt_state_bounds BEFORE UPDATE ON receipt_state WHEN NEW.on_account < 0 OR NEW.on_account > ABS((SELECT amount FROM receipt WHERE id = NEW.receipt_id)) + (SELECT coalesce(sum(amount), 0) FROM credit_change WHERE receipt_id = NEW.receipt_id AND kind IN ('processor_fee', 'bank_charge')) BEGIN SELECT RAISE(ABORT, 'a credit is never used beyond its amount'); END;
 --> statement-breakpoint
 INSERT OR IGNORE INTO ledger_account (code, name, for_setting_aside)
-	SELECT c.column1, c.column2, c.column3 FROM (VALUES ('1230', 'Money on its way', 0), ('1240', 'Petty cash', 0), ('1295', 'Currency exchange', 0), ('2160', 'Refunds awaiting payment', 1), ('7210', 'Allowances on claims', 0), ('7300', 'Bad debts', 0)) c
+	SELECT c.column1, c.column2, c.column3 FROM (VALUES ('1230', 'Money on its way', 0), ('1240', 'Petty cash', 0), ('1295', 'Currency exchange', 0), ('2160', 'Refunds to be paid out', 1), ('7210', 'Allowances on claims', 0), ('7300', 'Bad debts', 0)) c
 	WHERE EXISTS (SELECT 1 FROM ledger_account);

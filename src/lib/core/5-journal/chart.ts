@@ -6,7 +6,7 @@ export const CHART = {
 	pettyCash: { code: '1240', name: 'Petty cash' },
 	onItsWay: { code: '1230', name: 'Money on its way' },
 	exchange: { code: '1295', name: 'Currency exchange' },
-	refunds: { code: '2160', name: 'Refunds awaiting payment' },
+	refunds: { code: '2160', name: 'Refunds to be paid out' },
 	badDebts: { code: '7300', name: 'Bad debts' },
 	allowances: { code: '7210', name: 'Allowances on claims' },
 	receivables: { code: '1100', name: 'Trade receivables' },

@@ -44,8 +44,8 @@
 	</h1>
 	<p class="mt-1 mb-3 says">
 		Money left over on a receipt that was marked so on the desk. A supervisor makes the file for the bank (ISO
-		20022 pain.001); each refund goes into one file only. The bank’s debit is then booked on refunds awaiting
-		payment.
+		20022 pain.001); each refund goes into one file only. The bank’s debit is then booked on refunds to be
+		paid out.
 	</p>
 	<Problems {problems} />
 	{#if data.due.length}
