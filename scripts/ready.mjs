@@ -19,7 +19,7 @@ export function installed() {
 	console.error('Installing what is missing …');
 	const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
 		cwd: root,
-		stdio: ['ignore', 'inherit', 'inherit']
+		stdio: ['ignore', 2, 2]
 	});
 	if (done.status !== 0) stop('The packages could not be installed. Is the npm registry reachable?');
 	writeFileSync(mark, want);
