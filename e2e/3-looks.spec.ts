@@ -1,6 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { complaints, open, signIn } from './helpers';
+import { complaints, open, signIn, violations } from './helpers';
 
 const PAGES = [
 	'/',
@@ -40,11 +39,7 @@ for (const scheme of ['light', 'dark'] as const)
 		await context.close();
 
 		async function check(path: string) {
-			const { violations } = await new AxeBuilder({ page })
-				.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-				.exclude('iframe')
-				.analyze();
-			expect(violations.map((one) => `${path}: ${one.id} ${one.nodes[0]!.html.slice(0, 160)}`)).toEqual([]);
+			expect(await violations(page, path)).toEqual([]);
 		}
 	});
 
@@ -58,10 +53,33 @@ test('list states are in the address: Back and links work', async ({ page }) => 
 	await expect(page.locator('aside h2')).toContainText('A');
 	await page.goBack();
 	await expect(page.locator('aside h2')).toHaveCount(0);
-	await page.getByRole('search').getByRole('searchbox').fill('AK-43');
+	await page.getByRole('searchbox', { name: /^Filter by number/ }).fill('AK-43');
 	await page.keyboard.press('Enter');
 	await page.waitForURL(/q=AK-43/);
 	await expect(page.locator('tbody tr').first()).toContainText('AK-43');
+});
+
+test('Ctrl K finds documents, customers, money and pages, by the keyboard alone', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const waiting = await page.locator('[data-receipt]').count();
+	await page.keyboard.press('Control+k');
+	const field = page.getByRole('combobox', { name: /^Find a number/ });
+	await field.fill('Hazel');
+	await expect(page.getByRole('option', { name: /Hazel Hill Pottery/ }).first()).toBeVisible();
+	expect(await violations(page, 'the search')).toEqual([]);
+	await field.fill('AK-400');
+	await expect(page.getByRole('option').first()).toContainText('AK-400');
+	await field.fill('outb');
+	await expect(page.getByRole('option')).toHaveCount(1);
+	await page.keyboard.press('Enter');
+	await page.waitForURL('**/letters/outbox');
+	await page.keyboard.press('Control+k');
+	await field.fill('no such thing at all');
+	await expect(page.getByText('Nothing in the books has')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await open(page, '/money-in');
+	expect(await page.locator('[data-receipt]').count()).toBe(waiting);
 });
 
 test('what is not there is said plainly', async ({ page }) => {

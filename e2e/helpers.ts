@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Cookie, type Page } from '@playwright/test';
 
 const sessions = new Map<string, Cookie[]>();
@@ -45,4 +46,13 @@ export async function postByKey(page: Page): Promise<void> {
 	const before = await waiting(page);
 	await page.keyboard.press('Enter');
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
+}
+
+/** What of a page people with other eyes or hands could not use (WCAG 2.2 AA), each led by `where`. */
+export async function violations(page: Page, where: string): Promise<string[]> {
+	const { violations } = await new AxeBuilder({ page })
+		.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+		.exclude('iframe')
+		.analyze();
+	return violations.map((one) => `${where}: ${one.id} ${one.nodes[0]!.html.slice(0, 160)}`);
 }

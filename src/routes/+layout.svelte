@@ -4,7 +4,15 @@
 	import { ModeWatcher, toggleMode } from 'mode-watcher';
 	import { Toaster } from 'svelte-sonner';
 	import { weekDay } from '$lib/words/format';
+	import SearchSheet from '$lib/desk/SearchSheet.svelte';
 	let { data, children } = $props();
+	let finding = $state(false);
+	function onkeydown(event: KeyboardEvent) {
+		if (data.who && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+			event.preventDefault();
+			finding = true;
+		}
+	}
 	const stations = [
 		['/', 'Today'],
 		['/money-in', 'Money in'],
@@ -29,7 +37,9 @@
 />
 <svelte:head><title>Odd Penny</title></svelte:head>
 
+<svelte:window {onkeydown} />
 {#if data.who}
+	{#if finding}<SearchSheet bind:open={finding} />{/if}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>
 	<header class="double-bottom flex h-12 items-center gap-4 px-5 whitespace-nowrap xl:gap-7">
 		<a
@@ -62,15 +72,13 @@
 				</a>
 			{/each}
 		</nav>
-		<form action="/open-items" class="ml-auto" role="search">
-			<input
-				type="search"
-				name="q"
-				aria-label="Find an open item by number, amount or name"
-				placeholder="Find a number, amount or name"
-				class="w-40 xl:w-56"
-			/>
-		</form>
+		<button
+			class="ml-auto flex w-40 items-center gap-2 rounded border border-rule bg-sheet px-2 py-1 text-left text-sm text-soft hover:text-ink xl:w-56"
+			aria-keyshortcuts="Control+K Meta+K"
+			onclick={() => (finding = true)}
+		>
+			<span class="truncate">Find anything</span> <span class="key ml-auto">Ctrl K</span>
+		</button>
 		<span class="text-sm text-soft">{data.today ? weekDay(data.today) : ''}</span>
 		<details class="relative text-sm">
 			<summary class="cursor-pointer list-none text-soft hover:text-ink">{data.who.name}</summary>

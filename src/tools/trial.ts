@@ -4,7 +4,7 @@ import { parseArgs } from 'node:util';
 import type { ReadStatement } from '../lib/core/1-bank-files/read-bank-text';
 import { CUSTOMER_COLUMNS, readCustomers } from '../lib/core/1-open-items/read-customers';
 import { DOCUMENT_COLUMNS, readDocuments } from '../lib/core/1-open-items/read-documents';
-import type { TableRow } from '../lib/core/1-open-items/table';
+import type { TableRow } from '../lib/core/model/table-row';
 import type { Problem } from '../lib/core/problems';
 import type { Result } from '../lib/core/result';
 import { decodeText } from '../lib/server/files/decode-text';

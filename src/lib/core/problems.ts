@@ -64,6 +64,12 @@ export type Problem =
 	  } & Where)
 	| ({ readonly code: 'differs'; readonly what: string; readonly why: string } & Where)
 	| ({ readonly code: 'code-unknown'; readonly what: string; readonly text: string } & Where)
+	| ({
+			readonly code: 'rate-bridge-missing';
+			readonly base: string;
+			readonly of: string;
+			readonly date: string;
+	  } & Where)
 	// placing
 	| { readonly code: 'nothing-to-place' }
 	| { readonly code: 'line-not-positive'; readonly item: string }

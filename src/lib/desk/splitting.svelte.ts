@@ -1,5 +1,5 @@
 import { checkSplit } from '../core/2-receipts/check-split';
-import type { TableRow } from '../core/1-open-items/table';
+import type { TableRow } from '../core/model/table-row';
 import { minor, type Minor } from '../core/money/minor';
 import { parseTyped } from '../core/money/parse-typed';
 import { parseTable } from '../tables/parse-table';

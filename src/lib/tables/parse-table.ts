@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { TableRow } from '../core/1-open-items/table';
+import type { TableRow } from '../core/model/table-row';
 import type { Problem } from '../core/problems';
 import { bad, good, type Result } from '../core/result';
 

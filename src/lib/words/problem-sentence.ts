@@ -65,6 +65,8 @@ function sentence(problem: Problem): string {
 			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table; nothing was added.`;
 		case 'code-unknown':
 			return `There is no ${problem.what} “${problem.text}”.`;
+		case 'rate-bridge-missing':
+			return `The rates of ${shortDay(problem.date)} do not say how much ${problem.base} one ${problem.of} buys, so they cannot be told in ${problem.base}.`;
 		case 'nothing-to-place':
 			return 'Nothing is chosen to be placed.';
 		case 'line-not-positive':

@@ -115,7 +115,9 @@
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
 		const typing = target.matches('input, select, textarea');
-		if (sheet || event.ctrlKey || event.metaKey || event.altKey) return;
+		if (sheet || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+		// A sheet that belongs to no station, such as the search, keeps its keys to itself.
+		if (document.querySelector('[role="dialog"]')) return;
 		if (event.key === 'Escape' && typing) return target.blur();
 		if (
 			event.key === 'Enter' &&

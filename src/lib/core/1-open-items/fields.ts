@@ -2,7 +2,7 @@ import { parseDay, type Day } from '../day/day';
 import { parseDecimal } from '../money/parse-decimal';
 import type { Minor } from '../money/minor';
 import type { Problem } from '../problems';
-import type { TableRow } from './table';
+import type { TableRow } from '../model/table-row';
 
 const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
 	'unknown-currency': 'its currency is not one of ISO 4217',

@@ -1,7 +1,7 @@
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
 import { bad, good, type Result } from '../result';
-import type { TableRow } from './table';
+import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
 
 export const CUSTOMER_COLUMNS = ['code', 'name', 'currency'] as const;

@@ -4,7 +4,7 @@ import { ZERO, type Minor } from '../money/minor';
 import type { Problem } from '../problems';
 import { bad, good, type Result } from '../result';
 import { Fields } from './fields';
-import type { TableRow } from './table';
+import type { TableRow } from '../model/table-row';
 
 export const DOCUMENT_COLUMNS = [
 	'number',

@@ -1,18 +1,68 @@
-import type { Day } from '../../core/day/day';
+import type { DayRate } from '../../core/1-rates/quote';
 import { chunks } from '../db/chunks';
+import type { Reader } from '../db/open';
 import { rate } from '../db/schema';
-import { recordAct } from '../repo/record-act';
+import { rateBefore, ratesOn } from '../repo/rates';
+import { actByKey, recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
 
-/** Adds day rates: units of base currency for one unit of a currency, × 1,000,000. A day that has one keeps it. */
+export type RateFate = 'new' | 'same' | 'differs';
+
+export interface RatePreview {
+	readonly line: number;
+	readonly currency: string;
+	readonly day: string;
+	readonly millionths: number;
+	readonly fate: RateFate;
+	/** What the books have for the day, where that differs. */
+	readonly kept: number | null;
+	/** True where it is far from the rate before, as a slip of the finger is. */
+	readonly far: boolean;
+}
+
+/** A rate further from the one before than a fifth is pointed out. */
+const FAR = 0.2;
+
+/** What would become of each rate: added, there already, or left as the books have it. */
+export async function previewRates(db: Reader, rows: readonly DayRate[]): Promise<RatePreview[]> {
+	const known = await ratesOn(
+		db,
+		rows.map((row) => row.day)
+	);
+	const last = new Map<string, number>();
+	const out: RatePreview[] = [];
+	for (const row of [...rows].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.line - b.line))) {
+		const before = last.get(row.currency) ?? (await rateBefore(db, row.currency, row.day));
+		const kept = known.get(`${row.currency} ${row.day}`) ?? null;
+		last.set(row.currency, kept ?? row.millionths);
+		out.push({
+			...row,
+			fate: kept === null ? 'new' : kept === row.millionths ? 'same' : 'differs',
+			kept: kept === row.millionths ? null : kept,
+			far: before !== null && Math.abs(row.millionths - before) > before * FAR
+		});
+	}
+	return out;
+}
+
+/**
+ * Adds day rates: units of base currency for one unit of a currency, × 1,000,000. A day that has one keeps it, since amounts
+ * were turned by it; the first of two for one day counts.
+ */
 export const addRates = defineAct({
 	kind: 'add-rates',
 	needs: 'clerk',
-	run: async (tx, rows: readonly { currency: string; day: Day; millionths: number }[], at) => {
-		for (const part of chunks(rows))
+	run: async (tx, rows: readonly Omit<DayRate, 'line'>[], at): Promise<{ added: number }> => {
+		if (at.key && (await actByKey(tx, at.key))) return { added: 0 };
+		const known = await ratesOn(
+			tx,
+			rows.map((row) => row.day)
+		);
+		const fresh = rows.filter((row) => !known.has(`${row.currency} ${row.day}`));
+		for (const part of chunks(fresh))
 			await tx
 				.insert(rate)
-				.values([...part])
+				.values(part.map(({ currency, day, millionths }) => ({ currency, day, millionths })))
 				.onConflictDoNothing();
 		await recordAct(tx, {
 			kind: 'add-rates',
@@ -20,8 +70,10 @@ export const addRates = defineAct({
 			at: at.now(),
 			userId: at.who.id,
 			userName: at.who.name,
-			summary: `Added ${rows.length} exchange rates`,
-			facts: { rates: rows.length }
+			summary: `Added ${fresh.length} exchange rates`,
+			facts: { rates: fresh.slice(0, 200), count: fresh.length },
+			key: at.key
 		});
+		return { added: fresh.length };
 	}
 });

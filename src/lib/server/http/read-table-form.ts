@@ -1,15 +1,12 @@
 import { CUSTOMER_COLUMNS, readCustomers, type CustomerRow } from '../../core/1-open-items/read-customers';
 import { DOCUMENT_COLUMNS, readDocuments, type DocumentRow } from '../../core/1-open-items/read-documents';
-import { bad, type Result } from '../../core/result';
+import type { Result } from '../../core/result';
 import { parseTable } from '../../tables/parse-table';
-import { decodeText } from '../files/decode-text';
+import { readFormText } from './read-form-text';
 
 export type TableForm =
 	| { readonly what: 'customers'; readonly rows: Result<CustomerRow[]> }
 	| { readonly what: 'documents'; readonly rows: Result<DocumentRow[]> };
-
-/** Larger tables are refused: 100,000 open documents are a tenth of it. */
-const MOST_BYTES = 100_000_000;
 
 /** Reads a table from a form: a file, or rows pasted from a spreadsheet with their headings. */
 export async function readTableForm(request: Request): Promise<TableForm & { key?: string }> {
@@ -17,14 +14,9 @@ export async function readTableForm(request: Request): Promise<TableForm & { key
 	const what = form.get('what') === 'customers' ? 'customers' : 'documents';
 	const key = form.get('key');
 	const extra = typeof key === 'string' && key ? { key } : {};
-	const file = form.get('file');
-	const pasted = form.get('pasted');
-	let text = typeof pasted === 'string' ? pasted : '';
-	if (file instanceof File && file.size > 0) {
-		if (file.size > MOST_BYTES)
-			return { what, rows: bad({ code: 'file-too-large', bytes: file.size, most: MOST_BYTES }), ...extra };
-		text = decodeText(new Uint8Array(await file.arrayBuffer()));
-	}
+	const source = await readFormText(form);
+	if (!source.ok) return { what, rows: source, ...extra };
+	const text = source.value;
 	if (what === 'customers') {
 		const rows = parseTable(text, CUSTOMER_COLUMNS);
 		return { what, rows: rows.ok ? readCustomers(rows.value) : rows, ...extra };

@@ -1,8 +1,8 @@
-import { SaxesParser } from 'saxes';
 import { minor } from '../../money/minor';
 import { parseDecimal } from '../../money/parse-decimal';
 import type { Problem } from '../../problems';
 import { bad, good, type Result } from '../../result';
+import { childrenAt, parseXml, textAt, type XmlElement } from '../../xml/parse-xml';
 import { deductionCalled, type AdviceLine } from './advice';
 
 /**
@@ -11,74 +11,41 @@ import { deductionCalled, type AdviceLine } from './advice';
  * Source: OASIS UBL 2.1, section 2.10 (Remittance Advice).
  */
 export function readAdviceUbl(xml: string, currency: string): Result<AdviceLine[]> {
+	const read = parseXml(xml);
+	if (!read.ok) return read;
+	const { name } = read.value;
+	if (name !== 'RemittanceAdvice')
+		return bad({ code: 'xml-broken', detail: `this is a ${name}, no RemittanceAdvice` });
 	const lines: AdviceLine[] = [];
 	const problems: Problem[] = [];
-	const path: string[] = [];
-	let fields = new Map<string, string>();
-	let text = '';
-	let begins = 0;
-	const parser = new SaxesParser({ position: true });
-	parser.on('error', (error) => {
-		throw error;
-	});
-	parser.on('opentag', (tag) => {
-		const name = tag.name.replace(/^.*:/, '');
-		if (path.length === 0 && name !== 'RemittanceAdvice') {
-			problems.push({ code: 'xml-broken', detail: `this is a ${name}, no RemittanceAdvice` });
-			throw new Error('not an advice');
-		}
-		path.push(name);
-		text = '';
-		if (name === 'RemittanceAdviceLine') {
-			fields = new Map();
-			begins = parser.line;
-		}
-	});
-	parser.on('text', (part) => (text += part));
-	parser.on('closetag', () => {
-		const name = path.join('/').replace(/^RemittanceAdvice\/RemittanceAdviceLine\/?/, '');
-		if (path.includes('RemittanceAdviceLine')) fields.set(name, text.trim());
-		if (path.at(-1) === 'RemittanceAdviceLine') {
-			const read = lineOf(fields, currency, begins);
-			if ('code' in read) problems.push(read);
-			else lines.push(read);
-		}
-		path.pop();
-		text = '';
-	});
-	try {
-		parser.write(xml).close();
-	} catch (error) {
-		if (problems.length === 0)
-			problems.push({ code: 'xml-broken', detail: String((error as Error).message), line: parser.line });
+	for (const element of childrenAt(read.value, 'RemittanceAdviceLine')) {
+		const line = lineOf(element, currency);
+		if ('code' in line) problems.push(line);
+		else lines.push(line);
 	}
 	return problems.length > 0 ? bad(...problems) : good(lines);
 }
 
-function lineOf(fields: ReadonlyMap<string, string>, currency: string, line: number): AdviceLine | Problem {
-	const credit = fields.get('BillingReference/CreditNoteDocumentReference/ID');
-	const number = fields.get('BillingReference/InvoiceDocumentReference/ID') ?? credit ?? '';
-	const note = fields.get('Note') ?? '';
-	const read = (name: string) => {
-		const value = fields.get(name);
-		return value === undefined ? null : parseDecimal(value, currency, true);
-	};
-	const [debit, taken, balance] = [read('DebitLineAmount'), read('CreditLineAmount'), read('BalanceAmount')];
-	for (const [part, value] of [
-		['DebitLineAmount', debit],
-		['CreditLineAmount', taken],
-		['BalanceAmount', balance]
-	] as const)
-		if (typeof value === 'string')
-			return { code: 'amount-bad', text: fields.get(part)!, currency, why: value, part, line };
-	const due = ((debit as number | null) ?? 0) - ((taken as number | null) ?? 0);
-	const paid = balance === null ? due : (balance as number);
-	const off = credit === undefined ? due - paid : 0;
+function lineOf(element: XmlElement, currency: string): AdviceLine | Problem {
+	const { line } = element;
+	const credit = textAt(element, 'BillingReference', 'CreditNoteDocumentReference', 'ID');
+	const number = textAt(element, 'BillingReference', 'InvoiceDocumentReference', 'ID') || credit;
+	const note = textAt(element, 'Note');
+	const amounts: Record<string, number | null> = {};
+	for (const part of ['DebitLineAmount', 'CreditLineAmount', 'BalanceAmount']) {
+		const text = textAt(element, part);
+		const value = text ? parseDecimal(text, currency, true) : null;
+		if (typeof value === 'string') return { code: 'amount-bad', text, currency, why: value, part, line };
+		amounts[part] = value;
+	}
+	const due = (amounts['DebitLineAmount'] ?? 0) - (amounts['CreditLineAmount'] ?? 0);
+	const paid = amounts['BalanceAmount'] ?? due;
+	const off = credit ? 0 : due - paid;
 	return {
 		line,
 		text: [number, note].filter(Boolean).join(' '),
 		numbers: number ? [number] : [],
-		paid: minor(credit !== undefined && paid > 0 ? -paid : paid),
+		paid: minor(credit && paid > 0 ? -paid : paid),
 		deduction: off > 0 ? { ...deductionCalled(note), amount: minor(off) } : null
 	};
 }

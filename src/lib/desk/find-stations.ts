@@ -1,0 +1,55 @@
+export interface Station {
+	readonly name: string;
+	readonly about: string;
+	readonly href: string;
+}
+
+const STATIONS: readonly (Station & { readonly words: string })[] = [
+	{ name: 'Today', about: 'the day’s work in order', href: '/', words: 'run sheet start' },
+	{ name: 'Money in', about: 'place what came in', href: '/money-in', words: 'receipts desk pile post' },
+	{
+		name: 'Bring in a bank file',
+		about: 'camt.053 statements',
+		href: '/money-in/bring-in',
+		words: 'import statement upload'
+	},
+	{
+		name: 'Payments by hand',
+		about: 'cheques, cash, transfers advised',
+		href: '/money-in/by-hand',
+		words: 'record slip paying-in dated'
+	},
+	{
+		name: 'Refunds',
+		about: 'credit to be paid back',
+		href: '/money-in/refunds',
+		words: 'pain pay back'
+	},
+	{ name: 'Open items', about: 'every open document', href: '/open-items', words: 'invoices overdue late' },
+	{
+		name: 'Bring in documents',
+		about: 'invoices, credit notes and customers',
+		href: '/open-items/bring-in',
+		words: 'import csv ubl invoice'
+	},
+	{ name: 'Customers', about: 'accounts and ledgers', href: '/customers', words: 'account balance' },
+	{
+		name: 'Odd pennies',
+		about: 'claims, and what was lost',
+		href: '/odd-pennies',
+		words: 'dispute discount'
+	},
+	{ name: 'Letters', about: 'statements and reminders', href: '/letters', words: 'dunning chase send' },
+	{ name: 'Outbox', about: 'letters as they were sent', href: '/letters/outbox', words: 'mail sent refused' },
+	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove ageing' },
+	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' }
+];
+
+/** Pages by any part of their name or of what is done there. */
+export function findStations(text: string): Station[] {
+	const wanted = text.trim().toLowerCase();
+	if (!wanted) return STATIONS.slice(0, 6);
+	return STATIONS.filter((one) =>
+		`${one.name} ${one.about} ${one.words}`.toLowerCase().includes(wanted)
+	).slice(0, 4);
+}

@@ -1,0 +1,27 @@
+import type { DayRate, QuotedAs } from '../../core/1-rates/quote';
+import { ratesInBase } from '../../core/1-rates/rates-in-base';
+import { readRatesTable } from '../../core/1-rates/read-rates-table';
+import { readRatesXml } from '../../core/1-rates/read-rates-xml';
+import { currencyDigits } from '../../core/money/currency';
+import { bad, type Result } from '../../core/result';
+import { parseTable } from '../../tables/parse-table';
+import { readFormText } from './read-form-text';
+
+/** Reads rates from a form: a file or pasted rows (CSV or XML), and what their figures mean. */
+export async function readRatesForm(
+	request: Request,
+	base: string
+): Promise<{ rates: Result<DayRate[]>; key?: string }> {
+	const form = await request.formData();
+	const key = form.get('key');
+	const extra = typeof key === 'string' && key ? { key } : {};
+	const text = await readFormText(form);
+	if (!text.ok) return { rates: text, ...extra };
+	const quoted = String(form.get('quoted') ?? 'worth').toUpperCase();
+	if (quoted !== 'WORTH' && currencyDigits(quoted) === undefined)
+		return { rates: bad({ code: 'code-unknown', what: 'currency', text: quoted }), ...extra };
+	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
+	const table = text.value.trimStart().startsWith('<') ? null : parseTable(text.value, ['date']);
+	const quotes = !table ? readRatesXml(text.value) : table.ok ? readRatesTable(table.value) : table;
+	return { rates: quotes.ok ? ratesInBase(quotes.value, as, base) : quotes, ...extra };
+}

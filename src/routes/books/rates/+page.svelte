@@ -1,0 +1,196 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { toast } from 'svelte-sonner';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { count, shortDay } from '$lib/words/format';
+	import { rateText } from '$lib/words/rate-text';
+	import type { ActionData } from './$types';
+	let { data } = $props();
+	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
+	let preview = $state.raw<Preview | null>(null);
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let key = crypto.randomUUID();
+	const fates = { new: 'will be added', same: 'is there already', differs: 'stays' } as const;
+	function forget() {
+		preview = null;
+		problems = [];
+	}
+	const added = (n: number) => toast(n ? `Added ${count(n, 'rate')}.` : 'They were there already.');
+</script>
+
+<svelte:head><title>Exchange rates · Odd Penny</title></svelte:head>
+
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+	<section class="px-8 pt-5 pb-10">
+		<h1>Exchange rates</h1>
+		<p class="mt-1 says">
+			What one unit of a currency is worth in {data.base}. An amount is turned at the newest rate on or before
+			its day; a rate once given stays, since amounts were turned by it.
+		</p>
+		<table class="mt-4">
+			<thead
+				><tr
+					><th>Day</th>{#each data.currencies as currency (currency)}<th class="num">{currency}</th
+						>{/each}</tr
+				></thead
+			>
+			<tbody>
+				{#each data.days as { day, rates } (day)}
+					<tr
+						><td class="whitespace-nowrap">{shortDay(day, data.today ?? undefined)}</td>
+						{#each data.currencies as currency (currency)}<td class="num"
+								>{rates[currency] ? rateText(rates[currency]) : '–'}</td
+							>{/each}</tr
+					>
+				{:else}<tr
+						><td class="py-6 text-soft"
+							>No rate of the last two months. {data.mayAct ? 'Type one, or bring in a file.' : ''}</td
+						></tr
+					>{/each}
+			</tbody>
+		</table>
+	</section>
+	<section class="border-l border-rule px-8 pt-5 pb-10">
+		{#if data.mayAct}
+			<h2 class="text-xl">One rate</h2>
+			<form
+				method="POST"
+				action="?/one"
+				class="mt-2 flex flex-wrap items-end gap-2"
+				use:enhance={() =>
+					async ({ result, update }) => {
+						problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
+						if (result.type === 'success') added(Number(result.data?.done));
+						await update({ reset: result.type === 'success' });
+					}}
+			>
+				<label class="grid gap-1"
+					>Day<input type="text" name="date" class="w-28" placeholder={data.today ?? ''} required /></label
+				>
+				<label class="grid gap-1"
+					>One<input
+						type="text"
+						name="currency"
+						class="w-16"
+						maxlength="3"
+						placeholder="EUR"
+						required
+					/></label
+				>
+				<label class="grid gap-1"
+					>is worth, in {data.base}<input
+						type="text"
+						inputmode="decimal"
+						name="rate"
+						class="w-28"
+						placeholder="0.8580"
+						required
+					/></label
+				>
+				<button class="btn">Add it</button>
+			</form>
+			<h2 class="mt-8 text-xl">Many rates</h2>
+			<form
+				method="POST"
+				action="?/preview"
+				enctype="multipart/form-data"
+				class="mt-2 grid gap-3"
+				use:enhance={({ action, formData }) => {
+					const adding = action.search === '?/add';
+					if (adding) formData.set('key', key);
+					busy = true;
+					problems = [];
+					return async ({ result, update }) => {
+						busy = false;
+						if (result.type === 'failure') {
+							preview = null;
+							problems = (result.data?.problems as string[]) ?? ['That was refused.'];
+						} else if (result.type === 'success' && adding) {
+							added(Number(result.data?.done));
+							key = crypto.randomUUID();
+							preview = null;
+							await update({ reset: true });
+						} else if (result.type === 'success') preview = result.data as Preview;
+						else problems = ['That did not work. Nothing was added; try again.'];
+					};
+				}}
+			>
+				<p class="says">
+					A table with a column date and either currency and rate or a column for each currency; or XML of
+					daily reference rates.
+				</p>
+				<fieldset class="grid gap-1">
+					<legend class="mb-1 text-soft">What do its figures say?</legend>
+					<label class="flex items-center gap-2"
+						><input type="radio" name="quoted" value="EUR" checked onchange={forget} /> how much of each currency
+						one euro buys</label
+					>
+					<label class="flex items-center gap-2"
+						><input type="radio" name="quoted" value={data.base} onchange={forget} /> how much of each
+						currency one {data.base} buys</label
+					>
+					<label class="flex items-center gap-2"
+						><input type="radio" name="quoted" value="worth" onchange={forget} /> what one of each currency is
+						worth in {data.base}</label
+					>
+				</fieldset>
+				<label class="grid gap-1"
+					>A CSV or XML file <input
+						type="file"
+						name="file"
+						accept=".csv,.txt,.tsv,.xml"
+						onchange={forget}
+					/></label
+				>
+				<label class="grid gap-1"
+					>or rows pasted here
+					<textarea
+						name="pasted"
+						rows="5"
+						class="rounded border border-rule bg-sheet p-2 font-mono text-[13px]"
+						placeholder="date	USD	GBP"
+						oninput={forget}></textarea></label
+				>
+				<Problems {problems} />
+				<div class="flex gap-3">
+					<button class="btn btn-main" disabled={busy}>{busy ? 'Reading …' : 'Show what would happen'}</button
+					>
+					{#if preview && preview.added > 0}
+						<button class="btn" formaction="?/add" disabled={busy}>Add {count(preview.added, 'rate')}</button>
+					{/if}
+				</div>
+			</form>
+			<div aria-live="polite">
+				{#if preview}
+					<h3 class="mt-4 text-lg">
+						{count(preview.added, 'rate')} would be added, {preview.same} are there already{preview.differs
+							? `, ${preview.differs} stay as they are`
+							: ''}.
+					</h3>
+					<table class="mt-2">
+						<thead
+							><tr><th>Line</th><th>Day</th><th>Currency</th><th class="num">{data.base}</th><th></th></tr
+							></thead
+						>
+						<tbody>
+							{#each preview.rows as row (row.currency + row.day + row.line)}
+								<tr
+									><td class="text-soft">{row.line}</td><td>{shortDay(row.day, data.today ?? undefined)}</td
+									><td>{row.currency}</td><td class="num">{rateText(row.millionths)}</td><td
+										class={row.far ? 'text-oxblood' : row.fate === 'new' ? 'text-patina' : 'text-soft'}
+										>{fates[row.fate]}{row.kept ? ` ${rateText(row.kept)}` : ''}{row.far
+											? ', far from the day before: is it right?'
+											: ''}</td
+									></tr
+								>
+							{/each}
+						</tbody>
+					</table>
+				{/if}
+			</div>
+		{:else}
+			<p class="says">A clerk or supervisor adds rates here.</p>
+		{/if}
+	</section>
+</div>
