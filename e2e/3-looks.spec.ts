@@ -15,7 +15,8 @@ const PAGES = [
 	'/letters?kind=reminder',
 	'/letters/outbox',
 	'/books',
-	'/books/journal'
+	'/books/journal',
+	'/books/rates'
 ];
 
 for (const scheme of ['light', 'dark'] as const)

@@ -42,6 +42,7 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	{ name: 'Letters', about: 'statements and reminders', href: '/letters', words: 'dunning chase send' },
 	{ name: 'Outbox', about: 'letters as they were sent', href: '/letters/outbox', words: 'mail sent refused' },
 	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove ageing' },
+	{ name: 'Exchange rates', about: 'what currencies are worth', href: '/books/rates', words: 'currency euro' },
 	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' }
 ];
 

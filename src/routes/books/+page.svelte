@@ -85,7 +85,10 @@
 	<section class="border-l border-rule px-8 pt-5 pb-10">
 		<div class="flex items-baseline justify-between">
 			<h2 class="text-xl">Balances</h2>
-			<a class="btn" href="/books/journal">Read the journal</a>
+			<span class="flex gap-2">
+				<a class="btn" href="/books/rates">Exchange rates</a>
+				<a class="btn" href="/books/journal">Read the journal</a>
+			</span>
 		</div>
 		<table class="mt-2">
 			<thead

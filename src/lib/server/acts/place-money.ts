@@ -9,6 +9,7 @@ import type { Placing } from '../../core/model/placing';
 import { minor, type Minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import type { Tx } from '../db/open';
+import { PerTransaction } from '../db/per-transaction';
 import { customer, receipt, receiptState } from '../db/schema';
 import { firstOpenDay } from '../repo/check-period';
 import { checkVersions } from '../repo/check-versions';
@@ -123,7 +124,7 @@ export const placeMoney = defineAct({
 					base: order.receipt!.base,
 					currency: taken.row.currency,
 					customerId: owner.id,
-					...(await whereMoneyLies(tx, taken.row))
+					...whereMoneyLies(taken.row)
 				}
 			: null;
 		await postJournal(tx, actId, date, journalOfPlacing(money, placing.value));
@@ -131,13 +132,18 @@ export const placeMoney = defineAct({
 	}
 });
 
+const owners = new PerTransaction<{ id: number; name: string } | undefined>();
+
 async function ownerOf(tx: Tx, input: PlaceFilled) {
 	if (input.customerId === null) throw new Refusal({ code: 'no-customer' });
-	const owner = await tx
-		.select({ id: customer.id, name: customer.name })
-		.from(customer)
-		.where(eq(customer.id, input.customerId))
-		.get();
+	const { customerId } = input;
+	const owner = await owners.get(tx, String(customerId), () =>
+		tx
+			.select({ id: customer.id, name: customer.name })
+			.from(customer)
+			.where(eq(customer.id, customerId))
+			.get()
+	);
 	if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
 	return owner;
 }

@@ -38,7 +38,7 @@ export const setAside = defineAct({
 			.where(and(eq(ledgerAccount.code, input.account), eq(ledgerAccount.forSettingAside, true)))
 			.get();
 		if (!target) throw new Refusal({ code: 'not-found', what: `ledger account ${input.account}` });
-		const lies = await whereMoneyLies(tx, row);
+		const lies = whereMoneyLies(row);
 		const date = await accountingDate(tx, row.booked as Day);
 		const base = await baseOf(tx, row.currency, row.amount, date);
 		const amount = minor(row.amount);

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/open';
-import { act, customer, receipt, receiptState } from '../db/schema';
+import { act, bankAccount, bankEntry, customer, receipt, receiptState } from '../db/schema';
 import { Refusal } from '../refusal';
 
 /** Only what acts need: each column of a row read costs as much as a row written. */
@@ -13,7 +13,9 @@ const ROW = {
 	amount: receipt.amount,
 	currency: receipt.currency,
 	payerName: receipt.payerName,
-	payerAccount: receipt.payerAccount
+	payerAccount: receipt.payerAccount,
+	/** The ledger account of its bank account; null for money that the bank has not shown. */
+	bankLedger: bankAccount.ledger
 };
 const STATE = {
 	state: receiptState.state,
@@ -22,7 +24,9 @@ const STATE = {
 	lastActId: receiptState.lastActId
 };
 
-export type TakenReceipt = Pick<typeof receipt.$inferSelect, keyof typeof ROW>;
+export type TakenReceipt = Pick<typeof receipt.$inferSelect, Exclude<keyof typeof ROW, 'bankLedger'>> & {
+	readonly bankLedger: string | null;
+};
 
 /** The receipt, if it still waits as it was seen; else refuses, naming who did what with it. */
 export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
@@ -30,6 +34,8 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 		.select({ row: ROW, state: STATE })
 		.from(receipt)
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.leftJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
+		.leftJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
 		.where(eq(receipt.id, receiptId))
 		.get();
 	if (!found) throw new Refusal({ code: 'not-found', what: 'receipt' });

@@ -56,7 +56,7 @@ export const tieEntry = defineAct({
 		const base = minor(
 			lines.filter((line) => line.account === CHART.onItsWay.code).reduce((sum, line) => sum + line.base, 0)
 		);
-		const lies = await whereMoneyLies(tx, row);
+		const lies = whereMoneyLies(row);
 		const actId = await recordAct(tx, {
 			kind: 'tie-entry',
 			date,

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Placing } from '../../core/model/placing';
 import type { Tx } from '../db/open';
+import { keepChanges } from './kept-items';
 
 /** Writes how items stand after an act, and raises their versions. */
 export async function changeItems(tx: Tx, actId: number, changes: Placing['changes']): Promise<void> {
@@ -9,4 +10,5 @@ export async function changeItems(tx: Tx, actId: number, changes: Placing['chang
 	await tx.run(sql`update item_state
 		set open = rows.value ->> 1, open_base = rows.value ->> 2, version = version + 1, last_act_id = ${actId}
 		from json_each(${rows}) as rows where item_state.item_id = rows.value ->> 0`);
+	keepChanges(tx, changes);
 }

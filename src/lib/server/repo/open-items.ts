@@ -3,6 +3,7 @@ import type { OpenItem } from '../../core/model/records';
 import { chunks } from '../db/chunks';
 import type { Reader } from '../db/open';
 import { document, item, itemState } from '../db/schema';
+import { keepItems, keptItems } from './kept-items';
 
 /** Items as the core knows them, open ones only unless `where` says otherwise. */
 export async function readItems(db: Reader, where: SQL | undefined): Promise<OpenItem[]> {
@@ -33,7 +34,9 @@ export async function readItems(db: Reader, where: SQL | undefined): Promise<Ope
 		.innerJoin(document, eq(document.id, item.documentId))
 		.where(where);
 	// Days and amounts were checked when they were posted.
-	return rows as unknown as OpenItem[];
+	const items = rows as unknown as OpenItem[];
+	keepItems(db, items);
+	return items;
 }
 
 export async function openItemsOf(db: Reader, customerIds: readonly number[]): Promise<OpenItem[]> {
@@ -44,7 +47,8 @@ export async function openItemsOf(db: Reader, customerIds: readonly number[]): P
 }
 
 export async function itemsById(db: Reader, ids: readonly number[]): Promise<OpenItem[]> {
-	const out: OpenItem[] = [];
-	for (const part of chunks(ids)) out.push(...(await readItems(db, inArray(itemState.itemId, part))));
+	const { kept, missing } = keptItems(db, ids);
+	const out = [...kept];
+	for (const part of chunks(missing)) out.push(...(await readItems(db, inArray(itemState.itemId, part))));
 	return out;
 }
