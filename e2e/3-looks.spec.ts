@@ -8,6 +8,7 @@ const PAGES = [
 	'/money-in/slips/1',
 	'/money-in/refunds',
 	'/open-items/bring-in',
+	'/open-items/new?c=5',
 	'/odd-pennies',
 	'/open-items?show=part-paid',
 	'/open-items?show=credits&item=1',

@@ -5,6 +5,7 @@ import type { DifferenceKind } from './model/records';
  * that cross workers and forms. Amounts in facts are minor units beside their currency.
  */
 type Where = {
+	readonly file?: string;
 	readonly statement?: string;
 	readonly entry?: string;
 	readonly line?: number;
@@ -62,6 +63,16 @@ export type Problem =
 			readonly text: string;
 			readonly why: string;
 	  } & Where)
+	| ({
+			readonly code: 'sums-differ';
+			/** What was added up, and what it should come to, as names of the format. */
+			readonly parts: string;
+			readonly whole: string;
+			readonly found: number;
+			readonly want: number;
+			readonly currency: string;
+	  } & Where)
+	| ({ readonly code: 'not-a-document'; readonly found: string } & Where)
 	| ({ readonly code: 'differs'; readonly what: string; readonly why: string } & Where)
 	| ({ readonly code: 'code-unknown'; readonly what: string; readonly text: string } & Where)
 	| ({

@@ -12,12 +12,15 @@
 		today,
 		methods,
 		disabled,
+		addMethod,
 		keep,
 		paste
 	}: {
 		today: Day;
 		methods: readonly string[];
 		disabled: boolean;
+		/** Adds a way to the firm's list; true when it is there. */
+		addMethod: (name: string) => Promise<boolean>;
 		/** Keeps the row; true when it is kept. */
 		keep: (row: DraftRow) => Promise<boolean>;
 		paste: (text: string) => void;
@@ -27,7 +30,9 @@
 	let owner = $state<FoundCustomer | null>(null);
 	let marked = $state(0);
 	let when = $state('');
+	const ANOTHER = '';
 	let method = $state('cheque');
+	let another = $state('');
 	let reference = $state('');
 	let sum = $state('');
 	let pays = $state('');
@@ -50,6 +55,14 @@
 		else if (event.key === 'Tab' && search.found[marked] && !event.shiftKey) choose(search.found[marked]!);
 		else return;
 		event.preventDefault();
+	}
+	/** Takes the way that was typed into the list; nothing typed goes back to the list as it was. */
+	async function addOne() {
+		if (method !== ANOTHER) return;
+		const name = another.trim().toLowerCase();
+		another = '';
+		if (name && !methods.includes(name) && !(await addMethod(name))) method = methods[0]!;
+		else method = name || methods[0]!;
 	}
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
@@ -129,9 +142,24 @@
 			/></label
 		>
 		<label class="grid min-w-0 gap-0.5 text-sm"
-			>How<select bind:value={method} {disabled}
-				>{#each methods as one (one)}<option value={one}>{one}</option>{/each}</select
-			></label
+			>How{#if method === ANOTHER}<input
+					type="text"
+					class="w-full"
+					placeholder="another way"
+					bind:value={another}
+					{@attach (field) => field.focus()}
+					onkeydown={(event) => {
+						if (event.key !== 'Enter' && event.key !== 'Escape') return;
+						event.preventDefault();
+						if (event.key === 'Escape') method = methods[0]!;
+						else void addOne();
+					}}
+					onblur={addOne}
+				/>{:else}<select bind:value={method} {disabled}
+					>{#each methods as one (one)}<option value={one}>{one}</option>{/each}<option value={ANOTHER}
+						>another …</option
+					></select
+				>{/if}</label
 		>
 		<label class="grid min-w-0 gap-0.5 text-sm"
 			>Reference<input

@@ -63,6 +63,9 @@
 		>
 	</tbody>
 </table>
+{#if life.document.kind !== 'claim'}<p class="mt-1">
+		<a class="underline" href="/open-items/paper/{life.document.id}" target="_blank">Its PDF</a>
+	</p>{/if}
 {#if life.document.purchaseOrder}<p class="says">Their order {life.document.purchaseOrder}</p>{/if}
 {#if life.document.paymentReference}<p class="says">
 		Payment reference {life.document.paymentReference}

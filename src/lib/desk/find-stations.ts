@@ -27,6 +27,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	},
 	{ name: 'Open items', about: 'every open document', href: '/open-items', words: 'invoices overdue late' },
 	{
+		name: 'Write a document',
+		about: 'an invoice, credit note or charge',
+		href: '/open-items/new',
+		words: 'new issue bill'
+	},
+	{
 		name: 'Bring in documents',
 		about: 'invoices, credit notes and customers',
 		href: '/open-items/bring-in',
@@ -42,7 +48,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	{ name: 'Letters', about: 'statements and reminders', href: '/letters', words: 'dunning chase send' },
 	{ name: 'Outbox', about: 'letters as they were sent', href: '/letters/outbox', words: 'mail sent refused' },
 	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove ageing' },
-	{ name: 'Exchange rates', about: 'what currencies are worth', href: '/books/rates', words: 'currency euro' },
+	{
+		name: 'Exchange rates',
+		about: 'what currencies are worth',
+		href: '/books/rates',
+		words: 'currency euro'
+	},
 	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' }
 ];
 

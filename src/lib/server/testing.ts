@@ -11,6 +11,7 @@ import { perform, type Act, type Circumstance, type Person } from './acts/perfor
 import { setUpFirm } from './acts/set-up-firm';
 import { openBooks, type Books } from './db/open';
 import { readBankFile } from './files/read-bank-file';
+import { proveBooks } from './looks/proof';
 
 /** Books for tests: a firm with a sterling and a euro account, three customers, in a folder of their own. */
 export const CLERK: Person = { id: 'u1', name: 'Wren', role: 'clerk' };
@@ -153,4 +154,10 @@ export async function done<I, O>(books: Books, act: Act<I, O>, input: I, who: Pe
 	const result = await perform(books, act, input, as(who));
 	if (!result.ok) throw new Error(JSON.stringify(result.problems));
 	return result.value;
+}
+
+/** Expects every rule of the proof to hold. */
+export async function proves(books: Books): Promise<void> {
+	const { breaches } = await proveBooks(books.db);
+	if (breaches.length > 0) throw new Error(`the books do not prove: ${JSON.stringify(breaches)}`);
 }

@@ -79,13 +79,34 @@ describe('open documents', () => {
 				open: 4500,
 				purchaseOrder: 'PO-1',
 				paymentReference: 'RF18',
+				orderReference: null,
 				text: 'clay',
+				lines: [],
 				instalments: [
 					{ due: '2026-10-01', amount: 4500 },
 					{ due: '2026-11-01', amount: 4500 }
 				]
 			}
 		]);
+	});
+	it('lines are net amounts with the rate of their tax, and come to the total', () => {
+		const result = documents(
+			`${HEAD},lines`,
+			'AK-1,invoice,C1,2026-09-01,2026-10-01,GBP,129.00,129.00,clay 25 bags 100.00 20%|carriage 9.00'
+		);
+		expect(result.ok && result.value[0]!.lines).toEqual([
+			{ text: 'clay 25 bags', net: 10_000, taxBasisPoints: 2000, tax: 2000 },
+			{ text: 'carriage', net: 900, taxBasisPoints: 0, tax: 0 }
+		]);
+	});
+	test.each([
+		['clay', /“clay” is no text and net amount/],
+		['clay 1.005', /is no text and net amount/],
+		['clay 100.00 120%', /is no text and net amount/],
+		['clay 100.00', /they come to 100\.00, not to the total/]
+	])('lines %s are refused', (text, why) => {
+		const row = `A,invoice,C1,2026-09-01,2026-10-01,GBP,90.00,90.00,${text}`;
+		expect(told(documents(`${HEAD},lines`, row))[0]).toMatch(why);
 	});
 	test.each<[string, string, RegExp]>([
 		[

@@ -4,11 +4,7 @@ import { money, shortDay } from './format';
 /** Title, and what is said above and below the table, of a letter on paper. */
 export function letterText(letter: Letter): { title: string; before: string; after: string[] } {
 	const { currency } = letter;
-	const after = letter.account
-		? [
-				`Please pay to ${letter.account.bank}, IBAN ${groupsOfFour(letter.account.iban)}${letter.account.bic ? `, BIC ${letter.account.bic}` : ''}, and quote ${letter.quote}.`
-			]
-		: [`Please quote ${letter.quote} with your payment.`];
+	const after = [howToPay(letter)];
 	const dated = letter.dated.map(
 		(one) =>
 			`Your ${one.reference} of ${money(one.amount, currency)}, dated ${shortDay(one.date)}, is held here and not yet counted.`
@@ -52,6 +48,13 @@ export function mailText(letter: Letter): { subject: string; body: string } {
 		letter.firm.phone
 	];
 	return { subject, body: body.join('\n') };
+}
+
+/** Where to pay to, and what to quote. */
+export function howToPay({ account, quote }: Pick<Letter, 'account' | 'quote'>): string {
+	if (!account) return `Please quote ${quote} with your payment.`;
+	const bic = account.bic ? `, BIC ${account.bic}` : '';
+	return `Please pay to ${account.bank}, IBAN ${groupsOfFour(account.iban)}${bic}, and quote ${quote}.`;
 }
 
 function groupsOfFour(iban: string): string {

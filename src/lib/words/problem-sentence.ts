@@ -61,6 +61,10 @@ function sentence(problem: Problem): string {
 			return `The table has more than ${problem.most.toLocaleString('en-GB')} rows. Split it.`;
 		case 'csv-field':
 			return `“${problem.text}” in ${problem.field} cannot be taken: ${problem.why}.`;
+		case 'sums-differ':
+			return `${problem.parts} come to ${amount(problem.found, problem.currency)}, but ${problem.whole} is ${amount(problem.want, problem.currency)}.`;
+		case 'not-a-document':
+			return `This is no invoice or credit note in UBL 2.1; it says “${problem.found}”.`;
 		case 'differs':
 			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table; nothing was added.`;
 		case 'code-unknown':
@@ -150,6 +154,7 @@ function sentence(problem: Problem): string {
 
 function placeOf(problem: Problem): string {
 	const parts: string[] = [];
+	if ('file' in problem && problem.file) parts.push(problem.file);
 	if ('statement' in problem && problem.statement) parts.push(`Statement ${problem.statement}`);
 	if ('entry' in problem && problem.entry) parts.push(`${parts.length ? 'entry' : 'Entry'} ${problem.entry}`);
 	if ('line' in problem && problem.line) parts.push(`${parts.length ? 'line' : 'Line'} ${problem.line}`);

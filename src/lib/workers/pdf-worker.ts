@@ -1,7 +1,8 @@
-import type { Letter } from '../core/7-letters/letter';
 import { letterPdf } from '../server/pdf/letter-pdf';
+import { paperPdf } from '../server/pdf/paper-pdf';
+import type { ToRender } from '../server/pdf/render';
 
-/** In a worker thread: one letter in, its PDF out. */
-export default async function (letter: Letter): Promise<Uint8Array> {
-	return letterPdf(letter);
+/** In a worker thread: a letter or a document in, its PDF out. */
+export default async function (input: ToRender): Promise<Uint8Array> {
+	return input.what === 'letter' ? letterPdf(input.letter) : paperPdf(input.paper);
 }

@@ -33,7 +33,12 @@
 	<section class="overflow-y-auto px-8 pt-5">
 		<div class="flex items-baseline">
 			<h1>{shown ? `${count(shown, 'item')} open, ${sums}.` : 'Nothing is open here.'}</h1>
-			<a class="ml-auto text-sm underline" href="/open-items/bring-in">Bring in invoices or customers</a>
+			<span class="ml-auto flex gap-4 text-sm"
+				><a class="underline" href="/open-items/new">Write a document</a><a
+					class="underline"
+					href="/open-items/bring-in">Bring in invoices or customers</a
+				></span
+			>
 		</div>
 		<div class="mt-3 mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
 			{#each facets as facet (facet)}

@@ -1,8 +1,11 @@
 import type { Day } from '../day/day';
-import type { DocumentKind } from '../model/records';
-import { ZERO, type Minor } from '../money/minor';
+import { minor, ZERO, type Minor } from '../money/minor';
+import { parseDecimal } from '../money/parse-decimal';
 import type { Problem } from '../problems';
 import { bad, good, type Result } from '../result';
+import { share } from '../money/share';
+import { toDecimal } from '../money/to-decimal';
+import type { DocumentLine, DocumentRow } from './document-row';
 import { Fields } from './fields';
 import type { TableRow } from '../model/table-row';
 
@@ -19,28 +22,10 @@ export const DOCUMENT_COLUMNS = [
 
 const KINDS = ['invoice', 'credit_note', 'charge'] as const;
 
-/** An open document as a table of the trial run describes it. */
-export interface DocumentRow {
-	readonly line: number;
-	readonly number: string;
-	readonly kind: Exclude<DocumentKind, 'claim'>;
-	readonly customerCode: string;
-	readonly issued: Day;
-	readonly due: Day;
-	readonly currency: string;
-	readonly total: Minor;
-	/** What is left of it, above zero and at most the total. */
-	readonly open: Minor;
-	readonly purchaseOrder: string | null;
-	readonly paymentReference: string | null;
-	readonly text: string;
-	/** Instalments where there are several, adding up to the total. */
-	readonly instalments: readonly { readonly due: Day; readonly amount: Minor }[];
-}
-
 /**
  * Reads open documents from rows of a table; every field that does not fit is a problem with its line. Optional columns:
- * `purchase_order`, `payment_reference`, `description`, and `instalments` as `2026-10-01 45.00|2026-11-01 45.00`.
+ * `purchase_order`, `order_reference`, `payment_reference`, `description`, `lines` as `clay 100.00 20%|carriage 9.00` (net amounts
+ * and the rate of tax), and `instalments` as `2026-10-01 45.00|2026-11-01 45.00`.
  */
 export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> {
 	const problems: Problem[] = [];
@@ -63,6 +48,7 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 		if (open !== null && open <= 0) fields.fault('open', 'it is not above zero');
 		if (open !== null && total !== null && open > total) fields.fault('open', 'it is more than the total');
 		const instalments = instalmentsOf(fields, currency, total);
+		const lines = linesOf(fields, currency, total);
 		if (problems.length > before || !kind || !issued || !due || total === null || open === null) continue;
 		documents.push({
 			line: row.line,
@@ -76,7 +62,9 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 			open,
 			purchaseOrder: fields.optional('purchase_order'),
 			paymentReference: fields.optional('payment_reference'),
+			orderReference: fields.optional('order_reference'),
 			text: fields.text('description'),
+			lines,
 			instalments: instalments.length ? instalments : [{ due, amount: total }]
 		});
 	}
@@ -100,5 +88,24 @@ function instalmentsOf(fields: Fields, currency: string, total: Minor | null): {
 	const sum = out.reduce((all, part) => all + part.amount, 0);
 	if (out.length > 0 && total !== null && sum !== total)
 		fields.fault('instalments', 'they do not come to the total');
+	return out;
+}
+
+function linesOf(fields: Fields, currency: string, total: Minor | null): DocumentLine[] {
+	const out: DocumentLine[] = [];
+	for (const part of fields.list('lines')) {
+		const found = /^(.*\S)\s+(-?[\d.]+)(?:\s+(\d[\d.]*)\s*%)?$/.exec(part);
+		const rate = new Fields({ line: fields.row.line, cells: { rate: found?.[3] ?? '0' } }, []);
+		const taxBasisPoints = rate.hundredths('rate', 100);
+		const net = found ? parseDecimal(found[2]!, currency, true) : 'not-a-number';
+		if (!found || typeof net === 'string' || taxBasisPoints === null) {
+			fields.fault('lines', `“${part}” is no text and net amount, as in clay 100.00 20%`);
+			return [];
+		}
+		out.push({ text: found[1]!, net, taxBasisPoints, tax: share(net, taxBasisPoints, 10_000) });
+	}
+	const sum = out.reduce((all, line) => all + line.net + line.tax, 0);
+	if (out.length > 0 && total !== null && sum !== total)
+		fields.fault('lines', `with their tax they come to ${toDecimal(minor(sum), currency)}, not to the total`);
 	return out;
 }

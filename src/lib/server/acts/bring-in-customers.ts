@@ -17,6 +17,8 @@ export type Fate = 'new' | 'same' | 'differs';
 
 export interface Preview {
 	readonly rows: readonly {
+		/** The file that it came in, where each has its own. */
+		readonly file?: string | undefined;
 		readonly line: number;
 		readonly label: string;
 		readonly text: string;

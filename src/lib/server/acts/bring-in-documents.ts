@@ -1,18 +1,23 @@
-import { inArray } from 'drizzle-orm';
-import type { DocumentRow } from '../../core/1-open-items/read-documents';
+import { eq, inArray } from 'drizzle-orm';
+import type { DocumentRow } from '../../core/1-open-items/document-row';
+import { normaliseName } from '../../core/3-matching/normalise-name';
 import { addDays } from '../../core/day/arithmetic';
+import type { Day } from '../../core/day/day';
 import { minor, ZERO } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
 import type { Reader } from '../db/open';
-import { customer, document } from '../db/schema';
+import { customer, customerName, document } from '../db/schema';
 import { Refusal } from '../refusal';
 import type { BroughtIn, Fate, Preview } from './bring-in-customers';
 import { issueDocuments, type NewDocument } from './issue-documents';
 import { defineAct } from './perform';
 
-type Owner = Pick<typeof customer.$inferSelect, 'id' | 'code' | 'discountBasisPoints' | 'discountDays'>;
+type Owner = Pick<
+	typeof customer.$inferSelect,
+	'id' | 'code' | 'discountBasisPoints' | 'discountDays' | 'termsDays'
+>;
 
 /** What would become of each document of a table: added, skipped because it is there already, or refused because it differs. */
 export async function previewDocuments(db: Reader, rows: readonly DocumentRow[]): Promise<Preview> {
@@ -33,14 +38,12 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
 	return {
 		problems,
 		rows: rows.map((row) => {
-			const owner = owners.get(row.customerCode);
-			if (!owner)
-				problems.push({
-					code: 'code-unknown',
-					what: 'customer',
-					text: row.customerCode,
-					line: row.line
-				});
+			const owner = owners(row);
+			if (!owner) {
+				const text = row.customerCode || row.customerName || '';
+				const { file, line } = row;
+				problems.push({ code: 'code-unknown', what: 'customer', text, ...(file ? { file } : { line }) });
+			}
 			const before = known.get(`${row.kind} ${row.number}`);
 			const why = !before
 				? ''
@@ -50,8 +53,9 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
 						? 'the books have it for another customer'
 						: '';
 			const fate: Fate = !before ? 'new' : why ? 'differs' : 'same';
-			const text = `${row.customerCode}, ${toDecimal(row.open, row.currency)} ${row.currency} open, due ${row.due}`;
-			return { line: row.line, label: row.number, text, fate, why };
+			const due = owner ? dueOf(row, owner) : row.due;
+			const text = `${owner?.code ?? ''}, ${toDecimal(row.open, row.currency)} ${row.currency} open, due ${due}`;
+			return { file: row.file, line: row.line, label: row.number, text, fate, why };
 		})
 	};
 }
@@ -74,39 +78,67 @@ export const bringInDocuments = defineAct({
 		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
 		await issueDocuments.run(
 			tx,
-			fresh.map((row) => asNew(row, owners.get(row.customerCode)!)),
+			fresh.map((row) => asNew(row, owners(row)!)),
 			at
 		);
 		return { added: fresh.length, skipped: rows.length - fresh.length };
 	}
 });
 
-async function ownersOf(db: Reader, rows: readonly DocumentRow[]): Promise<ReadonlyMap<string, Owner>> {
-	const owners = new Map<string, Owner>();
+/** Finds the customer of a document: by its code, else by a name that only one customer has. */
+async function ownersOf(
+	db: Reader,
+	rows: readonly DocumentRow[]
+): Promise<(row: DocumentRow) => Owner | undefined> {
+	const byCode = new Map<string, Owner>();
+	const columns = {
+		id: customer.id,
+		code: customer.code,
+		discountBasisPoints: customer.discountBasisPoints,
+		discountDays: customer.discountDays,
+		termsDays: customer.termsDays
+	};
 	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))]))
-		for (const row of await db
-			.select({
-				id: customer.id,
-				code: customer.code,
-				discountBasisPoints: customer.discountBasisPoints,
-				discountDays: customer.discountDays
-			})
-			.from(customer)
-			.where(inArray(customer.code, part)))
-			owners.set(row.code, row);
-	return owners;
+		for (const row of await db.select(columns).from(customer).where(inArray(customer.code, part)))
+			byCode.set(row.code, row);
+	const names = rows.filter((row) => !byCode.has(row.customerCode) && row.customerName);
+	const keys = [...new Set(names.map((row) => normaliseName(row.customerName!)))];
+	const byName = new Map<string, Owner | null>();
+	for (const part of chunks(keys))
+		for (const { key, ...owner } of await db
+			.select({ ...columns, key: customerName.key })
+			.from(customerName)
+			.innerJoin(customer, eq(customer.id, customerName.customerId))
+			.where(inArray(customerName.key, part))) {
+			const known = byName.get(key);
+			byName.set(key, known === undefined || known?.id === owner.id ? owner : null);
+		}
+	return (row) =>
+		byCode.get(row.customerCode) ??
+		(row.customerName ? (byName.get(normaliseName(row.customerName)) ?? undefined) : undefined);
+}
+
+/** The day on which it is due: its own, else by the customer's terms. */
+function dueOf(row: DocumentRow, owner: Owner): Day {
+	return row.due ?? addDays(row.issued, owner.termsDays);
 }
 
 function asNew(row: DocumentRow, owner: Owner): NewDocument {
-	const { kind, number, issued, currency, purchaseOrder, paymentReference, text, instalments } = row;
-	const discounted = kind === 'invoice' && owner.discountBasisPoints && owner.discountDays !== null;
+	const { kind, number, issued, currency, purchaseOrder, paymentReference, text, total } = row;
+	const usual = kind === 'invoice' && owner.discountBasisPoints && owner.discountDays !== null;
+	const discount =
+		row.discount ??
+		(usual ? { basisPoints: owner.discountBasisPoints!, until: addDays(issued, owner.discountDays!) } : null);
 	return {
-		...{ kind, number, issued, currency, purchaseOrder, paymentReference, text, instalments },
+		...{ kind, number, issued, currency, purchaseOrder, paymentReference, text },
 		customerId: owner.id,
-		lines: [{ text: text || number, net: row.total, taxBasisPoints: 0, tax: ZERO }],
-		orderReference: null,
-		discountBasisPoints: discounted ? owner.discountBasisPoints : null,
-		discountUntil: discounted ? addDays(issued, owner.discountDays!) : null,
-		settledBefore: minor(row.total - row.open)
+		lines: row.lines.length
+			? row.lines
+			: [{ text: text || number, net: total, taxBasisPoints: 0, tax: ZERO }],
+		instalments: row.instalments.length ? row.instalments : [{ due: dueOf(row, owner), amount: total }],
+		orderReference: row.orderReference ?? null,
+		discountBasisPoints: discount?.basisPoints ?? null,
+		discountUntil: discount?.until ?? null,
+		settledBefore: minor(total - row.open)
 	};
 }

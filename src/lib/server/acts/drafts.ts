@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { parseDay } from '../../core/day/day';
 import { currencyDigits } from '../../core/money/currency';
 import { customer, draftReceipt } from '../db/schema';
-import { USUAL_METHODS } from '../repo/methods';
+import { methodsOf } from '../repo/methods';
 import { readSetting } from '../repo/settings';
 import type { DraftRow } from '../repo/draft-row';
 import { Refusal } from '../refusal';
@@ -31,7 +31,7 @@ export const keepDrafts = defineAct({
 	needs: 'clerk',
 	run: async (tx, rows: readonly DraftRow[], at): Promise<{ ids: number[] }> => {
 		const ids: number[] = [];
-		const methods = (await readSetting(tx, 'methods')) ?? [...USUAL_METHODS];
+		const methods = await methodsOf(tx);
 		for (const { id, ...row } of rows) {
 			const owner = await tx
 				.select({ id: customer.id })

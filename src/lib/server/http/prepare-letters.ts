@@ -7,7 +7,7 @@ import type { Db } from '../db/open';
 import type { Viewer } from '../looks/define-look';
 import { lookAtLetter } from '../looks/letters';
 import { composeMail } from '../mail/compose';
-import { renderLetter } from '../pdf/render-letter';
+import { render } from '../pdf/render';
 
 /** Writes letters for the accounts chosen: data, paper and message, all before anything is in the books. */
 export async function prepareLetters(
@@ -30,7 +30,7 @@ export async function prepareLetters(
 			problems.push({ code: 'address-missing', customer: letter.customer.name });
 			continue;
 		}
-		const pdf = await renderLetter(letter);
+		const pdf = await render({ what: 'letter', letter });
 		prepared.push({ letter, to, pdf, ...(await composeMail(letter, pdf, to, randomUUID(), new Date(now))) });
 	}
 	return problems.length ? bad(...problems) : good(prepared);

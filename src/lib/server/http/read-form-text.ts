@@ -4,11 +4,27 @@ import { decodeText } from '../files/decode-text';
 /** Larger files are refused: 100,000 open documents are a tenth of it. */
 const MOST_BYTES = 100_000_000;
 
-/** The text of a form's field `file`, or of its field `pasted` where no file was chosen. */
-export async function readFormText(form: FormData): Promise<Result<string>> {
-	const file = form.get('file');
+/** A text that a form brings, with the name of its file; none for what was pasted. */
+export interface FormText {
+	readonly file: string | null;
+	readonly text: string;
+}
+
+/** The texts of the files in a form's field `file`, or of its field `pasted` where no file was chosen. */
+export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
+	const files = form.getAll('file').filter((one) => one instanceof File && one.size > 0) as File[];
+	const bytes = files.reduce((sum, file) => sum + file.size, 0);
+	if (bytes > MOST_BYTES) return bad({ code: 'file-too-large', bytes, most: MOST_BYTES });
 	const pasted = form.get('pasted');
-	if (!(file instanceof File) || file.size === 0) return good(typeof pasted === 'string' ? pasted : '');
-	if (file.size > MOST_BYTES) return bad({ code: 'file-too-large', bytes: file.size, most: MOST_BYTES });
-	return good(decodeText(new Uint8Array(await file.arrayBuffer())));
+	if (files.length === 0) return good([{ file: null, text: typeof pasted === 'string' ? pasted : '' }]);
+	const texts: FormText[] = [];
+	for (const file of files)
+		texts.push({ file: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())) });
+	return good(texts);
+}
+
+/** Puts the file's name to what is wrong in it. */
+export function inFile<T>(result: Result<T>, file: string | null): Result<T> {
+	if (result.ok || file === null) return result;
+	return bad(...result.problems.map((one) => ({ ...one, file })));
 }

@@ -5,7 +5,7 @@ import { readRatesXml } from '../../core/1-rates/read-rates-xml';
 import { currencyDigits } from '../../core/money/currency';
 import { bad, type Result } from '../../core/result';
 import { parseTable } from '../../tables/parse-table';
-import { readFormText } from './read-form-text';
+import { inFile, readFormTexts } from './read-form-text';
 
 /** Reads rates from a form: a file or pasted rows (CSV or XML), and what their figures mean. */
 export async function readRatesForm(
@@ -15,13 +15,14 @@ export async function readRatesForm(
 	const form = await request.formData();
 	const key = form.get('key');
 	const extra = typeof key === 'string' && key ? { key } : {};
-	const text = await readFormText(form);
-	if (!text.ok) return { rates: text, ...extra };
+	const texts = await readFormTexts(form);
+	if (!texts.ok) return { rates: texts, ...extra };
+	const { file, text } = texts.value[0]!;
 	const quoted = String(form.get('quoted') ?? 'worth').toUpperCase();
 	if (quoted !== 'WORTH' && currencyDigits(quoted) === undefined)
 		return { rates: bad({ code: 'code-unknown', what: 'currency', text: quoted }), ...extra };
 	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
-	const table = text.value.trimStart().startsWith('<') ? null : parseTable(text.value, ['date']);
-	const quotes = !table ? readRatesXml(text.value) : table.ok ? readRatesTable(table.value) : table;
-	return { rates: quotes.ok ? ratesInBase(quotes.value, as, base) : quotes, ...extra };
+	const table = text.trimStart().startsWith('<') ? null : parseTable(text, ['date']);
+	const quotes = !table ? readRatesXml(text) : table.ok ? readRatesTable(table.value) : table;
+	return { rates: inFile(quotes.ok ? ratesInBase(quotes.value, as, base) : quotes, file), ...extra };
 }

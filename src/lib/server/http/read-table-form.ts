@@ -1,26 +1,50 @@
-import { CUSTOMER_COLUMNS, readCustomers, type CustomerRow } from '../../core/1-open-items/read-customers';
-import { DOCUMENT_COLUMNS, readDocuments, type DocumentRow } from '../../core/1-open-items/read-documents';
-import type { Result } from '../../core/result';
+import { readCustomers, CUSTOMER_COLUMNS, type CustomerRow } from '../../core/1-open-items/read-customers';
+import type { DocumentRow } from '../../core/1-open-items/document-row';
+import { readDocumentUbl } from '../../core/1-open-items/read-document-ubl';
+import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-documents';
+import type { Problem } from '../../core/problems';
+import { bad, good, type Result } from '../../core/result';
 import { parseTable } from '../../tables/parse-table';
-import { readFormText } from './read-form-text';
+import { inFile, readFormTexts, type FormText } from './read-form-text';
 
 export type TableForm =
 	| { readonly what: 'customers'; readonly rows: Result<CustomerRow[]> }
 	| { readonly what: 'documents'; readonly rows: Result<DocumentRow[]> };
 
-/** Reads a table from a form: a file, or rows pasted from a spreadsheet with their headings. */
+/** Reads tables from a form: files, or rows pasted from a spreadsheet with their headings; documents as XML files, too. */
 export async function readTableForm(request: Request): Promise<TableForm & { key?: string }> {
 	const form = await request.formData();
 	const what = form.get('what') === 'customers' ? 'customers' : 'documents';
 	const key = form.get('key');
 	const extra = typeof key === 'string' && key ? { key } : {};
-	const source = await readFormText(form);
-	if (!source.ok) return { what, rows: source, ...extra };
-	const text = source.value;
-	if (what === 'customers') {
-		const rows = parseTable(text, CUSTOMER_COLUMNS);
-		return { what, rows: rows.ok ? readCustomers(rows.value) : rows, ...extra };
+	const sources = await readFormTexts(form);
+	if (!sources.ok) return { what, rows: sources, ...extra };
+	if (what === 'customers') return { what, rows: together(sources.value, customersOf), ...extra };
+	return { what, rows: together(sources.value, documentsOf), ...extra };
+}
+
+function customersOf({ text }: FormText): Result<CustomerRow[]> {
+	const rows = parseTable(text, CUSTOMER_COLUMNS);
+	return rows.ok ? readCustomers(rows.value) : rows;
+}
+
+function documentsOf({ text, file }: FormText): Result<DocumentRow[]> {
+	if (text.trimStart().startsWith('<')) {
+		const one = readDocumentUbl(text, file ?? '');
+		return one.ok ? good([one.value]) : one;
 	}
 	const rows = parseTable(text, DOCUMENT_COLUMNS);
-	return { what, rows: rows.ok ? readDocuments(rows.value) : rows, ...extra };
+	return rows.ok ? readDocuments(rows.value) : rows;
+}
+
+/** The rows of all sources, or every problem of any. */
+function together<T>(sources: readonly FormText[], read: (source: FormText) => Result<T[]>): Result<T[]> {
+	const rows: T[] = [];
+	const problems: Problem[] = [];
+	for (const source of sources) {
+		const result = inFile(read(source), source.file);
+		if (result.ok) rows.push(...result.value);
+		else problems.push(...result.problems);
+	}
+	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(rows);
 }

@@ -1,6 +1,6 @@
 import { asc, desc, eq, isNull, inArray, and } from 'drizzle-orm';
 import { addDays } from '../../core/day/arithmetic';
-import { USUAL_METHODS } from '../repo/methods';
+import { methodsOf } from '../repo/methods';
 import {
 	bankAccount,
 	customer,
@@ -51,7 +51,7 @@ export const lookAtByHand = defineLook('reader', async (db, _: null, { today }) 
 	const way = await onItsWay(db);
 	const open = new Set(way.filter((one) => one.kind === 'receipt').map((one) => one.id));
 	return {
-		methods: (await readSetting(db, 'methods')) ?? [...USUAL_METHODS],
+		methods: await methodsOf(db),
 		due: rows.filter((row) => row.date <= today),
 		dated: rows.filter((row) => row.date > today),
 		loose: loose.filter((row) => open.has(row.id)),

@@ -1,6 +1,6 @@
-import { asc } from 'drizzle-orm';
+import { and, asc, eq, ne } from 'drizzle-orm';
 import { NO_LIMITS } from '../../core/4-allocation/over-limits';
-import { bankAccount } from '../db/schema';
+import { bankAccount, user } from '../db/schema';
 import { readSetting } from '../repo/settings';
 import { defineLook } from './define-look';
 
@@ -8,5 +8,10 @@ import { defineLook } from './define-look';
 export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	limits: (await readSetting(db, 'limits')) ?? NO_LIMITS,
 	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
+	people: await db
+		.select({ id: user.id, name: user.name, role: user.role })
+		.from(user)
+		.where(and(eq(user.active, true), ne(user.role, 'reader')))
+		.orderBy(asc(user.name)),
 	banks: await db.select().from(bankAccount).orderBy(asc(bankAccount.id))
 }));

@@ -7,7 +7,8 @@ import type { Minor } from '../../core/money/minor';
 import type { Result } from '../../core/result';
 import { bad } from '../../core/result';
 import type { Reader } from '../db/open';
-import { bankAccount, customer, draftReceipt, receipt, receiptState } from '../db/schema';
+import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
+import { payIntoFor } from './firm-bank';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
 
@@ -50,13 +51,6 @@ export async function letterFor(
 			)
 		)
 		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
-	const bank = await db
-		.select()
-		.from(bankAccount)
-		.where(and(eq(bankAccount.currency, currency), eq(bankAccount.kind, 'current')))
-		.orderBy(asc(bankAccount.id))
-		.limit(1)
-		.get();
 	const written = writeLetter(kind, {
 		items: await openItemsOf(db, [customerId]),
 		credits: credits.map((row) => ({
@@ -75,7 +69,7 @@ export async function letterFor(
 			registration: firm.registration
 		},
 		quote: `account ${owner.code}`,
-		account: bank ? { iban: bank.number, bic: bank.bic, bank: bank.bankName } : null,
+		account: await payIntoFor(db, currency),
 		age: (rows) => age(rows, today),
 		dated: dated.map((row) => ({
 			date: row.date as Day,

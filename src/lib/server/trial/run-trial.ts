@@ -1,5 +1,5 @@
 import type { CustomerRow } from '../../core/1-open-items/read-customers';
-import type { DocumentRow } from '../../core/1-open-items/read-documents';
+import type { DocumentRow } from '../../core/1-open-items/document-row';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import type { Band } from '../../core/3-matching/answer';

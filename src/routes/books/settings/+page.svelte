@@ -14,6 +14,15 @@
 	const shown = (value: number | null | undefined) =>
 		value === null || value === undefined ? '' : amount(value, data.base);
 	const roles = ['clerk', 'supervisor'] as const;
+	/** People chosen here for limits of their own, beside those who have some. */
+	let chosen = $state<readonly string[]>([]);
+	let dropped = $state<readonly string[]>([]);
+	const own = $derived(
+		data.people.filter(
+			({ id }) => (id in data.limits.byPerson || chosen.includes(id)) && !dropped.includes(id)
+		)
+	);
+	const others = $derived(data.people.filter((person) => !own.includes(person)));
 
 	/** Reads the fields; an empty one is no limit. */
 	function read(form: FormData) {
@@ -36,7 +45,7 @@
 		const limits = {
 			tolerance: one('tolerance') ?? null,
 			byRole: { clerk: of('clerk'), supervisor: of('supervisor') },
-			byPerson: data.limits.byPerson
+			byPerson: Object.fromEntries(own.map((person) => [person.id, of(person.id)]))
 		};
 		return { limits, unreadable };
 	}
@@ -68,7 +77,22 @@
 			}}
 		>
 			<table>
-				<thead><tr><th>Odd penny</th><th class="num">A clerk</th><th class="num">A supervisor</th></tr></thead
+				<thead
+					><tr
+						><th>Odd penny</th><th class="num">A clerk</th><th class="num">A supervisor</th
+						>{#each own as person (person.id)}<th class="num"
+								>{person.name}
+								<button
+									type="button"
+									class="cursor-pointer px-1 text-soft hover:text-ink"
+									aria-label="{person.name} has the limits of the role again"
+									onclick={() => (
+										(dropped = [...dropped, person.id]),
+										(chosen = chosen.filter((id) => id !== person.id))
+									)}>×</button
+								></th
+							>{/each}</tr
+					></thead
 				>
 				<tbody>
 					{#each kinds as kind (kind)}
@@ -86,6 +110,19 @@
 									/></td
 								>
 							{/each}
+							{#each own as person (person.id)}
+								<td class="num"
+									><input
+										type="text"
+										inputmode="decimal"
+										class="amount-field"
+										name="{person.id} {kind}"
+										aria-label="{name(kind)}, {person.name}"
+										placeholder={shown(data.limits.byRole[person.role as 'clerk'][kind]) || 'any'}
+										value={shown(data.limits.byPerson[person.id]?.[kind])}
+									/></td
+								>
+							{/each}
 						</tr>
 					{/each}
 				</tbody>
@@ -99,6 +136,22 @@
 					value={shown(data.limits.tolerance)}
 				/> whoever books it.</label
 			>
+			{#if others.length}
+				<label class="mt-3 flex items-center gap-2"
+					>Limits of their own for <select
+						aria-label="Somebody with limits of their own"
+						onchange={({ currentTarget }) => {
+							const id = currentTarget.value;
+							if (!id) return;
+							[chosen, dropped] = [[...chosen, id], dropped.filter((one) => one !== id)];
+							currentTarget.value = '';
+						}}
+						><option value="">nobody else</option>{#each others as person (person.id)}<option
+								value={person.id}>{person.name}</option
+							>{/each}</select
+					></label
+				>
+			{/if}
 			<button class="btn btn-main mt-4">Keep these limits</button>
 		</form>
 	</section>

@@ -50,6 +50,7 @@
 			<a class="btn" href="/letters/preview?kind=reminder&customer={customer.id}&currency={customer.currency}"
 				>Read a reminder</a
 			>
+			<a class="btn" href="/open-items/new?c={customer.id}">Write a document</a>
 		</p>
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"

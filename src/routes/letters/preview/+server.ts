@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
 import { look, statusOf } from '$lib/server/http/refuse';
 import { lookAtLetter } from '$lib/server/looks/letters';
-import { renderLetter } from '$lib/server/pdf/render-letter';
+import { render } from '$lib/server/pdf/render';
 import { letterPage } from '$lib/words/letter-page';
 import { problemSentence } from '$lib/words/problem-sentence';
 import type { RequestHandler } from './$types';
@@ -26,7 +26,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const { letter } = found.value;
 	if (asPage)
 		return new Response(letterPage(letter), { headers: { 'content-type': 'text/html; charset=utf-8' } });
-	const pdf = await renderLetter(letter);
+	const pdf = await render({ what: 'letter', letter });
 	const name = `${kind}-${letter.customer.code}-${letter.date}.pdf`;
 	return new Response(new Uint8Array(pdf), {
 		headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }

@@ -1,14 +1,14 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
+import { addMethod, methodInput } from '$lib/server/acts/add-method';
 import { draftInput, dropDrafts, keepDrafts } from '$lib/server/acts/drafts';
 import { makeSlip } from '$lib/server/acts/make-slip';
 import { perform } from '$lib/server/acts/perform';
 import { postDrafts } from '$lib/server/acts/post-drafts';
 import { readForm } from '$lib/server/http/read-form';
 import { look, refuse } from '$lib/server/http/refuse';
-import { USUAL_METHODS } from '$lib/server/repo/methods';
+import { methodsOf } from '$lib/server/repo/methods';
 import { readPasted } from '$lib/server/repo/read-pasted';
-import { readSetting } from '$lib/server/repo/settings';
 import { lookAtByHand } from '$lib/server/looks/by-hand';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -33,11 +33,18 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const at = await locals.app.circumstance(locals.who!, read.key);
 		const db = locals.app.books.db;
-		const methods = (await readSetting(db, 'methods')) ?? [...USUAL_METHODS];
+		const methods = await methodsOf(db);
 		const rows = await readPasted(db, read.value.text, at.today, methods);
 		if (!rows.ok) return refuse(rows.problems);
 		const result = await perform(locals.app.books, keepDrafts, rows.value, at);
 		return result.ok ? { kept: result.value.ids } : refuse(result.problems);
+	},
+	method: async ({ request, locals }) => {
+		const read = await readForm(request, methodInput);
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!, read.key);
+		const result = await perform(locals.app.books, addMethod, read.value, at);
+		return result.ok ? { added: result.value.name } : refuse(result.problems);
 	},
 	drop: async ({ request, locals }) => {
 		const read = await readForm(request, ids);

@@ -41,6 +41,7 @@
 		return true;
 	}
 	const keep = (row: DraftRow) => act('?/keep', { rows: [row] }, '');
+	const addMethod = (name: string) => act('?/method', { name }, `“${name}” is in the list.`);
 	const paste = (text: string) => void act('?/paste', { text }, 'The rows are in.');
 </script>
 
@@ -58,7 +59,7 @@
 		(customer, day, how, reference, amount, what it pays). Nothing is posted before you say so, by you or by
 		somebody else. A cheque dated later is held until its day.
 	</p>
-	<HandRow {today} methods={data.methods} disabled={busy || !data.mayAct} {keep} {paste} />
+	<HandRow {today} methods={data.methods} disabled={busy || !data.mayAct} {addMethod} {keep} {paste} />
 	<div class="mt-3"><Problems {problems} /></div>
 
 	{#snippet rowsOf(rows: typeof data.due)}

@@ -16,7 +16,7 @@
 	const columns = $derived(
 		what === 'customers'
 			? 'code, name, currency; and if you have them: also_known_as, payer_accounts, parent_code, terms_days, discount_percent, discount_days, email'
-			: 'number, kind (invoice, credit_note or charge), customer_code, issue_date, due_date, currency, total, open; and if you have them: purchase_order, payment_reference, description, instalments (2026-10-01 45.00|2026-11-01 45.00)'
+			: 'number, kind (invoice, credit_note or charge), customer_code, issue_date, due_date, currency, total, open; and if you have them: purchase_order, order_reference, payment_reference, description, lines (clay 100.00 20%|carriage 9.00), instalments (2026-10-01 45.00|2026-11-01 45.00)'
 	);
 	const fates = { new: 'will be added', same: 'is there already', differs: 'differs' } as const;
 	function forget() {
@@ -73,10 +73,14 @@
 			</fieldset>
 			<p class="says">Columns, in any order: {columns}.</p>
 			<label class="grid gap-1"
-				>A CSV file <input
+				>A CSV file{what === 'documents'
+					? ', or invoices and credit notes as UBL 2.1 (EN 16931), as many as you like'
+					: ''}
+				<input
 					type="file"
 					name="file"
-					accept=".csv,.txt,.tsv,text/csv"
+					accept=".csv,.txt,.tsv,.xml,text/csv,text/xml"
+					multiple
 					onchange={forget}
 				/></label
 			>
@@ -113,12 +117,17 @@
 				</p>{/if}
 			<table class="mt-3">
 				<thead
-					><tr><th>Line</th><th>{what === 'customers' ? 'Code' : 'Number'}</th><th></th><th></th></tr></thead
+					><tr
+						><th>{preview.rows.some((row) => row.file) ? 'From' : 'Line'}</th><th
+							>{what === 'customers' ? 'Code' : 'Number'}</th
+						><th></th><th></th></tr
+					></thead
 				>
 				<tbody>
-					{#each preview.rows as row (row.line)}
+					{#each preview.rows as row, i (i)}
 						<tr
-							><td class="text-soft">{row.line}</td><td>{row.label}</td><td class="text-soft">{row.text}</td
+							><td class="text-soft">{row.file ?? row.line}</td><td>{row.label}</td><td class="text-soft"
+								>{row.text}</td
 							><td
 								class={row.fate === 'differs'
 									? 'text-oxblood'

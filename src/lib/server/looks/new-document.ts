@@ -1,0 +1,72 @@
+import { desc, eq } from 'drizzle-orm';
+import { customer, document, documentLine, item } from '../db/schema';
+import { paperFor } from '../repo/paper-for';
+import { defineLook } from './define-look';
+
+const KINDS = ['invoice', 'credit_note', 'charge'] as const;
+const FIRST = { invoice: 'INV-1001', credit_note: 'CN-1001', charge: 'CH-1001' } as const;
+
+/** What a new document begins with: the customer's terms, the next free number of each kind, the usual rate of tax. */
+export const lookAtNewDocument = defineLook('clerk', async (db, customerId: number | null) => {
+	const owner = customerId
+		? await db
+				.select({
+					id: customer.id,
+					code: customer.code,
+					name: customer.name,
+					currency: customer.currency,
+					address: customer.address,
+					termsDays: customer.termsDays,
+					discountBasisPoints: customer.discountBasisPoints,
+					discountDays: customer.discountDays
+				})
+				.from(customer)
+				.where(eq(customer.id, customerId))
+				.get()
+		: undefined;
+	const numbers: Record<(typeof KINDS)[number], string> = { ...FIRST };
+	for (const kind of KINDS) {
+		const last = await db
+			.select({ number: document.number })
+			.from(document)
+			.where(eq(document.kind, kind))
+			.orderBy(desc(document.id))
+			.limit(1)
+			.get();
+		if (last) numbers[kind] = following(last.number);
+	}
+	const usual = owner
+		? await db
+				.select({ taxBasisPoints: documentLine.taxBasisPoints })
+				.from(documentLine)
+				.innerJoin(document, eq(document.id, documentLine.documentId))
+				.where(eq(document.customerId, owner.id))
+				.orderBy(desc(documentLine.id))
+				.limit(1)
+				.get()
+		: undefined;
+	return { customer: owner ?? null, numbers, taxBasisPoints: usual?.taxBasisPoints ?? 2000 };
+});
+
+/** The number after a number: its last digits raised by one, zeros before them kept. */
+export function following(number: string): string {
+	const found = /^(.*?)(\d+)(\D*)$/.exec(number);
+	if (!found) return `${number}-2`;
+	const [, before = '', digits = '', after = ''] = found;
+	return `${before}${String(BigInt(digits) + 1n).padStart(digits.length, '0')}${after}`;
+}
+
+/** A document by its id with its first item, for going to it. */
+export const lookAtFirstItem = defineLook('reader', async (db, documentId: number) => {
+	const row = await db
+		.select({ itemId: item.id })
+		.from(item)
+		.where(eq(item.documentId, documentId))
+		.orderBy(item.id)
+		.limit(1)
+		.get();
+	return row?.itemId ?? null;
+});
+
+/** A document as its paper; null where there is none. */
+export const lookAtPaper = defineLook('reader', (db, documentId: number) => paperFor(db, documentId));

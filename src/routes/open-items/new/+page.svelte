@@ -1,0 +1,283 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { tick, untrack } from 'svelte';
+	import type { Day } from '$lib/core/day/day';
+	import { CustomerSearch } from '$lib/desk/find-customers.svelte';
+	import { NewDocument, type NewKind } from '$lib/desk/new-document.svelte';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { amount, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const KINDS: readonly (readonly [NewKind, string])[] = [
+		['invoice', 'invoice'],
+		['credit_note', 'credit note'],
+		['charge', 'charge']
+	];
+	const search = new CustomerSearch();
+	const today = $derived((data.today ?? '') as Day);
+	let form = $derived(
+		new NewDocument(
+			data.beginning,
+			untrack(() => today)
+		)
+	);
+	let refused = $state<readonly string[]>([]);
+	let busy = $state(false);
+	const key = crypto.randomUUID();
+	const owner = $derived(data.beginning.customer);
+	const kindName = $derived(KINDS.find(([kind]) => kind === form.kind)![1]);
+	const says = $derived(
+		!owner || form.total <= 0
+			? ''
+			: form.kind === 'credit_note'
+				? `${owner.name} will owe ${money(form.total, form.currency)} less.`
+				: `${owner.name} will owe ${money(form.total, form.currency)} more.`
+	);
+	function choose(id: number) {
+		search.found = [];
+		void goto(`/open-items/new?c=${id}`, { keepFocus: true, noScroll: true });
+	}
+	async function onLineKey(event: KeyboardEvent, i: number) {
+		if (event.key !== 'Enter') return;
+		event.preventDefault();
+		if (i === form.lines.length - 1) form.addLine();
+		await tick();
+		document.querySelector<HTMLInputElement>(`[data-line="${i + 1}"]`)?.focus();
+	}
+</script>
+
+<svelte:head><title>New document · Odd Penny</title></svelte:head>
+
+<form
+	method="POST"
+	onkeydown={(event) => {
+		// Enter within the document goes on; only the button issues it.
+		if (event.key === 'Enter' && (event.target as HTMLElement).matches('input')) event.preventDefault();
+	}}
+	class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,7fr)_minmax(0,5fr)]"
+	use:enhance={({ formData }) => {
+		formData.set('json', JSON.stringify(form.input));
+		formData.set('key', key);
+		busy = true;
+		refused = [];
+		return async ({ result, update }) => {
+			busy = false;
+			if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? ['That was refused.'];
+			else if (result.type === 'error') refused = ['That did not work. Nothing was issued; try again.'];
+			else await update({ reset: false });
+		};
+	}}
+>
+	<section class="px-8 pt-5 pb-10">
+		<p class="text-sm"><a href="/open-items">Open items</a></p>
+		<h1>{owner ? `A new ${kindName} for ${owner.name}` : 'A new document'}</h1>
+		<div class="relative mt-3 w-96">
+			<input
+				type="text"
+				class="w-full"
+				aria-label="Customer: part of name, code or document number"
+				placeholder={owner ? 'for another customer' : 'Whose? Part of name, code or document number'}
+				{@attach (field) => void (owner || field.focus())}
+				oninput={(event) => search.ask(event.currentTarget.value)}
+				onkeydown={(event) => {
+					if (event.key !== 'Enter') return;
+					event.preventDefault();
+					if (search.found[0]) choose(search.found[0].id);
+				}}
+			/>
+			{#if search.found.length}
+				<ul class="absolute z-20 max-h-64 w-full overflow-auto border border-rule bg-sheet">
+					{#each search.found as one (one.id)}
+						<li>
+							<button
+								type="button"
+								class="w-full cursor-pointer px-2 py-1 text-left hover:bg-wash"
+								onclick={() => choose(one.id)}>{one.name} <span class="text-soft">{one.code}</span></button
+							>
+						</li>
+					{/each}
+				</ul>
+			{/if}
+		</div>
+		<fieldset class="mt-4 flex gap-4">
+			<legend class="sr-only">What is it?</legend>
+			{#each KINDS as [kind, name] (kind)}
+				<label class="flex items-center gap-1"
+					><input type="radio" name="kind" value={kind} bind:group={form.kind} /> {name}</label
+				>
+			{/each}
+		</fieldset>
+		<div class="mt-3 flex flex-wrap gap-3">
+			<label class="grid gap-1 text-sm"
+				>Number<input type="text" class="w-36" bind:value={form.number} /></label
+			>
+			<label class="grid gap-1 text-sm"
+				>Issued<input type="text" class="w-28" placeholder="today" bind:value={form.issued} /></label
+			>
+			<label class="grid gap-1 text-sm"
+				>Their order<input type="text" class="w-36" bind:value={form.purchaseOrder} /></label
+			>
+			<label class="grid gap-1 text-sm"
+				>Our order<input type="text" class="w-32" bind:value={form.orderReference} /></label
+			>
+			<label class="grid gap-1 text-sm"
+				>Payment reference<input type="text" class="w-44" bind:value={form.paymentReference} /></label
+			>
+		</div>
+		<table class="mt-5">
+			<thead
+				><tr
+					><th>What for</th><th class="num w-36">Net, {form.currency}</th><th class="num w-20">Tax %</th><th
+						class="w-8"
+					></th></tr
+				></thead
+			>
+			<tbody>
+				{#each form.lines as line, i (line)}
+					<tr>
+						<td
+							><input
+								type="text"
+								class="w-full"
+								data-line={i}
+								aria-label="What line {i + 1} is for"
+								bind:value={line.text}
+								onkeydown={(event) => onLineKey(event, i)}
+							/></td
+						>
+						<td class="num"
+							><input
+								type="text"
+								inputmode="decimal"
+								class="w-full text-right"
+								aria-label="Net amount of line {i + 1}"
+								placeholder="750+480"
+								bind:value={line.net}
+								onkeydown={(event) => onLineKey(event, i)}
+							/></td
+						>
+						<td class="num"
+							><input
+								type="text"
+								inputmode="decimal"
+								class="w-full text-right"
+								aria-label="Tax on line {i + 1}, percent"
+								bind:value={line.tax}
+								onkeydown={(event) => onLineKey(event, i)}
+							/></td
+						>
+						<td
+							><button
+								type="button"
+								class="cursor-pointer px-1 text-soft hover:text-ink"
+								aria-label="Take line {i + 1} away"
+								onclick={() => form.dropLine(i)}>×</button
+							></td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<button type="button" class="btn mt-2" onclick={() => form.addLine()}>One line more</button>
+		<h2 class="mt-6 font-sans text-sm font-semibold text-soft">When it is due</h2>
+		{#each form.shares as share, i (share)}
+			<p class="mt-1 flex items-center gap-2">
+				{#if form.shares.length > 1}
+					<input
+						type="text"
+						inputmode="decimal"
+						class="w-16 text-right"
+						aria-label="Share of part {i + 1}, percent"
+						bind:value={share.percent}
+					/> % of it
+				{:else}all of it{/if}
+				<input
+					type="text"
+					inputmode="numeric"
+					class="w-16 text-right"
+					aria-label="Days until part {i + 1} is due"
+					bind:value={share.days}
+				/>
+				days after it is issued
+				{#if form.drawn?.instalments[i]}<span class="text-soft"
+						>{shortDay(form.drawn.instalments[i].due, today)}{form.shares.length > 1
+							? `, ${amount(form.drawn.instalments[i].amount, form.currency)}`
+							: ''}</span
+					>{/if}
+				{#if form.shares.length > 1}<button
+						type="button"
+						class="cursor-pointer px-1 text-soft hover:text-ink"
+						aria-label="Take part {i + 1} away"
+						onclick={() => form.dropShare(i)}>×</button
+					>{/if}
+			</p>
+		{/each}
+		<button type="button" class="btn mt-2" onclick={() => form.addShare()}
+			>{form.shares.length > 1 ? 'One part more' : 'In several parts'}</button
+		>
+		{#if form.kind === 'invoice'}
+			<p class="mt-4 flex items-center gap-2">
+				<input
+					type="text"
+					inputmode="decimal"
+					class="w-16 text-right"
+					aria-label="Discount for paying early, percent"
+					bind:value={form.discountPercent}
+				/>
+				% off if paid within
+				<input
+					type="text"
+					inputmode="numeric"
+					class="w-16 text-right"
+					aria-label="Days within which the discount is given"
+					bind:value={form.discountDays}
+				/> days
+			</p>
+		{/if}
+	</section>
+	<section class="border-l border-rule bg-sheet px-10 pt-8 pb-10" aria-live="polite">
+		{#if form.drawn && form.drawn.lines.length}
+			<p class="font-serif text-xl font-semibold">
+				{kindName[0]!.toUpperCase()}{kindName.slice(1)}
+				{form.number}
+			</p>
+			<p class="mt-1 text-soft">
+				{owner ? [owner.name, ...owner.address].join(', ') : 'Nobody is chosen yet'}
+			</p>
+			<table class="mt-4">
+				<tbody>
+					{#each form.drawn.lines as line, i (i)}
+						<tr
+							><td>{line.text || '…'}</td><td class="num text-soft"
+								>{line.taxBasisPoints ? `${line.taxBasisPoints / 100} %` : ''}</td
+							><td class="num">{amount(line.net, form.currency)}</td></tr
+						>
+					{/each}
+					<tr
+						><td class="text-soft">Tax</td><td></td><td class="num"
+							>{amount(form.drawn.tax, form.currency)}</td
+						></tr
+					>
+				</tbody>
+				<tfoot class="double-top"
+					><tr
+						><td class="font-semibold">{form.kind === 'credit_note' ? 'To their credit' : 'To pay'}</td><td
+						></td><td class="num font-serif text-lg font-semibold">{money(form.total, form.currency)}</td></tr
+					></tfoot
+				>
+			</table>
+		{:else}
+			<p class="mt-16 says">What is typed on the left shows here as it will be on paper.</p>
+		{/if}
+		<div class="mt-4">
+			<Problems problems={refused.length ? refused : form.drawn?.lines.length ? form.problems : []} />
+		</div>
+		<p class="mt-4 says">{says}</p>
+		<button class="btn btn-main mt-3" disabled={!form.ready || busy}
+			>{busy ? 'Posting …' : `Issue ${form.number}, ${money(form.total, form.currency)}`}</button
+		>
+		<p class="mt-2 says">
+			It is posted and stands on the account from then on; its PDF is made from what is posted.
+		</p>
+	</section>
+</form>
