@@ -54,7 +54,7 @@ export class NewDocument {
 		this.#today = today;
 		const { customer } = beginning;
 		this.currency = customer?.currency ?? 'GBP';
-		this.shares = [{ percent: '100', days: String(customer?.termsDays ?? 30) }];
+		this.shares = [{ percent: '', days: String(customer?.termsDays ?? 30) }];
 		if (customer?.discountBasisPoints && customer.discountDays !== null) {
 			this.discountPercent = String(customer.discountBasisPoints / 100);
 			this.discountDays = String(customer.discountDays);
@@ -77,14 +77,15 @@ export class NewDocument {
 		this.lines.splice(at, 1);
 		if (this.lines.length === 0) this.addLine();
 	}
-	/** One part more, with what is left of the whole, a month after the last. */
+	/** One part more, a month after the last; a part without a figure is the rest of the whole. */
 	addShare(): void {
-		const left = 100 - this.shares.reduce((sum, one) => sum + (basisPointsOf(one.percent) ?? 0) / 100, 0);
 		const last = Number(this.shares.at(-1)?.days) || 0;
-		this.shares.push({ percent: String(Math.max(0, Math.round(left * 100) / 100)), days: String(last + 30) });
+		if (this.shares.length === 1) this.shares[0]!.percent = '50';
+		this.shares.push({ percent: '', days: String(last + 30) });
 	}
 	dropShare(at: number): void {
 		this.shares.splice(at, 1);
+		if (this.shares.length === 1) this.shares[0]!.percent = '';
 	}
 
 	/** Lines with anything typed on them. */
@@ -107,10 +108,17 @@ export class NewDocument {
 				taxBasisPoints: taxBasisPoints ?? 0
 			};
 		});
+		const given = this.shares.reduce((sum, share) => sum + (basisPointsOf(share.percent) ?? 0), 0);
 		const shares: Share[] = this.shares.map((share, i) => {
-			const basisPoints = basisPointsOf(share.percent);
+			const rest = share.percent.trim() === '';
+			const basisPoints = rest ? Math.max(0, 10_000 - given) : basisPointsOf(share.percent);
 			const days = /^\d{1,4}$/.test(share.days.trim()) ? Number(share.days) : null;
-			if (!basisPoints) problems.push(`Part ${i + 1}: “${share.percent}” is no percentage above nought.`);
+			if (!basisPoints)
+				problems.push(
+					rest
+						? `Part ${i + 1}: nothing is left for it.`
+						: `Part ${i + 1}: “${share.percent}” is no percentage above nought.`
+				);
 			if (days === null) problems.push(`Part ${i + 1}: “${share.days}” is no number of days.`);
 			return { basisPoints: basisPoints ?? 0, days: days ?? 0 };
 		});

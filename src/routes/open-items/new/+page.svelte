@@ -188,6 +188,7 @@
 						inputmode="decimal"
 						class="w-16 text-right"
 						aria-label="Share of part {i + 1}, percent"
+						placeholder="rest"
 						bind:value={share.percent}
 					/> % of it
 				{:else}all of it{/if}
