@@ -7,6 +7,7 @@ const PAGES = [
 	'/money-in/by-hand',
 	'/money-in/slips/1',
 	'/money-in/refunds',
+	'/money-in/advice?c=5',
 	'/open-items/bring-in',
 	'/open-items/new?c=5',
 	'/odd-pennies',

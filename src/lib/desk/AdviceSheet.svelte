@@ -1,28 +1,19 @@
 <script lang="ts">
-	import type { AdviceLine } from '$lib/core/2-receipts/advice/advice';
-	import { readAdviceText } from '$lib/core/2-receipts/advice/read-advice-text';
-	import { readAdviceUbl } from '$lib/core/2-receipts/advice/read-advice-ubl';
+	import { matchAdvice } from '$lib/core/3-matching/match-advice';
+	import { readAdvice } from '$lib/tables/read-advice';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
-	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
-	import { amount, count, money } from '$lib/words/format';
+	import { count, money } from '$lib/words/format';
 	import { problemSentence } from '$lib/words/problem-sentence';
-	import { matchAdvice } from './match-advice';
+	import AdviceLines from './AdviceLines.svelte';
 	import type { Placing } from './placing.svelte';
 
 	/** Takes a remittance advice, pasted or as a file: its lines tied to open items, and what does not add up line by line. */
 	let { open = $bindable(), placing }: { open: boolean; placing: Placing } = $props();
 	let text = $state('');
-	const read = $derived.by((): { lines: readonly AdviceLine[]; problems: readonly string[] } => {
-		if (!text.trim()) return { lines: [], problems: [] };
-		if (!text.trimStart().startsWith('<'))
-			return { lines: readAdviceText(text, placing.currency), problems: [] };
-		const ubl = readAdviceUbl(text, placing.currency);
-		return ubl.ok
-			? { lines: ubl.value, problems: [] }
-			: { lines: [], problems: ubl.problems.map(problemSentence) };
-	});
-	const lines = $derived(matchAdvice(read.lines, placing.desk.items));
+	const read = $derived(readAdvice(text, placing.currency));
+	const problems = $derived(read.ok ? [] : read.problems.map(problemSentence));
+	const lines = $derived(matchAdvice(read.ok ? read.value : [], placing.desk.items));
 	const tied = $derived(lines.filter((line) => line.item && line.wrong !== 'it is on the advice twice'));
 	const sum = $derived(lines.reduce((all, line) => all + (line.paid ?? 0), 0));
 	const off = $derived(sum - placing.amount);
@@ -44,38 +35,15 @@
 		placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"
 		bind:value={text}></textarea>
 	<input type="file" class="mt-1" aria-label="The advice as a file" onchange={takeFile} />
-	<div class="mt-2"><Problems problems={read.problems} /></div>
+	<div class="mt-2"><Problems {problems} /></div>
 	{#if lines.length}
-		<table class="mt-2">
-			<thead
-				><tr
-					><th>Line</th><th>Says</th><th>Is</th><th class="num">Pays</th><th class="num">Took off</th><th
-					></th></tr
-				></thead
-			>
-			<tbody>
-				{#each lines as line (line.line)}
-					<tr>
-						<td class="text-soft">{line.line}</td>
-						<td class="max-w-[260px] truncate font-mono text-[13px]">{line.text}</td>
-						<td>{line.item?.number ?? '–'}</td>
-						<td class="num">{line.paid === null ? '–' : amount(line.paid, placing.currency)}</td>
-						<td class="num"
-							>{line.deduction
-								? `${amount(line.deduction.amount, placing.currency)} ${DIFFERENCE_NAMES[line.deduction.kind].toLowerCase()}`
-								: '–'}</td
-						>
-						<td class="text-copper">{line.wrong}</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<AdviceLines {lines} currency={placing.currency} />
 		<p class="mt-2 text-sm">
 			The advice comes to {money(sum, placing.currency)}{off === 0
 				? ': what came, to the penny.'
 				: `, ${money(Math.abs(off), placing.currency)} ${off > 0 ? 'more' : 'less'} than came.`}
 		</p>
-	{:else if text.trim() && read.problems.length === 0}
+	{:else if text.trim() && problems.length === 0}
 		<p class="mt-2 text-copper">No line with a document number was found.</p>
 	{/if}
 	<button

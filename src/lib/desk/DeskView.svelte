@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { matchAdvice } from '$lib/core/3-matching/match-advice';
 	import { count, money, shortDay } from '$lib/words/format';
 	import AlsoOpen from './AlsoOpen.svelte';
 	import BankWords from './BankWords.svelte';
@@ -100,6 +101,22 @@
 			</p>
 		{/if}
 
+		{#each desk.advices as advice (advice.id)}
+			<p class="note mb-3 flex items-center gap-3">
+				<span
+					>They announced {money(advice.total, advice.currency)} on {shortDay(advice.date, placing.today)},
+					for {count(advice.lines.length, 'document')}{receipt && advice.total === receipt.amount
+						? ': just what came'
+						: ''}.</span
+				>
+				{#if placing.adviceId === advice.id}<span class="text-soft">It lies on the strip.</span>
+				{:else if mayAct}<button
+						class="btn py-0.5"
+						onclick={() => placing.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id)}
+						>Lay it</button
+					>{/if}
+			</p>
+		{/each}
 		{#if cameIn}
 			<Strip {placing} />
 			<OddPenny {placing} {mayAct} />

@@ -20,6 +20,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		words: 'record slip paying-in dated'
 	},
 	{
+		name: 'Remittance advice',
+		about: 'announced, not yet paid',
+		href: '/money-in/advice',
+		words: 'avis payment announced'
+	},
+	{
 		name: 'Refunds',
 		about: 'credit to be paid back',
 		href: '/money-in/refunds',

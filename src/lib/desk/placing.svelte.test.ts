@@ -6,7 +6,7 @@ import { minor } from '../core/money/minor';
 import type { Desk } from '../server/looks/desk';
 import { GAP_NAMES, Placing } from './placing.svelte';
 import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
-import { matchAdvice } from './match-advice';
+import { matchAdvice } from '../core/3-matching/match-advice';
 import { sampleItem } from '../core/model/sample-item';
 
 const item = (id: number, open: number, over: Partial<OpenItem> = {}) =>
@@ -59,6 +59,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		credits: [],
 		suspects: [],
 		ties: [],
+		advices: [],
 		feePattern: null,
 		payerKnown: true,
 		asideRule: null,

@@ -8,7 +8,7 @@ import { minor, ZERO, type Minor } from '../core/money/minor';
 import { parseTyped } from '../core/money/parse-typed';
 import { money } from '../words/format';
 import type { Desk } from '../server/looks/desk';
-import type { MatchedLine } from './match-advice';
+import { matchAdvice, type MatchedLine } from '../core/3-matching/match-advice';
 import type { PlaceInput } from '../server/place-input';
 import { outcomeOf } from './placing-outcome';
 
@@ -71,6 +71,8 @@ export class Placing {
 	fees = $state<{ kind: FeeKind; text: string }[]>([]);
 	surplus = $state<SurplusKind | null>(null);
 	depositFor = $state('');
+	/** The kept advice that lies on the strip. */
+	adviceId = $state<number | null>(null);
 	/** Whether the payer is remembered for the customer. */
 	remember = $state(false);
 	/** The accounting day where only credits are placed. */
@@ -111,12 +113,16 @@ export class Placing {
 		if (desk.receipt && desk.receipt.fee > 0)
 			this.fees = [{ kind: 'processor_fee', text: plain(desk.receipt.fee, desk.currency) }];
 		if (desk.receipt?.heldOrder) this.#restore(desk.receipt.heldOrder);
-		else if (desk.answer && desk.customer?.id === desk.answer.customerId) this.adopt(desk.answer.lines);
-		else if (!desk.receipt) for (const credit of desk.credits) this.useCredit(credit.receiptId);
+		else if (desk.answer && desk.customer?.id === desk.answer.customerId) {
+			const advice = desk.advices.find((one) => one.id === desk.answer!.adviceId);
+			if (advice) this.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id);
+			else this.adopt(desk.answer.lines);
+		} else if (!desk.receipt) for (const credit of desk.credits) this.useCredit(credit.receiptId);
 	}
 
 	/** Lays an answer on the strip instead of what is there. */
 	adopt(lines: readonly AnswerLine[]): void {
+		this.adviceId = null;
 		this.#chosen = lines.flatMap((line) => {
 			const item = this.desk.items.find((one) => one.id === line.itemId);
 			if (!item) return [];
@@ -188,7 +194,8 @@ export class Placing {
 	}
 
 	/** Lays what a remittance advice says instead of what is there: its items, amounts, and deductions by their names. */
-	takeAdvice(lines: readonly MatchedLine[]): void {
+	takeAdvice(lines: readonly MatchedLine[], adviceId: number | null = null): void {
+		this.adviceId = adviceId;
 		this.#chosen = lines.flatMap(({ item, paid, deduction, text }) => {
 			if (!item) return [];
 			const open = item.kind === 'credit_note' ? -item.open : item.open;
@@ -228,6 +235,7 @@ export class Placing {
 
 	/** Leaves everything: all of it on account. */
 	clear(): void {
+		this.adviceId = null;
 		this.#chosen = [];
 		this.#used = [];
 	}
@@ -298,6 +306,7 @@ export class Placing {
 			fees: this.fees.map((fee) => ({ kind: fee.kind, amount: this.#read(fee.text) ?? 0 })),
 			surplus: this.surplus && this.left > 0 ? [{ kind: this.surplus, amount: this.left as number }] : [],
 			depositFor: this.depositFor.trim() || null,
+			adviceId: this.adviceId,
 			remember: this.remember,
 			date: receipt || !this.date ? null : this.date
 		} satisfies PlaceInput;

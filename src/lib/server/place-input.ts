@@ -42,6 +42,8 @@ export const placeInput = z.object({
 	depositFor: z.string().trim().max(70).nullable().default(null),
 	/** The accounting day where no new money is placed; the bank's day goes before. */
 	date: dayText.nullable().default(null),
+	/** The remittance advice that was followed. */
+	adviceId: z.number().int().nullable().default(null),
 	/** Whether this payer is remembered as one who pays for the customer. */
 	remember: z.boolean().default(false),
 	/** Why the desk proposed it, kept with the act. */

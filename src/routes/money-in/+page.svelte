@@ -181,7 +181,8 @@
 			</p>
 			<BringIn mayAct={data.mayAct} />
 			<p class="mt-1 text-sm">
-				<a href="/money-in/by-hand">Record payments by hand</a> · <a href="/money-in/refunds">Refunds</a>
+				<a href="/money-in/by-hand">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
+				<a href="/money-in/refunds">Refunds</a>
 			</p>
 		</div>
 		<PileList

@@ -2,6 +2,7 @@ import { daysBetween } from '../day/arithmetic';
 import type { ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import type { Answer, Band, Reason } from './answer';
+import { answerByAdvice } from './answer-by-advice';
 import { answerByAmount } from './answer-by-amount';
 import { answerNamed } from './answer-named';
 import type { Draft } from './draft';
@@ -41,7 +42,12 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 	if (before) return finish(receipt, before, []);
 	const payer = findPayer(receipt, world);
 	const named = findNamed(receipt, world);
-	const draft = answerNamed(receipt, named, payer, world) ?? answerByAmount(receipt, payer, world);
+	const byWords = answerNamed(receipt, named, payer, world);
+	const draft =
+		(byWords?.band === 'certain' ? byWords : null) ??
+		answerByAdvice(receipt, payer, world) ??
+		byWords ??
+		answerByAmount(receipt, payer, world);
 	const settled: Reason[] = named.settled.map((number) => ({ code: 'number-settled', number }));
 	// A number that is settled already may mean that the same is paid twice: that is for a person to see.
 	const band: Band = settled.length > 0 && draft.band === 'certain' ? 'likely' : draft.band;

@@ -52,6 +52,16 @@ export type Reason =
 	| { readonly code: 'nothing-open'; readonly customer: string }
 	| { readonly code: 'wanted-twice'; readonly number: string }
 	| { readonly code: 'recorded-before'; readonly label: string; readonly date: Day }
+	| {
+			readonly code: 'advice-kept';
+			readonly date: Day;
+			readonly customer: string;
+			readonly amount: Minor;
+			readonly currency: string;
+			readonly items: number;
+			/** Whether every line could be tied to something open. */
+			readonly whole: boolean;
+	  }
 	| { readonly code: 'money-out' };
 
 /** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount. */
@@ -67,6 +77,8 @@ export interface Answer {
 	readonly others: readonly { readonly customerId: number; readonly lines: readonly AnswerLine[] }[];
 	/** How many other, equally good answers exist; more than are listed in `others`, it may be. */
 	readonly otherAnswers: number;
+	/** The remittance advice that it follows, where one was kept. */
+	readonly adviceId?: number;
 	/** Pieces of the remittance text that were recognised, for underlining. */
 	readonly recognised: readonly { readonly from: number; readonly to: number }[];
 	/** The day on which this receipt's money is booked. */

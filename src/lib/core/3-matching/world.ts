@@ -1,5 +1,6 @@
 import type { Day } from '../day/day';
 import type { Minor } from '../money/minor';
+import type { AdviceLine } from '../model/advice';
 import type { Customer, OpenItem } from '../model/records';
 import { compareItems } from './compare-items';
 import { normaliseName } from './normalise-name';
@@ -13,6 +14,18 @@ export interface MatchBooks {
 	readonly settledNumbers?: readonly string[];
 	/** Money recorded by hand that the bank has not shown yet. */
 	readonly recorded?: readonly Recorded[];
+	/** Remittance advices kept until their payments come. */
+	readonly advices?: readonly KeptAdvice[];
+}
+
+/** A remittance advice that waits for its payment. */
+export interface KeptAdvice {
+	readonly id: number;
+	readonly date: Day;
+	readonly customerId: number;
+	readonly currency: string;
+	readonly total: Minor;
+	readonly lines: readonly AdviceLine[];
 }
 
 /** Money recorded before: one receipt, or all of a paying-in slip. */
@@ -37,6 +50,7 @@ export interface World {
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
 	readonly settled: ReadonlySet<string>;
 	readonly recorded: readonly Recorded[];
+	readonly advices: readonly KeptAdvice[];
 }
 
 /** Indexes the books. The order of customers and items given makes no difference to any answer. */
@@ -67,6 +81,7 @@ export function indexWorld(books: MatchBooks): World {
 		byReference,
 		itemsOf,
 		recorded: books.recorded ?? [],
+		advices: (books.advices ?? []).filter((one) => customers.some(({ id }) => id === one.customerId)),
 		settled: new Set((books.settledNumbers ?? []).map(referenceKey))
 	};
 }

@@ -58,6 +58,7 @@ export const placeCertain = defineAct({
 					differences: [...line.differences]
 				})),
 				fees: fees.get(answer.receiptId) ?? [],
+				adviceId: answer.adviceId ?? null,
 				reasons: answer.reasons.map(reasonSentence)
 			};
 			const { actId } = await placeMoney.run(tx, order, {

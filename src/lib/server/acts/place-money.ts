@@ -20,6 +20,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
 import { whereMoneyLies } from '../repo/where-money-lies';
+import { useAdvice } from '../repo/kept-advices';
 import { rememberPayer } from '../repo/remember-payer';
 import { writePlacing } from '../repo/write-placing';
 import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
@@ -117,6 +118,7 @@ export const placeMoney = defineAct({
 				})
 				.where(eq(receiptState.receiptId, taken.row.id));
 		}
+		if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
 		if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
 		const money = taken
 			? {

@@ -20,6 +20,7 @@ import {
 	refundInFile,
 	tie
 } from '../db/schema';
+import { releaseAdvice } from '../repo/kept-advices';
 import { changeItems } from '../repo/change-items';
 import { changeCredits } from '../repo/write-placing';
 import { postJournal } from '../repo/post-journal';
@@ -121,7 +122,8 @@ export const undoPlacing = defineAct({
 			actId,
 			back.credits.filter((one) => !bringsMoney || one.receiptId !== first.receiptId)
 		);
-		if (bringsMoney)
+		if (bringsMoney) {
+			await releaseAdvice(tx, first.receiptId!);
 			await tx
 				.update(receiptState)
 				.set({
@@ -135,6 +137,7 @@ export const undoPlacing = defineAct({
 					lastActId: actId
 				})
 				.where(eq(receiptState.receiptId, first.receiptId!));
+		}
 		const lines = await tx.select().from(journalLine).where(eq(journalLine.actId, first.id));
 		await postJournal(tx, actId, date, reverseJournal(lines.map(asLine)));
 		return { actId };

@@ -20,6 +20,8 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
+import type { KeptAdvice } from '../../core/3-matching/world';
+import { keptAdvices } from '../repo/kept-advices';
 import { onItsWay, type OnItsWay } from '../repo/recorded';
 import { itemsById, openItemsOf } from '../repo/open-items';
 import { asideRuleFor } from '../repo/aside-rules';
@@ -73,6 +75,8 @@ export interface Desk {
 	readonly suspects: readonly Suspect[];
 	/** Money recorded by hand that this entry may be showing. */
 	readonly ties: readonly OnItsWay[];
+	/** Remittance advices of the account that wait for their payment. */
+	readonly advices: readonly KeptAdvice[];
 	/** True where this payer is known to pay for the customer. */
 	readonly payerKnown: boolean;
 	/** Where money of this payer was set aside before, to be done again. */
@@ -136,6 +140,7 @@ export const lookAtDesk = defineLook(
 			}),
 			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
 			credits: owner ? await creditsOf(db, owner.id, currency) : [],
+			advices: owner && row ? await keptAdvices(db, owner.id) : [],
 			payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
 			asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,
 			feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,

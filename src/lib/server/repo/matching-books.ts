@@ -9,6 +9,7 @@ import { chunks } from '../db/chunks';
 import { groupBy } from './group-by';
 import type { Reader } from '../db/open';
 import { customer, customerName, document, payerAccount } from '../db/schema';
+import { keptAdvices } from './kept-advices';
 import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
 
@@ -54,6 +55,10 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		customerId: one.customerId
 	}));
 	for (const one of recorded) if (one.customerId !== null) ids.add(one.customerId);
+	// Only advices that come to a sum in the pile can matter to it.
+	const sums = new Set(receipts.map((one) => `${one.amount} ${one.currency}`));
+	const advices = (await keptAdvices(db)).filter((one) => sums.has(`${one.total} ${one.currency}`));
+	for (const one of advices) ids.add(one.customerId);
 	const named = await documentsNamed(db, words);
 	for (const row of named) ids.add(row.customerId);
 	// Claims wait for a decision; money is proposed for them by nobody.
@@ -63,6 +68,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		customers: await customersById(db, [...ids]),
 		items,
 		recorded,
+		advices,
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)
 	};
 }

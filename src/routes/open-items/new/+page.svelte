@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { tick, untrack } from 'svelte';
 	import type { Day } from '$lib/core/day/day';
-	import { CustomerSearch } from '$lib/desk/find-customers.svelte';
+	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
 	import { NewDocument, type NewKind } from '$lib/desk/new-document.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, money, shortDay } from '$lib/words/format';
@@ -13,7 +13,6 @@
 		['credit_note', 'credit note'],
 		['charge', 'charge']
 	];
-	const search = new CustomerSearch();
 	const today = $derived((data.today ?? '') as Day);
 	let form = $derived(
 		new NewDocument(
@@ -23,6 +22,7 @@
 	);
 	let refused = $state<readonly string[]>([]);
 	let busy = $state(false);
+	let element = $state<HTMLFormElement>()!;
 	const key = crypto.randomUUID();
 	const owner = $derived(data.beginning.customer);
 	const kindName = $derived(KINDS.find(([kind]) => kind === form.kind)![1]);
@@ -33,10 +33,6 @@
 				? `${owner.name} will owe ${money(form.total, form.currency)} less.`
 				: `${owner.name} will owe ${money(form.total, form.currency)} more.`
 	);
-	function choose(id: number) {
-		search.found = [];
-		void goto(`/open-items/new?c=${id}`, { keepFocus: true, noScroll: true });
-	}
 	async function onLineKey(event: KeyboardEvent, i: number) {
 		if (event.key !== 'Enter') return;
 		event.preventDefault();
@@ -49,11 +45,8 @@
 <svelte:head><title>New document · Odd Penny</title></svelte:head>
 
 <form
+	bind:this={element}
 	method="POST"
-	onkeydown={(event) => {
-		// Enter within the document goes on; only the button issues it.
-		if (event.key === 'Enter' && (event.target as HTMLElement).matches('input')) event.preventDefault();
-	}}
 	class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,7fr)_minmax(0,5fr)]"
 	use:enhance={({ formData }) => {
 		formData.set('json', JSON.stringify(form.input));
@@ -71,33 +64,12 @@
 	<section class="px-8 pt-5 pb-10">
 		<p class="text-sm"><a href="/open-items">Open items</a></p>
 		<h1>{owner ? `A new ${kindName} for ${owner.name}` : 'A new document'}</h1>
-		<div class="relative mt-3 w-96">
-			<input
-				type="text"
-				class="w-full"
-				aria-label="Customer: part of name, code or document number"
+		<div class="mt-3">
+			<ChooseCustomer
+				focus={!owner}
 				placeholder={owner ? 'for another customer' : 'Whose? Part of name, code or document number'}
-				{@attach (field) => void (owner || field.focus())}
-				oninput={(event) => search.ask(event.currentTarget.value)}
-				onkeydown={(event) => {
-					if (event.key !== 'Enter') return;
-					event.preventDefault();
-					if (search.found[0]) choose(search.found[0].id);
-				}}
+				choose={(one) => goto(`/open-items/new?c=${one.id}`, { keepFocus: true, noScroll: true })}
 			/>
-			{#if search.found.length}
-				<ul class="absolute z-20 max-h-64 w-full overflow-auto border border-rule bg-sheet">
-					{#each search.found as one (one.id)}
-						<li>
-							<button
-								type="button"
-								class="w-full cursor-pointer px-2 py-1 text-left hover:bg-wash"
-								onclick={() => choose(one.id)}>{one.name} <span class="text-soft">{one.code}</span></button
-							>
-						</li>
-					{/each}
-				</ul>
-			{/if}
 		</div>
 		<fieldset class="mt-4 flex gap-4">
 			<legend class="sr-only">What is it?</legend>
@@ -274,7 +246,12 @@
 			<Problems problems={refused.length ? refused : form.drawn?.lines.length ? form.problems : []} />
 		</div>
 		<p class="mt-4 says">{says}</p>
-		<button class="btn btn-main mt-3" disabled={!form.ready || busy}
+		<!-- No submit button: Enter within the document goes on, only this issues it. -->
+		<button
+			type="button"
+			class="btn btn-main mt-3"
+			disabled={!form.ready || busy}
+			onclick={() => element.requestSubmit()}
 			>{busy ? 'Posting …' : `Issue ${form.number}, ${money(form.total, form.currency)}`}</button
 		>
 		<p class="mt-2 says">

@@ -1,6 +1,7 @@
+import type { AdviceLine } from '../../model/advice';
 import { minor, type Minor } from '../../money/minor';
 import { parseTyped } from '../../money/parse-typed';
-import { deductionCalled, type AdviceLine } from './advice';
+import { deductionCalled } from './deduction-called';
 
 /** An amount as people write it: with two decimals, thousands grouped by commas or not, a minus before or behind. */
 const AMOUNT = /(?<![\w.,])[-−]?[£€$]?(?:\d{1,3}(?:,\d{3})+|\d+)\.\d{2}(?![\d.])-?/g;

@@ -1,9 +1,10 @@
+import type { AdviceLine } from '../../model/advice';
 import { minor } from '../../money/minor';
 import { parseDecimal } from '../../money/parse-decimal';
 import type { Problem } from '../../problems';
 import { bad, good, type Result } from '../../result';
 import { childrenAt, parseXml, textAt, type XmlElement } from '../../xml/parse-xml';
-import { deductionCalled, type AdviceLine } from './advice';
+import { deductionCalled } from './deduction-called';
 
 /**
  * Reads a UBL 2.1 RemittanceAdvice: of each `cac:RemittanceAdviceLine` the document it is for, `cbc:DebitLineAmount` less

@@ -7,3 +7,4 @@ export * from './people';
 export * from './receipts';
 export * from './by-hand';
 export * from './refunds';
+export * from './advices';

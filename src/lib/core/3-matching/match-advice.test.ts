@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
-import { sampleItem } from '../core/model/sample-item';
+import { readAdviceText } from '../2-receipts/advice/read-advice-text';
+import { sampleItem } from '../model/sample-item';
 import { matchAdvice } from './match-advice';
 
 const items = [

@@ -1,6 +1,6 @@
-import type { AdviceLine } from '../core/2-receipts/advice/advice';
-import { referenceKey } from '../core/3-matching/words-of-text';
-import type { OpenItem } from '../core/model/records';
+import type { AdviceLine } from '../model/advice';
+import type { OpenItem } from '../model/records';
+import { referenceKey } from './words-of-text';
 
 export interface MatchedLine extends AdviceLine {
 	readonly item: OpenItem | null;

@@ -1,22 +1,5 @@
 import type { ClaimReason } from '../../model/claim';
 import type { DifferenceKind } from '../../model/records';
-import type { Minor } from '../../money/minor';
-
-/** One line of a remittance advice: what the customer says it pays, and what it took off, with its reason. */
-export interface AdviceLine {
-	/** Of the text, from 1. */
-	readonly line: number;
-	readonly text: string;
-	/** Words that may be a document number, longest first. */
-	readonly numbers: readonly string[];
-	/** What is paid for it; null where the line names no amount. Negative for a credit that is taken. */
-	readonly paid: Minor | null;
-	readonly deduction: {
-		readonly kind: DifferenceKind;
-		readonly reason: ClaimReason;
-		readonly amount: Minor;
-	} | null;
-}
 
 /** What a customer calls a deduction, and what it is then. The first that fits counts. */
 const CALLED: readonly (readonly [RegExp, DifferenceKind, ClaimReason])[] = [

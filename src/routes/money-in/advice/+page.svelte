@@ -1,0 +1,137 @@
+<script lang="ts">
+	import { goto, invalidateAll } from '$app/navigation';
+	import { toast } from 'svelte-sonner';
+	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import { matchAdvice } from '$lib/core/3-matching/match-advice';
+	import AdviceLines from '$lib/desk/AdviceLines.svelte';
+	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
+	import { postAction } from '$lib/desk/post-action';
+	import { readAdvice } from '$lib/tables/read-advice';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { count, list, money, shortDay } from '$lib/words/format';
+	import { problemSentence } from '$lib/words/problem-sentence';
+	let { data } = $props();
+	let source = $state('');
+	let when = $state('');
+	let refused = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let key = crypto.randomUUID();
+	const currency = $derived(data.owner?.currency ?? data.base);
+	const read = $derived(readAdvice(source, currency));
+	const lines = $derived(matchAdvice(read.ok ? read.value : [], data.ownerItems));
+	const sum = $derived(lines.reduce((all, line) => all + (line.paid ?? line.item?.open ?? 0), 0));
+	const problems = $derived(refused.length ? refused : read.ok ? [] : read.problems.map(problemSentence));
+	const sums = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const one of data.waiting) by.set(one.currency, (by.get(one.currency) ?? 0) + one.total);
+		return list([...by].map(([of, total]) => money(total, of)));
+	});
+	async function act(action: string, json: unknown, said: string): Promise<boolean> {
+		busy = true;
+		const result = await postAction(action, { json, key }, 'That did not work. What is typed is kept.');
+		busy = false;
+		refused = result.ok ? [] : result.problems;
+		if (!result.ok) return false;
+		key = crypto.randomUUID();
+		toast(said);
+		await invalidateAll();
+		return true;
+	}
+	async function keep() {
+		const date = parseTypedDay(when, (data.today ?? '') as Day);
+		if (!date) return void (refused = [`“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`]);
+		const json = { customerId: data.owner?.id, date, source };
+		if (await act('?/keep', json, 'Kept until the money comes.')) [source, when] = ['', ''];
+	}
+	async function takeFile(event: Event & { currentTarget: HTMLInputElement }) {
+		const file = event.currentTarget.files?.[0];
+		if (file) source = await file.text();
+	}
+</script>
+
+<svelte:head><title>Remittance advice · Odd Penny</title></svelte:head>
+
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+	<section class="px-8 pt-5 pb-10">
+		<p class="text-sm"><a href="/money-in">Money in</a></p>
+		<h1>
+			{data.waiting.length ? `${sums} announced, not here yet.` : 'No advice waits for its money.'}
+		</h1>
+		<p class="mt-1 says">
+			What customers say is on its way. When money of just that sum comes, it is laid out as they said.
+		</p>
+		{#if data.waiting.length}
+			<table class="mt-4">
+				<thead
+					><tr><th>Customer</th><th>Of</th><th>Documents</th><th class="num">Comes to</th><th></th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.waiting as one (one.id)}
+						<tr
+							><td><a href="/customers/{one.code}" class="block py-0.5">{one.name}</a></td><td
+								class="whitespace-nowrap">{shortDay(one.date, data.today ?? undefined)}</td
+							><td class={one.tied < one.lines ? 'text-copper' : ''}
+								>{one.tied === one.lines
+									? count(one.lines, 'document')
+									: `${one.tied} of ${one.lines} as they stand`}</td
+							><td class="num">{money(one.total, one.currency)}</td><td class="num"
+								>{#if data.mayAct}<button
+										class="cursor-pointer text-sm text-soft hover:text-ink"
+										aria-label="Take the advice of {one.name} away"
+										disabled={busy}
+										onclick={() => act('?/drop', { adviceId: one.id }, 'Taken away.')}>take away</button
+									>{/if}</td
+							></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+		{/if}
+	</section>
+	<section class="border-l border-rule px-8 pt-5 pb-10">
+		{#if data.mayAct}
+			<h2 class="text-xl">Take an advice{data.owner ? ` of ${data.owner.name}` : ''}</h2>
+			<div class="mt-3 flex gap-2">
+				<ChooseCustomer
+					placeholder={data.owner ? 'of another customer' : 'Whose? Part of name, code or document number'}
+					choose={(one) => goto(`/money-in/advice?c=${one.id}`, { noScroll: true, keepFocus: true })}
+				/>
+				<input
+					type="text"
+					class="w-28"
+					aria-label="Day of the advice"
+					placeholder="today"
+					bind:value={when}
+				/>
+			</div>
+			<textarea
+				class="mt-2 w-full rounded border border-rule bg-sheet p-2 font-mono text-[13px]"
+				rows="8"
+				aria-label="The advice"
+				placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"
+				bind:value={source}
+				oninput={() => (refused = [])}></textarea>
+			<input
+				type="file"
+				class="mt-1"
+				aria-label="The advice as a file: text, CSV or UBL"
+				onchange={takeFile}
+			/>
+			<div class="mt-2"><Problems {problems} /></div>
+			{#if lines.length}
+				<AdviceLines {lines} {currency} />
+				<p class="mt-2 text-sm">The advice comes to {money(sum, currency)}.</p>
+			{/if}
+			<button
+				class="btn btn-main mt-3"
+				disabled={busy || !data.owner || sum <= 0 || problems.length > 0}
+				onclick={keep}
+				>{sum > 0 && data.owner
+					? `Keep it: ${money(sum, currency)} of ${data.owner.name}`
+					: 'Keep it'}</button
+			>
+		{:else}<p class="says">A clerk or supervisor takes advices here.</p>{/if}
+	</section>
+</div>
