@@ -1,6 +1,7 @@
 import { addDays, firstOfMonth, weekday } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
 import { addCustomers } from '../lib/server/acts/add-customers';
+import { keepAdvice } from '../lib/server/acts/keep-advice';
 import { addRates } from '../lib/server/acts/add-rates';
 import { lockPeriod } from '../lib/server/acts/lock-period';
 import { addPerson } from '../lib/server/acts/people';
@@ -11,6 +12,7 @@ import type { Books } from '../lib/server/db/open';
 import { writeSetting } from '../lib/server/repo/settings';
 import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_START, DEMO_TODAY, EURO, FIRM, STERLING } from './firm';
 import { BankBook } from './bank-book';
+import { DEPOSIT_ORDER, invoiceForDeposit } from './invoice-for-deposit';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
 import { recordByHand } from './record-by-hand';
@@ -59,25 +61,30 @@ export async function makeBooks(
 
 	const sterling = new BankBook(STERLING, 'GBP', 4_218_640, DEMO_START);
 	const euro = new BankBook(EURO, 'EUR', 1_120_000, DEMO_START);
+	const college = payers.find((one) => one.customer.name.includes('College'))!;
 	const year = new Year(books, random, payers, ids, { GBP: sterling, EUR: euro }, () => at(clerk));
 	for (let week = DEMO_START; week <= DEMO_TODAY; week = addDays(week, 7)) {
 		for (let one = week; one < addDays(week, 7) && one < addDays(DEMO_TODAY, -1); one = addDays(one, 1))
 			if (weekday(one) < 6) year.plan(one);
 		if (week <= addDays(DEMO_TODAY, -9) && addDays(week, 7) > addDays(DEMO_TODAY, -9))
-			year.deposit(
-				payers.find((one) => one.customer.name.includes('College'))!,
-				85_000,
-				'CK-118',
-				addDays(week, 1)
-			);
+			year.deposit(college, 85_000, DEPOSIT_ORDER, addDays(week, 1));
 		today = addDays(week, 4) < addDays(DEMO_TODAY, -2) ? addDays(week, 4) : addDays(DEMO_TODAY, -2);
 		await year.post(today);
 		say(`books up to ${today}`);
 	}
+	await invoiceForDeposit(books, at(clerk), ids.get(college.customer.code)!, DEMO_TODAY);
 	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
 	// What the cheques pay is no longer owed, so today's entries are of others.
 	for (const code of clubs) year.owed.delete(code);
-	const report = await todaysEntries(year, [addDays(DEMO_TODAY, -1), DEMO_TODAY], paidIn);
+	const { report, announced } = await todaysEntries(year, [addDays(DEMO_TODAY, -1), DEMO_TODAY], paidIn);
+	await must(
+		perform(
+			books,
+			keepAdvice,
+			{ ...announced, customerId: ids.get(announced.code)!, date: addDays(DEMO_TODAY, -3) },
+			at(clerk)
+		)
+	);
 	const statements = [sterling.close(DEMO_TODAY), euro.close(DEMO_TODAY)].flatMap((file) =>
 		file ? [{ name: file.name, text: file.xml }] : []
 	);

@@ -13,7 +13,12 @@ export async function todaysEntries(
 	year: Year,
 	[yesterday, today]: readonly [Day, Day],
 	paidIn: number
-): Promise<{ name: string; text: string }> {
+): Promise<{
+	/** The processor's report. */
+	report: { name: string; text: string };
+	/** What an account said in an advice that it pays, in one transfer without words. */
+	announced: { code: string; source: string };
+}> {
 	const hazel = year.payers.find((one) => one.customer.name === 'Hazel Hill Pottery')!;
 	const council = year.payers.find((one) => one.customer.name === 'Mallory Council')!;
 	// Kept for the cases that need them.
@@ -118,6 +123,11 @@ export async function todaysEntries(
 			booked: today,
 			details: [{ amount: Math.abs(amount), name, account: null, text }]
 		});
+	// Of five or more it pays every other one, and its transfer does not say which.
+	const saying = next((one, list) => known(one) && list.length >= 5);
+	const said = saying.items.filter((_, i) => i % 2 === 0).slice(0, 4);
+	year.transfer(saying.payer, sum(said), 'FASTER PAYMENT', today);
+	const source = said.map((item) => `${item.number}  ${toDecimal(minor(item.open), 'GBP')}`).join('\n');
 	other(paidIn, 'ASHLOCK KILN & CLAY', 'CHEQUES PAID IN');
 	const cards = Array.from({ length: 5 }, () => next((one) => known(one)));
 	const rows = cards.map(({ payer, items }) => {
@@ -139,7 +149,10 @@ export async function todaysEntries(
 		[yesterday, `"${row.name}"`, row.number, pounds(row.gross), pounds(row.fee)].join(',')
 	);
 	return {
-		name: 'payloom-payout-2026-10-30.csv',
-		text: ['date,customer name,reference,gross,fee', ...lines, ''].join('\n')
+		report: {
+			name: 'payloom-payout-2026-10-30.csv',
+			text: ['date,customer name,reference,gross,fee', ...lines, ''].join('\n')
+		},
+		announced: { code: saying.payer.customer.code, source }
 	};
 }

@@ -146,6 +146,7 @@ export type Problem =
 	  }
 	| { readonly code: 'no-customer' }
 	| { readonly code: 'not-a-credit-entry' }
+	| { readonly code: 'unidentified-first' }
 	// acts
 	| { readonly code: 'not-allowed'; readonly role: string; readonly needs: string }
 	| { readonly code: 'not-signed-in' }

@@ -17,7 +17,14 @@
 		after
 	}: {
 		open: boolean;
-		receipt: { id: number; version: number; amount: number; currency: string; payerName: string | null };
+		receipt: {
+			id: number;
+			version: number;
+			amount: number;
+			currency: string;
+			payerName: string | null;
+			unidentifiedActId: number | null;
+		};
 		accounts: readonly { code: string; name: string }[];
 		/** Where money of this name went before, by a rule. */
 		rule: string | null;
@@ -28,30 +35,38 @@
 	} = $props();
 	let account = $derived(rule ?? '');
 	let remember = $state(false);
+	/** Not a ledger account: nobody knows the payer yet, and it goes on waiting. */
+	const UNKNOWN = 'unknown';
+	const mayWait = $derived(receipt.amount > 0 && receipt.unidentifiedActId === null);
 	const sum = $derived(money(receipt.amount, receipt.currency));
 </script>
 
 <Sheet title="Not customer money" bind:open>
 	<form
 		method="POST"
-		action="?/aside"
+		action={account === UNKNOWN ? '?/unidentified' : '?/aside'}
 		use:enhance={({ formData }) => {
 			formData.set(
 				'json',
 				JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, account, remember })
 			);
 			formData.set('key', key);
-			return after(`Booked ${sum}.`, true);
+			return after(account === UNKNOWN ? `${sum} is booked, and goes on waiting.` : `Booked ${sum}.`, true);
 		}}
 	>
 		<label class="grid gap-1"
 			>Book {sum} on
 			<select bind:value={account}>
 				<option value="">Choose the ledger account</option>
+				{#if mayWait}<option value={UNKNOWN}>Unidentified receipts: nobody knows whose it is yet</option>{/if}
 				{#each accounts as one (one.code)}<option value={one.code}>{one.name} ({one.code})</option>{/each}
 			</select>
 		</label>
-		{#if receipt.payerName && account && account !== rule}
+		{#if account === UNKNOWN}
+			<p class="mt-2 says">
+				The bank’s account is right from then on; the money goes on waiting here until its payer is found.
+			</p>
+		{:else if receipt.payerName && account && account !== rule}
 			<label class="mt-2 flex items-center gap-2"
 				><input type="checkbox" bind:checked={remember} /> From now on propose this for {receipt.payerName}</label
 			>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching/match-advice';
 	import { count, money, shortDay } from '$lib/words/format';
 	import AlsoOpen from './AlsoOpen.svelte';
@@ -18,7 +19,8 @@
 		filter = $bindable(),
 		active = $bindable(),
 		mayAct,
-		join
+		join,
+		takeOff
 	}: {
 		placing: Placing;
 		reasons: readonly string[];
@@ -27,6 +29,8 @@
 		mayAct: boolean;
 		/** Joins the parts of a split entry again. */
 		join?: () => void;
+		/** Takes an act on this receipt back. */
+		takeOff?: (actId: number) => void;
 	} = $props();
 	const desk = $derived(placing.desk);
 	const receipt = $derived(desk.receipt);
@@ -71,7 +75,11 @@
 					>{/if}
 			{/if}
 		</p>
-		{#if searching || (!desk.customer && cameIn)}<WhoseIsIt mode={searching ?? 'owner'} />{/if}
+		{#if searching || (!desk.customer && cameIn)}<WhoseIsIt
+				mode={searching ?? 'owner'}
+				mayBe={desk.mayBe}
+				nobody={!desk.customer ? money(receipt?.amount ?? 0, placing.currency) : null}
+			/>{/if}
 		{#if receipt}
 			<p class="mt-1 mb-3 font-mono text-[13px] text-soft">
 				{shortDay(receipt.booked, placing.today)} · {desk.bank.name} · {receipt.payerName ?? 'no name'} ·
@@ -87,17 +95,26 @@
 							>Join the parts again</button
 						>{/if}
 				</p>{/if}
+			{#if receipt.unidentifiedActId !== null}<p class="note mb-3 flex items-center gap-3">
+					<span>Booked to unidentified receipts until its payer is found.</span>
+					{#if mayAct && takeOff}<button
+							class="btn py-0.5"
+							onclick={() => takeOff(receipt.unidentifiedActId!)}>Take that back</button
+						>{/if}
+				</p>{/if}
 			{#if receipt.heldBecause}<p class="note mb-3">Held: {receipt.heldBecause}</p>{/if}
 		{:else}
 			<p class="mt-1 mb-3 flex items-center gap-2 says">
 				Credit of this account, placed without new money, on
 				<input
-					type="date"
+					type="text"
+					class="w-28"
 					aria-label="Accounting day"
-					bind:value={placing.date}
-					placeholder={placing.today}
+					placeholder="today"
+					onchange={({ currentTarget: { value } }) =>
+						(placing.date = value.trim() ? (parseTypedDay(value, placing.today) ?? value) : '')}
 				/>
-				{#if !placing.date}(today){/if}
+				{#if placing.date}{shortDay(placing.date)}{/if}
 			</p>
 		{/if}
 

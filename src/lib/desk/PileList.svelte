@@ -124,6 +124,9 @@
 						? amount(row.amount, row.currency)
 						: money(row.amount, row.currency)}</span
 				>
+				{#if row.deposit}<span class="col-span-2 col-start-2 truncate text-xs text-copper"
+						>a deposit for {row.deposit}</span
+					>{/if}
 			</a>
 		{/each}
 	{/if}

@@ -2,11 +2,24 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { money } from '$lib/words/format';
+	import type { FoundCustomer } from '../server/looks/find-customers';
 	import { CustomerSearch } from './find-customers.svelte';
 
 	/** Finds an account by name, code, document number or open amount: as the owner of the money, or beside the owner. */
-	let { mode }: { mode: 'owner' | 'beside' } = $props();
+	let {
+		mode,
+		mayBe = [],
+		nobody = null
+	}: {
+		mode: 'owner' | 'beside';
+		/** Who owes just what came. */
+		mayBe?: readonly FoundCustomer[];
+		/** What came, where nobody is known yet: said where nobody owes just that. */
+		nobody?: string | null;
+	} = $props();
 	const search = new CustomerSearch();
+	let text = $state('');
+	const shown = $derived(text.trim() ? search.found : mayBe);
 	const label = $derived(
 		mode === 'owner'
 			? 'Whose is it? Name, code, document number or open amount'
@@ -28,11 +41,16 @@
 		placeholder={label}
 		class="w-full"
 		data-keep-enter
-		oninput={(event) => search.ask(event.currentTarget.value)}
+		bind:value={text}
+		oninput={() => search.ask(text)}
 	/>
-	{#if search.found.length}
-		<ul class="border border-t-0 border-rule bg-sheet">
-			{#each search.found as one (one.id)}
+	{#if nobody && !text.trim() && mayBe.length === 0}
+		<p class="mt-1 says">Nobody owes just {nobody}, in one open item, in two, or in all.</p>
+	{/if}
+	{#if shown.length}
+		{#if !text.trim()}<p class="mt-2 text-sm font-semibold text-soft">Who owes just this</p>{/if}
+		<ul class="border border-rule bg-sheet">
+			{#each shown as one (one.id)}
 				<li>
 					<button
 						class="flex w-full cursor-pointer gap-2 px-2 py-1 text-left hover:bg-wash"

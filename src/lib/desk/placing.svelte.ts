@@ -117,7 +117,20 @@ export class Placing {
 			const advice = desk.advices.find((one) => one.id === desk.answer!.adviceId);
 			if (advice) this.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id);
 			else this.adopt(desk.answer.lines);
-		} else if (!desk.receipt) for (const credit of desk.credits) this.useCredit(credit.receiptId);
+		} else if (!desk.receipt) this.#layCredits();
+	}
+
+	/** Deposits on the documents of their orders, where such are open; else all credit, for the items to be chosen. */
+	#layCredits(): void {
+		const { credits, items } = this.desk;
+		const orderOf = (item: OpenItem) => item.orderReference ?? item.purchaseOrder;
+		const deposits = credits.filter(
+			({ depositFor }) => depositFor && items.some((item) => orderOf(item) === depositFor)
+		);
+		for (const one of deposits.length ? deposits : credits) this.useCredit(one.receiptId);
+		const orders = new Set(deposits.map((one) => one.depositFor));
+		for (const item of items)
+			if (item.kind === 'invoice' && orders.has(orderOf(item)) && this.left > 0) this.toggle(item.id);
 	}
 
 	/** Lays an answer on the strip instead of what is there. */

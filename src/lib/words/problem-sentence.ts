@@ -115,6 +115,8 @@ function sentence(problem: Problem): string {
 			return 'Choose whose money it is first.';
 		case 'not-a-credit-entry':
 			return 'This is money that went out; it cannot settle invoices.';
+		case 'unidentified-first':
+			return 'This money was booked to unidentified receipts. Take that back first (on the desk, under what the bank wrote).';
 		case 'not-allowed':
 			return `Your role (${problem.role}) may not do this; it takes a ${problem.needs}.`;
 		case 'not-signed-in':

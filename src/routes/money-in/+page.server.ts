@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bookUnidentified, unidentifiedInput } from '$lib/server/acts/book-unidentified';
 import { holdInput, holdReceipt } from '$lib/server/acts/hold-receipt';
 import { perform } from '$lib/server/acts/perform';
 import { placeInput } from '$lib/server/place-input';
@@ -117,6 +118,13 @@ export const actions: Actions = {
 		const at = await locals.app.circumstance(locals.who!);
 		const result = await perform(locals.app.books, joinParts, read.value, at);
 		return result.ok ? { joined: true } : refuse(result.problems);
+	},
+	unidentified: async ({ request, locals }) => {
+		const read = await readForm(request, unidentifiedInput);
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!, read.key);
+		const result = await perform(locals.app.books, bookUnidentified, read.value, at);
+		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
 	},
 	aside: async ({ request, locals }) => {
 		const read = await readForm(request, setAsideInput);

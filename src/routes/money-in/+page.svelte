@@ -101,6 +101,12 @@
 		await goto('/money-in', { invalidateAll: true });
 	}
 
+	async function takeOff(actId: number) {
+		lastActs = [actId];
+		await tick();
+		undoForm.requestSubmit();
+	}
+
 	function step(by: 1 | -1) {
 		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
 		const row = data.rows[at + by];
@@ -224,6 +230,7 @@
 					bind:active
 					mayAct={data.mayAct}
 					join={joinParts}
+					{takeOff}
 				/>
 			{/key}
 		{:else if !data.gone}

@@ -38,6 +38,8 @@ export interface OpenItem {
 	readonly part: number;
 	readonly parts: number;
 	readonly purchaseOrder: string | null;
+	/** Our own order, which a deposit may have been paid for. */
+	readonly orderReference: string | null;
 	readonly paymentReference: string | null;
 	readonly text: string;
 	readonly discountBasisPoints: number | null;

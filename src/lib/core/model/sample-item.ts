@@ -19,6 +19,7 @@ export function sampleItem(id: number, open: number, over: Partial<OpenItem> = {
 		part: 1,
 		parts: 1,
 		purchaseOrder: null,
+		orderReference: null,
 		paymentReference: null,
 		text: '',
 		discountBasisPoints: null,

@@ -51,10 +51,9 @@ export const placeMoney = defineAct({
 		const taken =
 			input.receiptId === null ? null : await takeReceipt(tx, input.receiptId, input.receiptVersion ?? 0);
 		const owner = await ownerOf(tx, input);
-		const date = taken
-			? await accountingDate(tx, taken.row.booked as Day)
-			: await chosenDate(tx, input.date, at.today);
-		const order = await orderOf(tx, input, taken?.row ?? null, date);
+		const money = taken && (await moneyOf(tx, taken.row, taken.state, at.today));
+		const date = money?.date ?? (await chosenDate(tx, input.date, at.today));
+		const order = await orderOf(tx, input, taken?.row ?? null, date, money?.base ?? null);
 		const placing = place(order);
 		if (!placing.ok) throw new Refusal(...placing.problems);
 		checkClaims(input, order.lines);
@@ -120,16 +119,16 @@ export const placeMoney = defineAct({
 		}
 		if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
 		if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
-		const money = taken
+		const brought = taken
 			? {
 					amount: minor(taken.row.amount),
 					base: order.receipt!.base,
 					currency: taken.row.currency,
 					customerId: owner.id,
-					...whereMoneyLies(taken.row)
+					...whereMoneyLies(taken.row, taken.state)
 				}
 			: null;
-		await postJournal(tx, actId, date, journalOfPlacing(money, placing.value));
+		await postJournal(tx, actId, date, journalOfPlacing(brought, placing.value));
 		return { actId, waits: [] };
 	}
 });
@@ -151,7 +150,13 @@ async function ownerOf(tx: Tx, input: PlaceFilled) {
 }
 
 /** The order as the core knows it, from what the books hold now; refuses what changed since it was seen. */
-async function orderOf(tx: Tx, input: PlaceFilled, row: TakenReceipt | null, date: Day): Promise<PlaceOrder> {
+async function orderOf(
+	tx: Tx,
+	input: PlaceFilled,
+	row: TakenReceipt | null,
+	date: Day,
+	base: Minor | null
+): Promise<PlaceOrder> {
 	const found = await itemsById(
 		tx,
 		input.lines.map((line) => line.itemId)
@@ -172,7 +177,7 @@ async function orderOf(tx: Tx, input: PlaceFilled, row: TakenReceipt | null, dat
 			id: row.id,
 			customerId: input.customerId!,
 			amount: minor(row.amount),
-			base: toBase(minor(row.amount)),
+			base: base ?? toBase(minor(row.amount)),
 			fees: input.fees.map((fee) => ({
 				kind: fee.kind,
 				amount: minor(fee.amount),
@@ -270,6 +275,22 @@ function summaryOf(row: TakenReceipt | null, placing: Placing, currency: string,
 export async function accountingDate(tx: Tx, booked: Day): Promise<Day> {
 	const first = await firstOpenDay(tx);
 	return first && booked < first ? first : booked;
+}
+
+/**
+ * The accounting day and base value of a receipt's money: the bank's day and its rate; or today and the value that it has
+ * among unidentified receipts, where it was booked before its payer was found.
+ */
+export async function moneyOf(
+	tx: Tx,
+	row: { readonly booked: string; readonly amount: number; readonly currency: string },
+	state: { readonly unidentifiedActId: number | null; readonly unidentifiedBase: number | null },
+	today: Day
+): Promise<{ date: Day; base: Minor }> {
+	if (state.unidentifiedActId !== null)
+		return { date: await accountingDate(tx, today), base: minor(state.unidentifiedBase!) };
+	const date = await accountingDate(tx, row.booked as Day);
+	return { date, base: await baseOf(tx, row.currency, row.amount, date) };
 }
 
 /** A day that a person chose, refused where it is locked; today where none was chosen. */

@@ -1,7 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
-import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import { ledgerAccount, receiptState } from '../db/schema';
@@ -10,7 +9,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { rememberAside } from '../repo/aside-rules';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from './perform';
-import { accountingDate, baseOf } from './place-money';
+import { moneyOf } from './place-money';
 import { Refusal } from '../refusal';
 import { takeReceipt } from './take-receipt';
 
@@ -31,16 +30,15 @@ export const setAside = defineAct({
 			const done = await actByKey(tx, at.key);
 			if (done) return { actId: done.id };
 		}
-		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const target = await tx
 			.select()
 			.from(ledgerAccount)
 			.where(and(eq(ledgerAccount.code, input.account), eq(ledgerAccount.forSettingAside, true)))
 			.get();
 		if (!target) throw new Refusal({ code: 'not-found', what: `ledger account ${input.account}` });
-		const lies = whereMoneyLies(row);
-		const date = await accountingDate(tx, row.booked as Day);
-		const base = await baseOf(tx, row.currency, row.amount, date);
+		const lies = whereMoneyLies(row, state);
+		const { date, base } = await moneyOf(tx, row, state, at.today);
 		const amount = minor(row.amount);
 		const actId = await recordAct(tx, {
 			kind: 'set-aside',

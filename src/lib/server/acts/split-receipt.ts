@@ -8,7 +8,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting, writeSetting } from '../repo/settings';
 import { Refusal } from '../refusal';
 import { defineAct } from './perform';
-import { takeReceipt } from './take-receipt';
+import { refuseUnidentified, takeReceipt } from './take-receipt';
 
 const amount = z.number().int().refine(Number.isSafeInteger);
 
@@ -53,7 +53,8 @@ export const splitReceipt = defineAct({
 			const done = await actByKey(tx, at.key);
 			if (done) return { actId: done.id, firstId: last!.n! };
 		}
-		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		refuseUnidentified(state);
 		const parts = input.parts.map((part) => ({ ...part, gross: minor(part.gross), fee: minor(part.fee) }));
 		const problems = checkSplit({ amount: minor(row.amount), currency: row.currency }, parts);
 		if (problems.length > 0) throw new Refusal(...problems);

@@ -21,7 +21,9 @@ const STATE = {
 	state: receiptState.state,
 	customerId: receiptState.customerId,
 	version: receiptState.version,
-	lastActId: receiptState.lastActId
+	lastActId: receiptState.lastActId,
+	unidentifiedActId: receiptState.unidentifiedActId,
+	unidentifiedBase: receiptState.unidentifiedBase
 };
 
 export type TakenReceipt = Pick<typeof receipt.$inferSelect, Exclude<keyof typeof ROW, 'bankLedger'>> & {
@@ -57,4 +59,9 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 		});
 	}
 	return found;
+}
+
+/** What can be done only with money that still lies at the bank refuses money booked to unidentified receipts. */
+export function refuseUnidentified(state: { readonly unidentifiedActId: number | null }): void {
+	if (state.unidentifiedActId !== null) throw new Refusal({ code: 'unidentified-first' });
 }

@@ -12,7 +12,7 @@ import { whereMoneyLies } from '../repo/where-money-lies';
 import { Refusal } from '../refusal';
 import { defineAct } from './perform';
 import { accountingDate } from './place-money';
-import { takeReceipt } from './take-receipt';
+import { refuseUnidentified, takeReceipt } from './take-receipt';
 
 /**
  * The bank shows money that was recorded by hand: the entry meets the receipt, or all of a paying-in slip, and is not counted
@@ -34,10 +34,11 @@ export const tieEntry = defineAct({
 			const done = await actByKey(tx, at.key);
 			if (done) return { actId: done.id };
 		}
-		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const found = (await onItsWay(tx)).find((one) => one.kind === input.to.kind && one.id === input.to.id);
 		if (!found || row.bankEntryId === null)
 			throw new Refusal({ code: 'not-found', what: 'recorded payment' });
+		refuseUnidentified(state);
 		if (found.amount !== row.amount || found.currency !== row.currency)
 			throw new Refusal({
 				code: 'tie-differs',
@@ -56,7 +57,7 @@ export const tieEntry = defineAct({
 		const base = minor(
 			lines.filter((line) => line.account === CHART.onItsWay.code).reduce((sum, line) => sum + line.base, 0)
 		);
-		const lies = whereMoneyLies(row);
+		const lies = whereMoneyLies(row, state);
 		const actId = await recordAct(tx, {
 			kind: 'tie-entry',
 			date,

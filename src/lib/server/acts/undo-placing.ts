@@ -29,8 +29,8 @@ import { defineAct } from './perform';
 import { accountingDate } from './place-money';
 import { Refusal } from '../refusal';
 
-const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'tie-entry'];
-const BRINGS_MONEY = ['place-receipt', 'set-aside', 'tie-entry'];
+const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'tie-entry', 'book-unidentified'];
+const BRINGS_MONEY = ['place-receipt', 'set-aside', 'tie-entry', 'book-unidentified'];
 
 /**
  * Takes back the placing of money or credits, or the setting aside of money: by second records that point at the first, on
@@ -52,6 +52,7 @@ export const undoPlacing = defineAct({
 		const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
 		if (first.kind === 'place-receipt') await refuseTied(tx, first.receiptId!);
 		for (const row of creditChanges) await refuseInFile(tx, row.id);
+		if (first.kind === 'book-unidentified') await refuseIdentified(tx, first.id, first.receiptId!);
 		if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
 		const claims = await tx
 			.select({ claim, state: itemState, total: item.total, number: document.number })
@@ -132,6 +133,7 @@ export const undoPlacing = defineAct({
 					onAccount: 0,
 					onAccountBase: 0,
 					depositFor: null,
+					...(first.kind === 'book-unidentified' ? { unidentifiedActId: null, unidentifiedBase: null } : {}),
 					version: sql`${receiptState.version} + 1`,
 					actId: null,
 					lastActId: actId
@@ -143,6 +145,14 @@ export const undoPlacing = defineAct({
 		return { actId };
 	}
 });
+
+/** Money that was booked to unidentified receipts and placed since has to be taken off there first. */
+async function refuseIdentified(tx: Tx, actId: number, receiptId: number): Promise<void> {
+	const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, receiptId)).get();
+	const waits = now?.state === 'waiting' || now?.state === 'held';
+	if (!waits || now.unidentifiedActId !== actId)
+		throw new Refusal({ code: 'credit-in-use', what: 'the money, which has a home by now' });
+}
 
 /** A refund that went to the bank in a file is on its way: it cannot be taken back here. */
 async function refuseInFile(tx: Tx, creditChangeId: number): Promise<void> {

@@ -13,6 +13,8 @@ import { matchingBooks } from '../repo/matching-books';
 export interface Waiting extends ReceiptFacts {
 	readonly version: number;
 	readonly heldBecause: string | null;
+	/** The act that booked it to unidentified receipts, where it lies there meanwhile. */
+	readonly unidentifiedActId: number | null;
 	readonly bankEntryId: number | null;
 	/** What was laid when it was held, or null. */
 	readonly heldOrder: PlaceInput | null;
@@ -64,6 +66,7 @@ async function answerPile(db: Db): Promise<Pile> {
 		knownCustomerId: row.knownCustomerId,
 		version: state.version,
 		heldBecause: state.heldBecause,
+		unidentifiedActId: state.unidentifiedActId,
 		heldOrder: state.heldOrder === null ? null : (JSON.parse(state.heldOrder) as PlaceInput),
 		bankEntryId: row.bankEntryId,
 		charges: row.charges as Minor,

@@ -30,6 +30,7 @@ import { feePatternOf } from '../repo/seen-fees';
 import { readSetting } from '../repo/settings';
 import { answeredPile, type Waiting } from './answers';
 import { defineLook } from './define-look';
+import { whoOwes, type FoundCustomer } from './find-customers';
 
 /** Earlier money that lies on account and can be placed with, or without, new money. */
 export interface DeskCredit {
@@ -75,6 +76,8 @@ export interface Desk {
 	readonly suspects: readonly Suspect[];
 	/** Money recorded by hand that this entry may be showing. */
 	readonly ties: readonly OnItsWay[];
+	/** Where nobody is known yet: customers who owe just this. */
+	readonly mayBe: readonly FoundCustomer[];
 	/** Remittance advices of the account that wait for their payment. */
 	readonly advices: readonly KeptAdvice[];
 	/** True where this payer is known to pay for the customer. */
@@ -140,6 +143,7 @@ export const lookAtDesk = defineLook(
 			}),
 			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
 			credits: owner ? await creditsOf(db, owner.id, currency) : [],
+			mayBe: !owner && row && row.amount > 0 ? await whoOwes(db, row.amount, row.currency) : [],
 			advices: owner && row ? await keptAdvices(db, owner.id) : [],
 			payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
 			asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, lt, sql, isNull } from 'drizzle-orm';
 import { CHART } from '../../core/5-journal/chart';
 import {
 	act,
@@ -100,7 +100,13 @@ export const lookAtBalances = defineLook('reader', async (db, _: null) => {
 				.from(receiptState)
 				.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 				.innerJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
-				.where(and(eq(bankEntry.bankAccountId, account.id), inArray(receiptState.state, ['waiting', 'held'])))
+				.where(
+					and(
+						eq(bankEntry.bankAccountId, account.id),
+						inArray(receiptState.state, ['waiting', 'held']),
+						isNull(receiptState.unidentifiedActId)
+					)
+				)
 				.get();
 			const ledger = balances.find((row) => row.code === account.ledger)?.amount ?? 0;
 			return {

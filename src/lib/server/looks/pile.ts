@@ -32,6 +32,8 @@ export interface CreditRow {
 	readonly name: string;
 	readonly currency: string;
 	readonly amount: number;
+	/** The document that a deposit of it was paid for, where that is open now. */
+	readonly deposit: string | null;
 }
 
 /** The pile on Money in: every receipt that waits, by how sure the answer is. */
@@ -82,12 +84,16 @@ async function creditsToPlace(db: Db): Promise<CreditRow[]> {
 			select customer_id, currency, sum(open) from item_state
 			where open > 0 and kind = 'credit_note' group by 1, 2
 		)
-		select c.id as customerId, c.name as name, credit.currency as currency, sum(credit.amount) as amount
+		select c.id as customerId, c.name as name, credit.currency as currency, sum(credit.amount) as amount,
+			(select min(d.number) from receipt_state s join item i on i.customer_id = s.customer_id
+				join item_state o on o.item_id = i.id join document d on d.id = i.document_id
+				where s.customer_id = c.id and s.on_account > 0 and s.deposit_for is not null and o.open > 0
+				and s.deposit_for in (d.order_reference, d.purchase_order)) as deposit
 		from credit join customer c on c.id = credit.customer_id
 		where exists (
 			select 1 from item_state o where o.customer_id = credit.customer_id
 			and o.currency = credit.currency and o.open > 0 and o.kind <> 'credit_note'
 		)
 		group by c.id, credit.currency
-		order by c.name, credit.currency`);
+		order by deposit is null, c.name, credit.currency`);
 }

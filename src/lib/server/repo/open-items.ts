@@ -23,6 +23,7 @@ export async function readItems(db: Reader, where: SQL | undefined): Promise<Ope
 			part: item.part,
 			parts: item.parts,
 			purchaseOrder: document.purchaseOrder,
+			orderReference: document.orderReference,
 			paymentReference: document.paymentReference,
 			text: document.text,
 			discountBasisPoints: document.discountBasisPoints,

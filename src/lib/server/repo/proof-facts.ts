@@ -67,7 +67,11 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				onItsWay:
 					sql<boolean>`${receipt.bankEntryId} is null and ${receipt.method} <> 'petty cash' and ${receiptState.state} = 'placed'
 					and not exists (select 1 from tie t where t.recorded_id = ${receipt.id} and t.undoes_id is null
-						and not exists (select 1 from tie u where u.undoes_id = t.id))`.mapWith(Boolean)
+						and not exists (select 1 from tie u where u.undoes_id = t.id))`.mapWith(Boolean),
+				unidentified:
+					sql<boolean>`${receiptState.unidentifiedActId} is not null and ${receiptState.state} in ('waiting', 'held')`.mapWith(
+						Boolean
+					)
 			})
 			.from(receipt)
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
@@ -108,6 +112,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 			})
 			.from(bankAccount),
 		receivables: CHART.receivables.code,
-		way: CHART.onItsWay.code
+		way: CHART.onItsWay.code,
+		unidentified: CHART.unidentified.code
 	};
 }

@@ -147,6 +147,7 @@ function itemsOf(
 				part: i + 1,
 				parts: row.instalments.length,
 				purchaseOrder,
+				orderReference: row.orderReference ?? null,
 				paymentReference,
 				text,
 				discountBasisPoints: owner.discountBasisPoints,

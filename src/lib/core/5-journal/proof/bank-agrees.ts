@@ -2,8 +2,9 @@ import { tally, type Breach, type ProofFacts } from './facts';
 
 /**
  * Rule 4: each statement's opening balance and entries come to its closing balance; each entry stands in the journal just
- * once with what its placed receipts come to (nothing while they wait), on the ledger account of its bank account; and no
- * bank ledger line is without an entry. Money on its way is what was recorded by hand and not tied to an entry.
+ * once with what its placed receipts come to (nothing while they wait and are not booked as unidentified), on the ledger account of its bank account; and no
+ * bank ledger line is without an entry. Money on its way is what was recorded by hand and not tied to an entry, unidentified receipts
+ * are what was booked there and still waits.
  */
 export function bankAgrees(facts: ProofFacts): Breach[] {
 	const breaches: Breach[] = [];
@@ -30,17 +31,26 @@ export function bankAgrees(facts: ProofFacts): Breach[] {
 				currency: line.currency
 			});
 	}
-	const way = new Map<string, number>();
-	for (const line of facts.lines) if (line.account === facts.way) tally(way, line.currency, line.amount);
-	for (const receipt of facts.receipts) if (receipt.onItsWay) tally(way, receipt.currency, -receipt.amount);
-	for (const [currency, found] of way)
-		if (found !== 0) breaches.push({ rule: 4, about: 'money on its way', want: 0, found, currency });
+	const between = new Map<string, number>();
+	const [way, unknown] = ['money on its way', 'unidentified receipts'];
+	for (const { account, currency, amount } of facts.lines) {
+		if (account === facts.way) tally(between, `${currency} ${way}`, amount);
+		if (account === facts.unidentified) tally(between, `${currency} ${unknown}`, amount);
+	}
+	for (const { onItsWay, unidentified, currency, amount } of facts.receipts) {
+		if (onItsWay) tally(between, `${currency} ${way}`, -amount);
+		if (unidentified) tally(between, `${currency} ${unknown}`, amount);
+	}
+	for (const [key, found] of between)
+		if (found !== 0)
+			breaches.push({ rule: 4, about: key.slice(4), want: 0, found, currency: key.slice(0, 3) });
 	const posted = new Map<number, number>();
 	const parts = new Map<number, number>();
 	for (const receipt of facts.receipts) {
 		if (receipt.bankEntryId === null || receipt.state === 'withdrawn') continue;
 		if (receipt.state !== 'split') tally(parts, receipt.bankEntryId, receipt.amount);
-		if (receipt.state === 'placed' || receipt.state === 'set_aside' || receipt.state === 'tied')
+		const { state, unidentified } = receipt;
+		if (unidentified || state === 'placed' || state === 'set_aside' || state === 'tied')
 			tally(posted, receipt.bankEntryId, receipt.amount);
 	}
 	for (const entry of facts.entries) {

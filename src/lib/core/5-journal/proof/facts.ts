@@ -65,6 +65,8 @@ export interface ProofFacts {
 		readonly onAccount: number;
 		/** Recorded by hand, waiting for the bank to show it: placed, not tied, and not petty cash. */
 		readonly onItsWay: boolean;
+		/** Booked to unidentified receipts, and still waiting for its payer to be found. */
+		readonly unidentified: boolean;
 	}[];
 	/** Postings of receipts to customers by act: + when placed, − when taken back. */
 	readonly receiptPostings: readonly {
@@ -95,6 +97,8 @@ export interface ProofFacts {
 	readonly receivables: string;
 	/** The ledger account of money on its way. */
 	readonly way: string;
+	/** That of receipts whose payer nobody knows yet. */
+	readonly unidentified: string;
 }
 
 /** Something that does not hold: the rule (1 to 6 as in the manual), what it is about, and the two figures. */

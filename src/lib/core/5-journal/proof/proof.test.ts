@@ -68,7 +68,8 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 			amount: 700,
 			currency: 'GBP',
 			onAccount: 100,
-			onItsWay: false
+			onItsWay: false,
+			unidentified: false
 		}
 	],
 	receiptPostings: [{ receiptId: 1, customerId: 1, date: '2026-10-05', sign: 1 }],
@@ -76,7 +77,8 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 	statements: [{ accountId: 1, reference: 'S1', opening: 50, closing: 750, entries: 700 }],
 	bankAccounts: [{ id: 1, name: 'Current', ledger: '1200', currency: 'GBP' }],
 	receivables: '1100',
-	way: '1230'
+	way: '1230',
+	unidentified: '2150'
 });
 type Facts = ReturnType<typeof facts>;
 const rules = (change: (f: Facts) => void) => {

@@ -61,6 +61,12 @@ export const receiptState = sqliteTable(
 		onAccountBase: integer('on_account_base').notNull(),
 		/** The order that a deposit on account was paid for. */
 		depositFor: text('deposit_for'),
+		/**
+		 * The act that booked it to unidentified receipts, and its value there in base currency: while this stands, its
+		 * money lies there and not on the bank's account.
+		 */
+		unidentifiedActId: integer('unidentified_act_id'),
+		unidentifiedBase: integer('unidentified_base'),
 		heldBecause: text('held_because'),
 		/** What was laid on the desk when it was held or a supervisor was asked, as JSON. */
 		heldOrder: text('held_order'),
