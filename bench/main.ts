@@ -17,6 +17,7 @@ import { proveBooks } from '../src/lib/server/looks/proof';
 import { lookAtDesk } from '../src/lib/server/looks/desk';
 import { openItemsOf } from '../src/lib/server/repo/open-items';
 import { at, bookOf, must } from './books';
+import { deskKeys } from './desk-keys';
 import { screens } from './screens';
 
 /** Measures and prints; asserts nothing. Figures are for comparing within one run on one machine. */
@@ -33,6 +34,12 @@ if (process.argv[2] === 'read') {
 	const read = await readBankFile('bench.xml', createReadStream(process.argv[3]!));
 	const entries = read.ok ? read.value.statements.reduce((sum, one) => sum + one.entries.length, 0) : 0;
 	process.send!({ entries, time: seconds(from), peak: process.resourceUsage().maxRSS / 1024 });
+	process.exit(0);
+}
+
+/** `keys` measures the desk alone. */
+if (process.argv[2] === 'keys') {
+	await deskKeys(say);
 	process.exit(0);
 }
 
@@ -143,6 +150,7 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 	say('the same, the next receipt: ms', (seconds(warm) * 1000).toFixed(0));
 	await books.close();
 }
+await deskKeys(say);
 await screens(say);
 
 async function writeStatement(

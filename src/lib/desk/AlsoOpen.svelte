@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { daysBetween } from '$lib/core/day/arithmetic';
 	import Coin from '$lib/ui/Coin.svelte';
+	import More from '$lib/ui/More.svelte';
 	import type { OpenItem } from '$lib/core/model/records';
-	import { amount, money, shortDay } from '$lib/words/format';
+	import { amount, count, money, shortDay } from '$lib/words/format';
 	import { itemText, shareOf, standing } from './item-words';
 	import type { Placing } from './placing.svelte';
 
@@ -22,17 +23,29 @@
 	const desk = $derived(placing.desk);
 	const used = $derived(new Set(placing.credits.map((credit) => credit.receiptId)));
 	const credits = $derived(desk.credits.filter((credit) => !used.has(credit.receiptId)));
-	const rest = $derived(
-		desk.items.filter((item) => {
-			if (placing.isChosen(item.id)) return false;
-			const text = wanted.trim().toLowerCase();
-			if (!text) return true;
-			const open = amount(item.open, item.currency);
-			return `${item.number} ${itemText(item, desk.owners)} ${open} ${open.replace(/,/g, '')}`
-				.toLowerCase()
-				.includes(text);
-		})
+	/** What an item can be found by; made once for all, when somebody first filters. */
+	const findable = $derived(
+		wanted.trim()
+			? new Map(
+					desk.items.map((item) => {
+						const open = amount(item.open, item.currency);
+						const words = `${item.number} ${itemText(item, desk.owners)} ${open} ${open.replace(/,/g, '')}`;
+						return [item.id, words.toLowerCase()];
+					})
+				)
+			: null
 	);
+	const rest = $derived.by(() => {
+		const text = wanted.trim().toLowerCase();
+		return desk.items.filter(
+			(item) => !placing.isChosen(item.id) && (!findable || findable.get(item.id)!.includes(text))
+		);
+	});
+	/** Of very many only so many rows are drawn; more when their end comes into sight. */
+	const STEP = 60;
+	let drawn = $state(STEP);
+	const activeAt = $derived(rest.findIndex((item) => item.id === activeId));
+	const shown = $derived(rest.slice(0, Math.max(drawn, activeAt + STEP / 2)));
 	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));
 </script>
 
@@ -77,7 +90,7 @@
 				>
 			</tr>
 		{/each}
-		{#each rest as item (item.id)}
+		{#each shown as item (item.id)}
 			<tr data-active={item.id === activeId} class={['item', item.id === activeId && 'bg-sheet']}>
 				<td><Coin share={shareOf(item)} label={standing(item)} /></td>
 				<td
@@ -117,6 +130,16 @@
 				></tr
 			>
 		{/each}
+		{#if rest.length > shown.length}
+			{#key drawn}<tr
+					><td></td><td colspan="4"
+						><More
+							more={() => (drawn += STEP)}
+							words="{count(rest.length - shown.length, 'item')} more; filter by number, name or amount."
+						/></td
+					></tr
+				>{/key}
+		{/if}
 	</tbody>
 </table>
 

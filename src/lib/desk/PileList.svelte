@@ -1,9 +1,10 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import Coin from '$lib/ui/Coin.svelte';
+	import More from '$lib/ui/More.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import type { CreditRow, PileRow } from '$lib/server/looks/pile';
-	import { amount, money, list } from '$lib/words/format';
+	import { amount, count, money, list } from '$lib/words/format';
 
 	/** The receipts that wait, grouped by how sure the answer is. */
 	let {
@@ -27,6 +28,13 @@
 		{ band: 'none', name: 'Nothing yet', filled: 0 }
 	] as const;
 	const of = (band: PileRow['band']) => rows.filter((row) => row.band === band && !row.held);
+	/** Of a long pile only so many rows of each group are drawn; more when their end comes into sight. */
+	const STEP = 100;
+	let drawn = $state<Record<string, number>>({});
+	const shownOf = (band: PileRow['band'], some: readonly PileRow[]) => {
+		const at = some.findIndex((row) => row.id === selected);
+		return some.slice(0, Math.max(drawn[band] ?? STEP, at + STEP / 2));
+	};
 	const held = $derived(rows.filter((row) => row.held));
 	function hint(row: PileRow): string {
 		if (row.held) return row.held;
@@ -94,7 +102,14 @@
 					>
 				{:else}<span class="ml-auto">{some.length}</span>{/if}
 			</h3>
-			{#each some as row (row.id)}{@render entry(row)}{/each}
+			{@const shown = shownOf(group.band, some)}
+			{#each shown as row (row.id)}{@render entry(row)}{/each}
+			{#if shown.length < some.length}{#key shown.length}<p class="px-5 py-2 text-sm">
+						<More
+							more={() => (drawn[group.band] = shown.length + STEP)}
+							words="{count(some.length - shown.length, 'receipt')} more"
+						/>
+					</p>{/key}{/if}
 		{/if}
 	{/each}
 	{#if held.length}

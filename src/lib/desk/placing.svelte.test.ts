@@ -69,6 +69,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		bank: { name: 'Current', reference: null },
 		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },
 		items,
+		itemsOf: { accounts: [1], version: '1' },
 		habit: [],
 		setAside: [],
 		...over

@@ -172,8 +172,9 @@ export class Placing {
 		this.depositFor = order.depositFor ?? '';
 	}
 
+	readonly #chosenIds = $derived.by(() => new Set(this.#chosen.map((one) => one.item.id)));
 	isChosen(id: number): boolean {
-		return this.#chosen.some((one) => one.item.id === id);
+		return this.#chosenIds.has(id);
 	}
 
 	/** Takes an item, or leaves it. */

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, or } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, max, or, sql } from 'drizzle-orm';
 import type { FeePattern } from '../../core/2-receipts/fee-pattern';
 import type { Answer } from '../../core/3-matching/answer';
 import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../core/4-allocation/over-limits';
@@ -16,6 +16,7 @@ import {
 	customer,
 	document,
 	item,
+	itemState,
 	ledgerAccount,
 	receipt,
 	receiptState
@@ -23,6 +24,7 @@ import {
 import type { KeptAdvice } from '../../core/3-matching/world';
 import { keptAdvices } from '../repo/kept-advices';
 import { onItsWay, type OnItsWay } from '../repo/recorded';
+import { isOpen, signedOpen } from '../repo/is-open';
 import { itemsById, openItemsOf } from '../repo/open-items';
 import { asideRuleFor } from '../repo/aside-rules';
 import { isKnownPayer } from '../repo/remember-payer';
@@ -54,7 +56,8 @@ export interface Suspect {
 	readonly by: string;
 }
 
-export interface Desk {
+/** The desk without the open items, which are looked at by themselves: an account may have thousands. */
+export interface DeskFrame {
 	/** The new money; null where only credits are placed. */
 	readonly receipt: Waiting | null;
 	readonly answer: Answer | null;
@@ -68,8 +71,8 @@ export interface Desk {
 		readonly notes: string;
 		readonly owes: number;
 	} | null;
-	/** All that is open on the account, on those of its branches, and on others that were asked for. */
-	readonly items: readonly OpenItem[];
+	/** The accounts whose items can be laid: this one, its branches, others that were asked for; and a mark that changes with them. */
+	readonly itemsOf: { readonly accounts: readonly number[]; readonly version: string };
 	/** Names of the other accounts that have items here, by id. */
 	readonly owners: Readonly<Record<number, string>>;
 	readonly credits: readonly DeskCredit[];
@@ -92,6 +95,11 @@ export interface Desk {
 	readonly setAside: readonly { readonly code: string; readonly name: string }[];
 }
 
+/** The desk with all that is open on its accounts. */
+export interface Desk extends DeskFrame {
+	readonly items: readonly OpenItem[];
+}
+
 const HABIT = 12;
 /** Two payments of the same sum within so many days may be the same one twice; a month apart they are a habit. */
 const SUSPECT_DAYS = 24;
@@ -103,7 +111,7 @@ export const lookAtDesk = defineLook(
 		db,
 		input: { receiptId: number | null; customerId: number | null; also: readonly number[] },
 		{ who }
-	): Promise<Desk | null> => {
+	): Promise<DeskFrame | null> => {
 		const pile = await answeredPile(db);
 		const row = pile.receipts.find((one) => one.id === input.receiptId) ?? null;
 		if (input.receiptId !== null && !row) return null;
@@ -115,7 +123,7 @@ export const lookAtDesk = defineLook(
 			: undefined;
 		if (!row && !owner) return null;
 		const accounts = owner ? await accountsBeside(db, owner.id, input.also, held) : [];
-		const items = owner ? await openItemsOf(db, [owner.id, ...accounts.map((one) => one.id)]) : [];
+		const ids = owner ? [owner.id, ...accounts.map((one) => one.id)] : [];
 		const bank = row?.bankEntryId
 			? await db
 					.select({ name: bankAccount.name, reference: bankEntry.bankReference })
@@ -125,9 +133,7 @@ export const lookAtDesk = defineLook(
 					.get()
 			: undefined;
 		const currency = row?.currency ?? owner!.currency;
-		const owes = items
-			.filter((it) => it.currency === currency && it.customerId === owner?.id)
-			.reduce((sum, it) => sum + (it.kind === 'credit_note' ? -it.open : it.open), 0);
+		const owes = owner ? await owedBy(db, owner.id, currency) : 0;
 		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
 		const firm = await readSetting(db, 'firm');
 		return {
@@ -137,10 +143,7 @@ export const lookAtDesk = defineLook(
 			baseCurrency: firm?.baseCurrency ?? currency,
 			bank: bank ?? { name: row ? 'recorded by hand' : 'on account', reference: null },
 			customer: owner ? { id: owner.id, code: owner.code, name: owner.name, notes: owner.notes, owes } : null,
-			items: items.sort((a, b) => {
-				const [x, y] = [rank(a), rank(b)];
-				return x - y || (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id);
-			}),
+			itemsOf: { accounts: ids, version: await versionOf(db, ids) },
 			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
 			credits: owner ? await creditsOf(db, owner.id, currency) : [],
 			mayBe: !owner && row && row.amount > 0 ? await whoOwes(db, row.amount, row.currency) : [],
@@ -161,10 +164,6 @@ export const lookAtDesk = defineLook(
 				.orderBy(asc(ledgerAccount.name))
 		};
 
-		/** Own items first, then those of others, then those in other currencies. */
-		function rank(item: OpenItem): number {
-			return (item.currency === currency ? 0 : 2) + (item.customerId === owner!.id ? 0 : 1);
-		}
 		async function habitOf(id: number): Promise<number[]> {
 			const paid = await db
 				.select({ booked: receipt.booked, due: item.due })
@@ -179,6 +178,30 @@ export const lookAtDesk = defineLook(
 		}
 	}
 );
+
+/** Open items of accounts, as the core knows them. */
+export const lookAtDeskItems = defineLook('reader', (db, accounts: readonly number[]) =>
+	openItemsOf(db, accounts)
+);
+
+async function owedBy(db: Db, customerId: number, currency: string): Promise<number> {
+	const row = await db
+		.select({ sum: sql<number>`coalesce(sum(${signedOpen}), 0)` })
+		.from(itemState)
+		.where(and(isOpen, eq(itemState.customerId, customerId), eq(itemState.currency, currency)))
+		.get();
+	return row?.sum ?? 0;
+}
+
+/** Changes whenever an item of these accounts is added or changed. */
+async function versionOf(db: Db, accounts: readonly number[]): Promise<string> {
+	const row = await db
+		.select({ last: max(itemState.lastActId), count: sql<number>`count(*)` })
+		.from(itemState)
+		.where(and(inArray(itemState.customerId, [...accounts])))
+		.get();
+	return `${row?.last ?? 0}-${row?.count ?? 0}`;
+}
 
 /** Branches that the account may pay for, and accounts that were asked for or laid before. */
 async function accountsBeside(

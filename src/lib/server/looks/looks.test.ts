@@ -19,7 +19,7 @@ import {
 } from '../testing';
 import { lookAtAccount } from './account';
 import { lookAtCustomers } from './customers';
-import { lookAtDesk } from './desk';
+import { lookAtDesk, lookAtDeskItems } from './desk';
 import { findCustomers } from './find-customers';
 import { lookAtItem } from './item-life';
 import { lookAtBalances, lookAtJournal } from './journal';
@@ -166,15 +166,17 @@ it('the pile and the desk agree', async () => {
 		['certain', 'Hazel Hill Pottery', ['AK-2'], 0]
 	]);
 	expect(pile.doneOfNewest).toBe(1);
+	const numbersOn = async ({ itemsOf }: { itemsOf: { accounts: readonly number[] } }) =>
+		(await lookAtDeskItems(books.db, itemsOf.accounts, viewer)).map((item) => item.number).sort();
 	const desk = await lookAtDesk(books.db, { receiptId: 3, customerId: null, also: [] }, viewer);
-	expect([
-		desk!.customer!.code,
-		desk!.customer!.owes,
-		desk!.items.map((item) => item.number),
-		desk!.habit
-	]).toEqual(['H1', 2300, ['AK-1', 'AC-1', 'AK-2'], [119]]);
+	expect([desk!.customer!.code, desk!.customer!.owes, await numbersOn(desk!), desk!.habit]).toEqual([
+		'H1',
+		2300,
+		['AC-1', 'AK-1', 'AK-2'],
+		[119]
+	]);
 	const other = await lookAtDesk(books.db, { receiptId: 3, customerId: 2, also: [] }, viewer);
-	expect([other!.customer!.code, other!.items.map((item) => item.number)]).toEqual(['W2', ['AK-3']]);
+	expect([other!.customer!.code, await numbersOn(other!)]).toEqual(['W2', ['AK-3']]);
 	expect(await lookAtDesk(books.db, { receiptId: 1, customerId: null, also: [] }, viewer)).toBeNull();
 });
 

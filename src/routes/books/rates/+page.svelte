@@ -120,7 +120,7 @@
 					A table with a column date and either currency and rate or a column for each currency; or XML of
 					daily reference rates.
 				</p>
-				<fieldset class="grid gap-1">
+				<fieldset class="grid gap-2">
 					<legend class="mb-1 text-soft">What do its figures say?</legend>
 					<label class="flex items-center gap-2"
 						><input type="radio" name="quoted" value="EUR" checked onchange={forget} /> how much of each currency

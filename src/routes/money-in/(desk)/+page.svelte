@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { goto } from '$app/navigation';
+	import { goto, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import type { ActionResult } from '@sveltejs/kit';
@@ -46,6 +46,13 @@
 	const nextId = $derived.by(() => {
 		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
 		return data.rows[at + 1]?.id ?? data.rows[at - 1]?.id ?? null;
+	});
+
+	/** The next receipt is fetched while this one is looked at, so that going on answers at once. */
+	$effect(() => {
+		const next = `/money-in?r=${nextId}`;
+		const soon = nextId === null ? undefined : setTimeout(() => void preloadData(next), 120);
+		return () => clearTimeout(soon);
 	});
 
 	/** After an act: says what was done with a way back, and goes on to the next receipt. */

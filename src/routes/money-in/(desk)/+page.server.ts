@@ -12,26 +12,18 @@ import { undoPlacing } from '$lib/server/acts/undo-placing';
 import { readForm } from '$lib/server/http/read-form';
 import { look, refuse } from '$lib/server/http/refuse';
 import { lookAtDesk } from '$lib/server/looks/desk';
-import { lookAtPile } from '$lib/server/looks/pile';
+import type { PileRow } from '$lib/server/looks/pile';
 import { reasonSentence } from '$lib/words/reason-sentence';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, url, depends }) => {
+export const load: PageServerLoad = async ({ locals, url, depends, parent }) => {
 	depends('books:pile');
 	const { app, who } = locals;
 	const viewer = { who: who!, today: await app.today() };
-	const pile = await look(lookAtPile(app.books.db, null, viewer));
-	const order = ['certain', 'likely', 'choose', 'none'];
-	const rows = [...pile.rows].sort(
-		(a, b) =>
-			Number(!!a.held) - Number(!!b.held) || order.indexOf(a.band) - order.indexOf(b.band) || a.id - b.id
-	);
 	const asked = Number(url.searchParams.get('r')) || null;
 	// `k` lays an account's credits on the desk, without new money.
 	const credits = Number(url.searchParams.get('k')) || null;
-	const receiptId = credits
-		? null
-		: (asked ?? rows.find((row) => row.band !== 'certain')?.id ?? rows[0]?.id ?? null);
+	const receiptId = credits ? null : (asked ?? (await firstOf(parent)));
 	const customerId = credits ?? (Number(url.searchParams.get('c')) || null);
 	const also = (url.searchParams.get('also') ?? '').split(',').map(Number).filter(Boolean);
 	const desk =
@@ -39,15 +31,18 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 			? await look(lookAtDesk(app.books.db, { receiptId, customerId, also }, viewer))
 			: null;
 	return {
-		rows,
-		doneOfNewest: pile.doneOfNewest,
 		desk,
-		credits: pile.credits,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
 		gone: asked !== null && desk === null,
 		mayAct: who!.role !== 'reader'
 	};
 };
+
+/** The first receipt that is not certain, else the first of all. */
+async function firstOf(parent: () => Promise<{ rows: readonly PileRow[] }>): Promise<number | null> {
+	const { rows } = await parent();
+	return rows.find((row) => row.band !== 'certain')?.id ?? rows[0]?.id ?? null;
+}
 
 export const actions: Actions = {
 	post: async ({ request, locals }) => {

@@ -1,0 +1,34 @@
+import type { OpenItem } from '../core/model/records';
+import type { Desk, DeskFrame } from '../server/looks/desk';
+
+/** Accounts whose items are kept in the browser; an account may have thousands. */
+const KEPT = 6;
+const kept = new Map<string, readonly OpenItem[]>();
+
+/**
+ * Completes a desk with the open items of its accounts: own items first, then those of others, then those in other currencies,
+ * each by due day. Asks the server only for accounts that changed since they were fetched last.
+ */
+export async function withItems(frame: DeskFrame, fetcher: typeof fetch): Promise<Desk> {
+	const { accounts, version } = frame.itemsOf;
+	if (accounts.length === 0) return { ...frame, items: [] };
+	const address = `/api/desk-items?accounts=${accounts.join(',')}&version=${version}`;
+	let items = kept.get(address);
+	if (!items) {
+		const response = await fetcher(address);
+		if (!response.ok) throw new Error('The open items could not be read. Load the page again.');
+		items = (await response.json()) as OpenItem[];
+		// Only a browser keeps them: on the server they would be everybody's.
+		if (typeof window !== 'undefined') {
+			kept.set(address, items);
+			if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
+		}
+	}
+	const rank = (item: OpenItem) =>
+		(item.currency === frame.currency ? 0 : 2) + (item.customerId === frame.customer?.id ? 0 : 1);
+	const sorted = [...items].sort((a, b) => {
+		const [x, y] = [rank(a), rank(b)];
+		return x - y || (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id);
+	});
+	return { ...frame, items: sorted };
+}
