@@ -13,6 +13,7 @@ import { writeSetting } from '../lib/server/repo/settings';
 import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_START, DEMO_TODAY, EURO, FIRM, STERLING } from './firm';
 import { BankBook } from './bank-book';
 import { DEPOSIT_ORDER, invoiceForDeposit } from './invoice-for-deposit';
+import { documentFiles } from './document-files';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
 import { recordByHand } from './record-by-hand';
@@ -22,6 +23,8 @@ import { todaysEntries } from './todays-entries';
 export interface DemoBooks {
 	/** Bank files of the day, not yet imported: to be put where the reader can take them from. */
 	readonly todaysFiles: readonly { readonly name: string; readonly text: string }[];
+	/** Documents of the day as other systems send them, to be brought in under Open items. */
+	readonly documents: readonly { readonly name: string; readonly text: string }[];
 }
 
 /**
@@ -95,7 +98,7 @@ export async function makeBooks(
 		await writeSetting(tx, 'today', DEMO_TODAY);
 		await writeSetting(tx, 'demo', true);
 	});
-	return { todaysFiles };
+	return { todaysFiles, documents: documentFiles(payers.map((one) => one.customer)) };
 }
 
 function euroRates(

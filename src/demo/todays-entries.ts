@@ -77,6 +77,20 @@ export async function todaysEntries(
 		today
 	);
 
+	const crossing = next((one, list) => one.customer.currency === 'EUR' && list[0]!.open < 400_000);
+	year.banks['GBP']!.add({
+		amount: Math.round(crossing.items[0]!.open * 0.823),
+		booked: today,
+		details: [
+			{
+				amount: Math.round(crossing.items[0]!.open * 0.823),
+				name: crossing.payer.bankName,
+				account: crossing.payer.account,
+				text: `${crossing.items[0]!.number} paid in GBP`
+			}
+		]
+	});
+
 	const breakage = open(hazel).slice(0, 3);
 	if (breakage.length)
 		year.transfer(hazel, sum(breakage) - 4_540, `INV ${numbers(breakage)} LESS BREAKAGE`, yesterday);

@@ -27,7 +27,8 @@ if ((fresh || !existsSync(mark)) && existsSync(join(folder, 'odd-penny.db'))) {
 		'demo.made',
 		'outbox',
 		'inbox',
-		'todays-bank-files'
+		'todays-bank-files',
+		'todays-documents'
 	])
 		rmSync(join(folder, part), { recursive: true, force: true });
 }
@@ -37,10 +38,12 @@ if (!existsSync(mark)) {
 	writeFileSync(join(folder, 'demo.making'), 'The demo books are being made here.\n');
 	console.log('Making the demo books …');
 	const books = await openOwnBooks();
-	const { todaysFiles } = await makeBooks(books);
+	const { todaysFiles, documents } = await makeBooks(books);
 	await books.close();
 	mkdirSync(join(folder, 'todays-bank-files'), { recursive: true });
 	for (const file of todaysFiles) writeFileSync(join(folder, 'todays-bank-files', file.name), file.text);
+	mkdirSync(join(folder, 'todays-documents'), { recursive: true });
+	for (const file of documents) writeFileSync(join(folder, 'todays-documents', file.name), file.text);
 	writeFileSync(mark, 'The demo books in this folder are whole.\n');
 	rmSync(join(folder, 'demo.making'));
 	console.log(

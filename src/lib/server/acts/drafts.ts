@@ -4,7 +4,6 @@ import { parseDay } from '../../core/day/day';
 import { currencyDigits } from '../../core/money/currency';
 import { customer, draftReceipt } from '../db/schema';
 import { methodsOf } from '../repo/methods';
-import { readSetting } from '../repo/settings';
 import type { DraftRow } from '../repo/draft-row';
 import { Refusal } from '../refusal';
 import { defineAct } from './perform';

@@ -311,7 +311,7 @@ describe('the odd penny, long', () => {
 		expect(desk!.credits).toMatchObject([{ receiptId: 2, onAccount: 1500, depositFor: 'PO-77' }]);
 		const pile = await lookAtPile(books.db, null, viewer);
 		expect(pile.credits).toEqual([
-			{ customerId: 1, name: 'Hazel Hill Pottery', currency: 'GBP', amount: 2200 }
+			{ customerId: 1, name: 'Hazel Hill Pottery', currency: 'GBP', amount: 2200, deposit: null }
 		]);
 	});
 	it('an equal payment shortly before is shown beside it', async () => {

@@ -2,6 +2,7 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import { itemLabel } from '../../core/4-allocation/item-label';
 import { NO_LIMITS, overLimits, type OverLimit } from '../../core/4-allocation/over-limits';
 import { place } from '../../core/4-allocation/place';
+import { toleranceIn } from '../../core/4-allocation/tolerance-in';
 import type { CreditUse, PlaceLine, PlaceOrder } from '../../core/4-allocation/place-order';
 import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
 import { day, type Day } from '../../core/day/day';
@@ -172,7 +173,7 @@ async function orderOf(
 	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
 	return {
 		currency,
-		tolerance: limits.tolerance === null ? null : minor(limits.tolerance),
+		tolerance: toleranceIn(limits.tolerance, toBase),
 		receipt: row && {
 			id: row.id,
 			customerId: input.customerId!,

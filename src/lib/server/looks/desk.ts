@@ -30,6 +30,8 @@ import { asideRuleFor } from '../repo/aside-rules';
 import { isKnownPayer } from '../repo/remember-payer';
 import { feePatternOf } from '../repo/seen-fees';
 import { readSetting } from '../repo/settings';
+import { toleranceIn } from '../../core/4-allocation/tolerance-in';
+import { baseConverter } from '../repo/to-base';
 import { answeredPile, type Waiting } from './answers';
 import { defineLook } from './define-look';
 import { whoOwes, type FoundCustomer } from './find-customers';
@@ -89,6 +91,7 @@ export interface DeskFrame {
 	readonly asideRule: string | null;
 	/** What was kept of this payer's money before, as a tariff. */
 	readonly feePattern: FeePattern | null;
+	/** The tolerance in the currency of the money, the limits in base currency. */
 	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
 	/** Days after the due day of the last payments, newest first. */
 	readonly habit: readonly number[];
@@ -110,7 +113,7 @@ export const lookAtDesk = defineLook(
 	async (
 		db,
 		input: { receiptId: number | null; customerId: number | null; also: readonly number[] },
-		{ who }
+		{ who, today }
 	): Promise<DeskFrame | null> => {
 		const pile = await answeredPile(db);
 		const row = pile.receipts.find((one) => one.id === input.receiptId) ?? null;
@@ -136,6 +139,7 @@ export const lookAtDesk = defineLook(
 		const owes = owner ? await owedBy(db, owner.id, currency) : 0;
 		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
 		const firm = await readSetting(db, 'firm');
+		const convert = await baseConverter(db, currency, firm?.baseCurrency ?? currency, row?.booked ?? today);
 		return {
 			receipt: row,
 			answer,
@@ -155,7 +159,10 @@ export const lookAtDesk = defineLook(
 				? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
 				: [],
 			suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
-			limits: { tolerance: limits.tolerance, mine: limitsOf(limits, who) },
+			limits: {
+				tolerance: typeof convert === 'function' ? toleranceIn(limits.tolerance, convert) : null,
+				mine: limitsOf(limits, who)
+			},
 			habit: owner ? await habitOf(owner.id) : [],
 			setAside: await db
 				.select({ code: ledgerAccount.code, name: ledgerAccount.name })
