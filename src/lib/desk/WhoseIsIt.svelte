@@ -27,10 +27,11 @@
 	);
 	function choose(id: number) {
 		const params = new URLSearchParams(page.url.searchParams);
+		const { pathname } = page.url;
 		if (page.data.desk?.receipt) params.set('r', String(page.data.desk.receipt.id));
 		if (mode === 'owner') params.set('c', String(id));
 		else params.set('also', [...(params.get('also')?.split(',') ?? []), id].join(','));
-		void goto(`/money-in?${params}`, { noScroll: true });
+		void goto(`${pathname}?${params}`, { noScroll: true });
 	}
 </script>
 

@@ -1,4 +1,5 @@
 import type { OpenItem } from '../core/model/records';
+import { sortedItems } from './sorted-items';
 import type { Desk, DeskFrame } from '../server/looks/desk';
 
 /** Accounts whose items are kept in the browser; an account may have thousands. */
@@ -24,11 +25,5 @@ export async function withItems(frame: DeskFrame, fetcher: typeof fetch): Promis
 			if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
 		}
 	}
-	const rank = (item: OpenItem) =>
-		(item.currency === frame.currency ? 0 : 2) + (item.customerId === frame.customer?.id ? 0 : 1);
-	const sorted = [...items].sort((a, b) => {
-		const [x, y] = [rank(a), rank(b)];
-		return x - y || (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id);
-	});
-	return { ...frame, items: sorted };
+	return { ...frame, items: sortedItems(items, frame.currency, frame.customer?.id) };
 }

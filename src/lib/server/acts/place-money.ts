@@ -43,96 +43,110 @@ export interface Placed {
 export const placeMoney = defineAct({
 	kind: 'place-receipt',
 	needs: 'clerk',
-	run: async (tx, given: PlaceInput, at): Promise<Placed> => {
-		if (at.key) {
-			const done = await actByKey(tx, at.key);
-			if (done) return { actId: done.kind === 'ask-supervisor' ? null : done.id, waits: [] };
-		}
-		const input = placeInput.parse(given);
-		const taken =
-			input.receiptId === null ? null : await takeReceipt(tx, input.receiptId, input.receiptVersion ?? 0);
-		const owner = await ownerOf(tx, input);
-		const money = taken && (await moneyOf(tx, taken.row, taken.state, at.today));
-		const date = money?.date ?? (await chosenDate(tx, input.date, at.today));
-		const order = await orderOf(tx, input, taken?.row ?? null, date, money?.base ?? null);
-		const placing = place(order);
-		if (!placing.ok) throw new Refusal(...placing.problems);
-		checkClaims(input, order.lines);
-
-		const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
-		const firm = await readSetting(tx, 'firm');
-		const booked = [
-			...placing.value.differences,
-			...placing.value.creditChanges.filter((one) => one.kind === 'small_difference' || one.kind === 'refund')
-		] as Parameters<typeof overLimits>[2];
-		const waits = overLimits(limits, at.who, booked);
-		if (waits.length > 0) {
-			if (!taken)
-				throw new Refusal(
-					...waits.map((one) => ({
-						...one,
-						code: 'over-limit' as const,
-						currency: firm?.baseCurrency ?? order.currency
-					}))
-				);
-			await askSupervisor(tx, input, taken.row.id, waits, at);
-			return { actId: null, waits };
-		}
-
-		const actId = await recordAct(tx, {
-			kind: taken ? 'place-receipt' : 'place-credits',
-			date,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: summaryOf(taken?.row ?? null, placing.value, order.currency, owner.name),
-			facts: {
-				lines: input.lines,
-				credits: input.credits,
-				onAccount: taken ? placing.value.credits.at(-1)!.onAccount : 0,
-				depositFor: input.depositFor,
-				remember: input.remember,
-				reasons: input.reasons
-			},
-			customerId: owner.id,
-			receiptId: taken?.row.id ?? null,
-			key: at.key
-		});
-		await writePlacing(tx, { actId, date, receiptId: taken?.row.id ?? null }, placing.value);
-		await openClaims(tx, { actId, date }, input.lines, placing.value, order.lines);
-		if (taken) {
-			const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
-			await tx
-				.update(receiptState)
-				.set({
-					state: 'placed',
-					customerId: owner.id,
-					onAccount,
-					onAccountBase,
-					depositFor: onAccount > 0 ? input.depositFor : null,
-					heldBecause: null,
-					heldOrder: null,
-					version: taken.state.version + 1,
-					actId,
-					lastActId: actId
-				})
-				.where(eq(receiptState.receiptId, taken.row.id));
-		}
-		if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
-		if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
-		const brought = taken
-			? {
-					amount: minor(taken.row.amount),
-					base: order.receipt!.base,
-					currency: taken.row.currency,
-					customerId: owner.id,
-					...whereMoneyLies(taken.row, taken.state)
-				}
-			: null;
-		await postJournal(tx, actId, date, journalOfPlacing(brought, placing.value));
-		return { actId, waits: [] };
-	}
+	run: (tx, given: PlaceInput, at) => placeAs(tx, given, at, null)
 });
+
+/**
+ * Places money as the order says. Money that was placed before and is placed again keeps its value in base currency, on the
+ * day that a person chose (`before`); what is over a limit is then refused, since it cannot wait.
+ */
+export async function placeAs(
+	tx: Tx,
+	given: PlaceInput,
+	at: Circumstance,
+	before: { readonly date: Day; readonly base: Minor } | null
+): Promise<Placed> {
+	if (at.key) {
+		const done = await actByKey(tx, at.key);
+		if (done) return { actId: done.kind === 'ask-supervisor' ? null : done.id, waits: [] };
+	}
+	const input = placeInput.parse(given);
+	const taken =
+		input.receiptId === null ? null : await takeReceipt(tx, input.receiptId, input.receiptVersion ?? 0);
+	const owner = await ownerOf(tx, input);
+	const money = taken && (before ?? (await moneyOf(tx, taken.row, taken.state, at.today)));
+	const date = money?.date ?? (await chosenDate(tx, input.date, at.today));
+	const order = await orderOf(tx, input, taken?.row ?? null, date, money?.base ?? null);
+	const placing = place(order);
+	if (!placing.ok) throw new Refusal(...placing.problems);
+	checkClaims(input, order.lines);
+
+	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
+	const firm = await readSetting(tx, 'firm');
+	const booked = [
+		...placing.value.differences,
+		...placing.value.creditChanges.filter((one) => one.kind === 'small_difference' || one.kind === 'refund')
+	] as Parameters<typeof overLimits>[2];
+	const waits = overLimits(limits, at.who, booked);
+	if (waits.length > 0) {
+		if (!taken || before)
+			throw new Refusal(
+				...waits.map((one) => ({
+					...one,
+					code: 'over-limit' as const,
+					currency: firm?.baseCurrency ?? order.currency
+				}))
+			);
+		await askSupervisor(tx, input, taken.row.id, waits, at);
+		return { actId: null, waits };
+	}
+
+	const actId = await recordAct(tx, {
+		kind: taken ? 'place-receipt' : 'place-credits',
+		date,
+		at: at.now(),
+		userId: at.who.id,
+		userName: at.who.name,
+		summary: summaryOf(taken?.row ?? null, placing.value, order.currency, owner.name),
+		facts: {
+			lines: input.lines,
+			credits: input.credits,
+			fees: input.fees,
+			surplus: input.surplus,
+			customerId: input.customerId,
+			onAccount: taken ? placing.value.credits.at(-1)!.onAccount : 0,
+			depositFor: input.depositFor,
+			remember: input.remember,
+			reasons: input.reasons
+		},
+		customerId: owner.id,
+		receiptId: taken?.row.id ?? null,
+		key: at.key
+	});
+	await writePlacing(tx, { actId, date, receiptId: taken?.row.id ?? null }, placing.value);
+	await openClaims(tx, { actId, date }, input.lines, placing.value, order.lines);
+	if (taken) {
+		const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
+		await tx
+			.update(receiptState)
+			.set({
+				state: 'placed',
+				customerId: owner.id,
+				onAccount,
+				onAccountBase,
+				depositFor: onAccount > 0 ? input.depositFor : null,
+				heldBecause: null,
+				heldOrder: null,
+				version: taken.state.version + 1,
+				actId,
+				lastActId: actId
+			})
+			.where(eq(receiptState.receiptId, taken.row.id));
+	}
+	if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
+	if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
+	const brought = taken
+		? {
+				amount: minor(taken.row.amount),
+				base: order.receipt!.base,
+				currency: taken.row.currency,
+				customerId: owner.id,
+				...whereMoneyLies(taken.row, taken.state)
+			}
+		: null;
+	await postJournal(tx, actId, date, journalOfPlacing(brought, placing.value));
+	return { actId, waits: [] };
+}
 
 const owners = new PerTransaction<{ id: number; name: string } | undefined>();
 

@@ -40,7 +40,17 @@ const BRINGS_MONEY = ['place-receipt', 'set-aside', 'tie-entry', 'book-unidentif
 export const undoPlacing = defineAct({
 	kind: 'undo-placing',
 	needs: 'clerk',
-	run: async (tx, input: { readonly actId: number }, at): Promise<{ actId: number }> => {
+	run: async (
+		tx,
+		input: {
+			readonly actId: number;
+			/** The accounting day; without one, that of the act, or the first open one. */
+			readonly date?: Day;
+			/** True where the money is placed again in the same transaction: then it may be at the bank already. */
+			readonly again?: boolean;
+		},
+		at
+	): Promise<{ actId: number }> => {
 		const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
 		if (!first || !UNDOABLE.includes(first.kind)) throw new Refusal({ code: 'not-found', what: 'placing' });
 		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
@@ -50,7 +60,7 @@ export const undoPlacing = defineAct({
 		const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
 		const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
 		const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
-		if (first.kind === 'place-receipt') await refuseTied(tx, first.receiptId!);
+		if (first.kind === 'place-receipt' && !input.again) await refuseTied(tx, first.receiptId!);
 		for (const row of creditChanges) await refuseInFile(tx, row.id);
 		if (first.kind === 'book-unidentified') await refuseIdentified(tx, first.id, first.receiptId!);
 		if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
@@ -77,7 +87,7 @@ export const undoPlacing = defineAct({
 			},
 			await stateNow(tx, allocations, differences, creditChanges)
 		);
-		const date = await accountingDate(tx, first.date as Day);
+		const date = input.date ?? (await accountingDate(tx, first.date as Day));
 		const actId = await recordAct(tx, {
 			kind: 'undo-placing',
 			date,

@@ -33,7 +33,7 @@ import { readSetting } from '../repo/settings';
 import { toleranceIn } from '../../core/4-allocation/tolerance-in';
 import { baseConverter } from '../repo/to-base';
 import { answeredPile, type Waiting } from './answers';
-import { defineLook } from './define-look';
+import { defineLook, type Viewer } from './define-look';
 import { whoOwes, type FoundCustomer } from './find-customers';
 
 /** Earlier money that lies on account and can be placed with, or without, new money. */
@@ -118,73 +118,83 @@ export const lookAtDesk = defineLook(
 		const pile = await answeredPile(db);
 		const row = pile.receipts.find((one) => one.id === input.receiptId) ?? null;
 		if (input.receiptId !== null && !row) return null;
-		const answer = row && pile.answers.get(row.id)!;
-		const held = row?.heldOrder ?? null;
-		const customerId = input.customerId ?? held?.customerId ?? answer?.customerId ?? null;
-		const owner = customerId
-			? await db.select().from(customer).where(eq(customer.id, customerId)).get()
-			: undefined;
-		if (!row && !owner) return null;
-		const accounts = owner ? await accountsBeside(db, owner.id, input.also, held) : [];
-		const ids = owner ? [owner.id, ...accounts.map((one) => one.id)] : [];
-		const bank = row?.bankEntryId
-			? await db
-					.select({ name: bankAccount.name, reference: bankEntry.bankReference })
-					.from(bankEntry)
-					.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
-					.where(eq(bankEntry.id, row.bankEntryId))
-					.get()
-			: undefined;
-		const currency = row?.currency ?? owner!.currency;
-		const owes = owner ? await owedBy(db, owner.id, currency) : 0;
-		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
-		const firm = await readSetting(db, 'firm');
-		const convert = await baseConverter(db, currency, firm?.baseCurrency ?? currency, row?.booked ?? today);
-		return {
-			receipt: row,
-			answer,
-			currency,
-			baseCurrency: firm?.baseCurrency ?? currency,
-			bank: bank ?? { name: row ? 'recorded by hand' : 'on account', reference: null },
-			customer: owner ? { id: owner.id, code: owner.code, name: owner.name, notes: owner.notes, owes } : null,
-			itemsOf: { accounts: ids, version: await versionOf(db, ids) },
-			owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
-			credits: owner ? await creditsOf(db, owner.id, currency) : [],
-			mayBe: !owner && row && row.amount > 0 ? await whoOwes(db, row.amount, row.currency) : [],
-			advices: owner && row ? await keptAdvices(db, owner.id) : [],
-			payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
-			asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,
-			feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
-			ties: row?.bankEntryId
-				? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
-				: [],
-			suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
-			limits: {
-				tolerance: typeof convert === 'function' ? toleranceIn(limits.tolerance, convert) : null,
-				mine: limitsOf(limits, who)
-			},
-			habit: owner ? await habitOf(owner.id) : [],
-			setAside: await db
-				.select({ code: ledgerAccount.code, name: ledgerAccount.name })
-				.from(ledgerAccount)
-				.where(eq(ledgerAccount.forSettingAside, true))
-				.orderBy(asc(ledgerAccount.name))
-		};
-
-		async function habitOf(id: number): Promise<number[]> {
-			const paid = await db
-				.select({ booked: receipt.booked, due: item.due })
-				.from(receiptState)
-				.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-				.innerJoin(allocation, eq(allocation.actId, receiptState.actId))
-				.innerJoin(item, eq(item.id, allocation.itemId))
-				.where(and(eq(receiptState.customerId, id), eq(receiptState.state, 'placed')))
-				.orderBy(desc(receipt.booked), desc(receipt.id))
-				.limit(HABIT);
-			return paid.map((one) => daysBetween(one.due as Day, one.booked as Day));
-		}
+		return frameOf(db, row, row && pile.answers.get(row.id)!, input, { who, today });
 	}
 );
+
+/** The desk for money and its answer; null where there is neither money nor an account. */
+export async function frameOf(
+	db: Db,
+	row: Waiting | null,
+	answer: Answer | null,
+	input: { customerId: number | null; also: readonly number[] },
+	{ who, today }: Viewer
+): Promise<DeskFrame | null> {
+	const held = row?.heldOrder ?? null;
+	const customerId = input.customerId ?? held?.customerId ?? answer?.customerId ?? null;
+	const owner = customerId
+		? await db.select().from(customer).where(eq(customer.id, customerId)).get()
+		: undefined;
+	if (!row && !owner) return null;
+	const accounts = owner ? await accountsBeside(db, owner.id, input.also, held) : [];
+	const ids = owner ? [owner.id, ...accounts.map((one) => one.id)] : [];
+	const bank = row?.bankEntryId
+		? await db
+				.select({ name: bankAccount.name, reference: bankEntry.bankReference })
+				.from(bankEntry)
+				.innerJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
+				.where(eq(bankEntry.id, row.bankEntryId))
+				.get()
+		: undefined;
+	const currency = row?.currency ?? owner!.currency;
+	const owes = owner ? await owedBy(db, owner.id, currency) : 0;
+	const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
+	const firm = await readSetting(db, 'firm');
+	const convert = await baseConverter(db, currency, firm?.baseCurrency ?? currency, row?.booked ?? today);
+	return {
+		receipt: row,
+		answer,
+		currency,
+		baseCurrency: firm?.baseCurrency ?? currency,
+		bank: bank ?? { name: row ? 'recorded by hand' : 'on account', reference: null },
+		customer: owner ? { id: owner.id, code: owner.code, name: owner.name, notes: owner.notes, owes } : null,
+		itemsOf: { accounts: ids, version: await versionOf(db, ids) },
+		owners: Object.fromEntries(accounts.map((one) => [one.id, one.name])),
+		credits: owner ? await creditsOf(db, owner.id, currency) : [],
+		mayBe: !owner && row && row.amount > 0 ? await whoOwes(db, row.amount, row.currency) : [],
+		advices: owner && row ? await keptAdvices(db, owner.id) : [],
+		payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
+		asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,
+		feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
+		ties: row?.bankEntryId
+			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
+			: [],
+		suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
+		limits: {
+			tolerance: typeof convert === 'function' ? toleranceIn(limits.tolerance, convert) : null,
+			mine: limitsOf(limits, who)
+		},
+		habit: owner ? await habitOf(owner.id) : [],
+		setAside: await db
+			.select({ code: ledgerAccount.code, name: ledgerAccount.name })
+			.from(ledgerAccount)
+			.where(eq(ledgerAccount.forSettingAside, true))
+			.orderBy(asc(ledgerAccount.name))
+	};
+
+	async function habitOf(id: number): Promise<number[]> {
+		const paid = await db
+			.select({ booked: receipt.booked, due: item.due })
+			.from(receiptState)
+			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+			.innerJoin(allocation, eq(allocation.actId, receiptState.actId))
+			.innerJoin(item, eq(item.id, allocation.itemId))
+			.where(and(eq(receiptState.customerId, id), eq(receiptState.state, 'placed')))
+			.orderBy(desc(receipt.booked), desc(receipt.id))
+			.limit(HABIT);
+		return paid.map((one) => daysBetween(one.due as Day, one.booked as Day));
+	}
+}
 
 /** Open items of accounts, as the core knows them. */
 export const lookAtDeskItems = defineLook('reader', (db, accounts: readonly number[]) =>
@@ -231,16 +241,28 @@ async function accountsBeside(
 		.orderBy(asc(customer.id));
 }
 
+const CREDIT = {
+	receiptId: receipt.id,
+	version: receiptState.version,
+	booked: receipt.booked,
+	payerName: receipt.payerName,
+	onAccount: receiptState.onAccount,
+	depositFor: receiptState.depositFor
+};
+
+/** Earlier money by its receipts, whatever of it is left. */
+export async function creditsById(db: Db, receiptIds: readonly number[]): Promise<DeskCredit[]> {
+	const rows = await db
+		.select(CREDIT)
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(inArray(receipt.id, [...receiptIds]));
+	return rows.map((row) => ({ ...row, onAccount: minor(row.onAccount) }));
+}
+
 async function creditsOf(db: Db, customerId: number, currency: string): Promise<DeskCredit[]> {
 	const rows = await db
-		.select({
-			receiptId: receipt.id,
-			version: receiptState.version,
-			booked: receipt.booked,
-			payerName: receipt.payerName,
-			onAccount: receiptState.onAccount,
-			depositFor: receiptState.depositFor
-		})
+		.select(CREDIT)
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(

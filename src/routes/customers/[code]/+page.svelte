@@ -50,6 +50,7 @@
 			<a class="btn" href="/letters/preview?kind=reminder&customer={customer.id}&currency={customer.currency}"
 				>Read a reminder</a
 			>
+			<a class="btn" href="/customers/{customer.code}/threads">Which money paid what</a>
 			<a class="btn" href="/open-items/new?c={customer.id}">Write a document</a>
 		</p>
 		<table class="mt-4">
@@ -71,6 +72,10 @@
 									>{ledgerWords(row.kind)}</a
 								>{row.label ? `, ${row.label}` : ''}{/if}
 							<span class="text-soft">{row.text}</span>
+							{#if row.kind === 'place-receipt' && !row.undone && row.amount < 0 && data.who?.role !== 'reader'}<a
+									class="ml-1 text-sm text-copper"
+									href="/money-in/again/{row.actId}">put right</a
+								>{/if}
 							{#if row.undone}<span class="text-sm">taken back since</span>{/if}
 						</td>
 						<td class="text-sm">

@@ -1,0 +1,102 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { toast } from 'svelte-sonner';
+	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import DeskView from '$lib/desk/DeskView.svelte';
+	import { Placing } from '$lib/desk/placing.svelte';
+	import { sortedItems } from '$lib/desk/sorted-items';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { moment, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const again = $derived(data.again);
+	const desk = $derived({
+		...again.desk,
+		items: sortedItems(again.desk.items, again.desk.currency, again.desk.customer?.id)
+	});
+	const placing = $derived(new Placing(desk, data.today as Day, data.who?.name ?? ''));
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let filter = $state<HTMLInputElement>();
+	let active = $state(0);
+	const key = crypto.randomUUID();
+	const kinds = { statement: 'A statement', reminder: 'A reminder' } as Record<string, string>;
+</script>
+
+<svelte:head><title>Put right · Odd Penny</title></svelte:head>
+
+<div class="grid h-[calc(100vh-48px)] grid-rows-[auto_1fr_auto]">
+	<div class="double-bottom px-6 py-3">
+		<p>
+			<strong class="font-semibold">Put right:</strong> placed by {again.by} on {moment(again.at)}, for {shortDay(
+				again.date,
+				data.today ?? undefined
+			)}. Lay it as it should be; what is there now is taken off and placed again in one step, and both are
+			recorded.
+		</p>
+		{#each again.letters as letter (letter.id)}
+			<p class="mt-1 text-sm text-copper">
+				{kinds[letter.kind] ?? 'A letter'} of {shortDay(letter.date, data.today ?? undefined)} told {letter.customer}
+				how it stood.
+				<a class="underline" href="/letters/outbox/{letter.id}">Read it</a>, or
+				<a
+					class="underline"
+					href="/letters/preview?kind=statement&customer={letter.customerId}&currency={letter.currency}"
+					>send a corrected statement</a
+				> afterwards.
+			</p>
+		{/each}
+		<div class="mt-1"><Problems {problems} /></div>
+	</div>
+	<section class="overflow-y-auto" aria-label="The desk">
+		{#key again}
+			<DeskView {placing} reasons={again.reasons} bind:filter bind:active mayAct={true} />
+		{/key}
+	</section>
+	<footer class="double-top flex h-[54px] items-center gap-3 bg-sheet px-5">
+		<form
+			method="POST"
+			class="flex items-center gap-3"
+			use:enhance={({ formData }) => {
+				const order = { ...placing.order, date: placing.date || null };
+				formData.set('json', JSON.stringify({ actId: again.actId, order }));
+				formData.set('key', key);
+				busy = true;
+				problems = [];
+				return async ({ result, update }) => {
+					busy = false;
+					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
+					else if (result.type === 'error') problems = ['That did not work. Nothing was changed.'];
+					else {
+						toast('Put right. Both the old placing and the new one are in the journal.');
+						await update();
+					}
+				};
+			}}
+		>
+			<button class="btn btn-main" disabled={!placing.outcome.ok || placing.outcome.asks || busy}>
+				Put right {money(desk.receipt?.amount ?? 0, desk.currency)}
+			</button>
+			<label class="flex items-center gap-2 text-sm"
+				>on
+				<input
+					type="text"
+					class="w-28"
+					placeholder="today"
+					onchange={({ currentTarget: { value } }) =>
+						(placing.date = value.trim() ? (parseTypedDay(value, placing.today) ?? value) : '')}
+				/>{#if placing.date}{shortDay(placing.date)}{/if}</label
+			>
+		</form>
+		<button type="button" class="btn" onclick={() => placing.clear()}>Take all of it off</button>
+		<a class="btn" href="/customers/{desk.customer?.code ?? ''}">Leave it as it is</a>
+		<p
+			aria-live="polite"
+			class={['ml-auto text-right text-sm', placing.outcome.ok ? 'text-soft' : 'text-copper']}
+		>
+			{placing.outcome.asks
+				? 'That is above your limit: a supervisor has to put it right.'
+				: placing.outcome.text}
+		</p>
+	</footer>
+</div>
