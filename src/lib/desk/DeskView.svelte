@@ -83,9 +83,9 @@
 		{#if receipt}
 			<p class="mt-1 mb-3 font-mono text-[13px] text-soft">
 				{shortDay(receipt.booked, placing.today)} · {desk.bank.name} · {receipt.payerName ?? 'no name'} ·
-				<BankWords text={receipt.text || 'no words'} recognised={desk.answer!.recognised} />
+				<BankWords text={receipt.text || 'no words'} recognised={desk.answer?.recognised ?? []} />
 				{#if receipt.structuredReference}· ref. <mark
-						class={['bg-transparent text-ink', desk.answer!.lines.length && 'border-b-2 border-copper']}
+						class={['bg-transparent text-ink', desk.answer?.lines.length && 'border-b-2 border-copper']}
 						>{receipt.structuredReference}</mark
 					>{/if}
 			</p>

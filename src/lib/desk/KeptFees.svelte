@@ -48,7 +48,7 @@
 		>
 		{stated}
 	{/each}
-	{#if receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
+	{#if placing.desk.answer && receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
 		<a class="ml-auto text-copper" href="/money-in/split?r={receipt.id}">It is several payments: split it</a>
 	{/if}
 </p>

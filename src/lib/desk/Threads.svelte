@@ -11,7 +11,8 @@
 		links,
 		picked = $bindable(),
 		today,
-		currency
+		currency,
+		owner
 	}: {
 		sources: readonly ThreadSource[];
 		items: readonly ThreadItem[];
@@ -19,6 +20,8 @@
 		picked: number | null;
 		today: string;
 		currency: string;
+		/** The account's name. */
+		owner: string;
 	} = $props();
 	const WIDTH = 760;
 	const SIDE = 230;
@@ -47,6 +50,17 @@
 			[WIDTH - SIDE - BAR, one.right[0], Math.max(one.right[1], one.right[0] + 1.5)]
 		]) ?? '';
 	const sum = (value: number, of: string) => (of === currency ? amount(value, of) : money(value, of));
+	/** The payer where that is not just the account itself, as long as there is room for it. */
+	function nameOf(one: ThreadSource): string {
+		if (one.label.toLowerCase() === owner.toLowerCase()) return '';
+		return one.label.length > 18 ? `${one.label.slice(0, 17)}…` : one.label;
+	}
+	function standing(one: ThreadItem): string {
+		const left =
+			one.open === 0 ? 'settled' : one.open < one.total ? `${amount(one.open, one.currency)} open` : 'open';
+		const gap = one.differences > 0 ? `, ${amount(one.differences, one.currency)} not in cash` : '';
+		return `${left}${gap}${one.owner ? ` · ${one.owner}` : ''}`;
+	}
 	function said(link: ThreadLink): string {
 		const from = sourceOf.get(link.source)!;
 		const to = itemOf.get(String(link.itemId))!;
@@ -95,9 +109,9 @@
 				class="open"
 			/>{/if}
 		<text x={SIDE - 8} y={bar.y + 14} text-anchor="end"
-			><tspan class="soft">{shortDay(one.date, today)} </tspan><tspan
-				>{one.label.length > 18 ? `${one.label.slice(0, 17)}…` : one.label}
-			</tspan><tspan class="sum">{sum(one.amount, one.currency)}</tspan></text
+			><tspan class="soft">{shortDay(one.date, today)}</tspan>{#if nameOf(one)}<tspan dx="5"
+					>{nameOf(one)}</tspan
+				>{/if}<tspan dx="6" class="sum">{sum(one.amount, one.currency)}</tspan></text
 		>
 	{/each}
 	{#each laid.right as bar (bar.key)}
@@ -111,14 +125,9 @@
 				class="open"
 			/>{/if}
 		<text x={WIDTH - SIDE + 8} y={bar.y + 14}
-			><tspan class="sum">{one.label} </tspan><tspan>{sum(one.total, one.currency)}</tspan><tspan class="soft"
-				>{one.open === 0
-					? ' settled'
-					: one.open < one.total
-						? ` ${amount(one.open, one.currency)} open`
-						: ' open'}{one.differences > 0
-					? `, ${amount(one.differences, one.currency)} not in cash`
-					: ''}{one.owner ? ` · ${one.owner}` : ''}</tspan
+			><tspan class="sum">{one.label}</tspan><tspan dx="6">{sum(one.total, one.currency)}</tspan><tspan
+				dx="5"
+				class="soft">{standing(one)}</tspan
 			></text
 		>
 	{/each}

@@ -25,6 +25,9 @@ export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
 	'bad_debt'
 ];
 
+/** What is left over is called these, by their keys; null leaves it on account. */
+export const SURPLUS_NAMES = [null, 'refund', 'small_difference'] as const;
+
 /** One name for a gap; the one without a typed amount takes all that is left of the gap. */
 export interface Gap {
 	readonly kind: DifferenceKind;

@@ -12,7 +12,8 @@
 	import HoldSheet from '$lib/desk/HoldSheet.svelte';
 	import KeysSheet from '$lib/desk/KeysSheet.svelte';
 	import PileList from '$lib/desk/PileList.svelte';
-	import { GAP_NAMES, Placing } from '$lib/desk/placing.svelte';
+	import { isTyping, itemKeys } from '$lib/desk/item-keys';
+	import { Placing } from '$lib/desk/placing.svelte';
 	import TieNote from '$lib/desk/TieNote.svelte';
 	import { postAction } from '$lib/desk/post-action';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -39,9 +40,6 @@
 	let active = $state(0);
 	let postForm = $state<HTMLFormElement>()!;
 	let undoForm = $state<HTMLFormElement>()!;
-
-	/** What is left over is called these, by their keys. */
-	const SURPLUS = [null, 'refund', 'small_difference'] as const;
 
 	const nextId = $derived.by(() => {
 		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
@@ -127,7 +125,7 @@
 
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
-		const typing = target.matches('input, select, textarea');
+		const typing = isTyping(target);
 		if (sheet || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
 		// A sheet that belongs to no station, such as the search, keeps its keys to itself.
 		if (document.querySelector('[role="dialog"]')) return;
@@ -144,29 +142,17 @@
 			return;
 		}
 		if (typing) return;
-		const items = placing?.desk.items ?? [];
 		const does: Record<string, () => void> = {
+			...(placing ? itemKeys(placing, { active, move: (to) => (active = to), filter }) : {}),
 			j: () => step(1),
 			k: () => step(-1),
-			ArrowDown: () => (active = Math.min(active + 1, items.length - 1)),
-			ArrowUp: () => (active = Math.max(active - 1, 0)),
-			' ': () => items[active] && placing?.toggle(items[active]!.id),
-			'/': () => filter?.focus(),
 			'?': () => (sheet = 'keys'),
-			o: () => placing?.clear(),
 			a: () => data.mayAct && placing?.desk.customer && (sheet = 'advice'),
-			f: () => placing?.desk.customer && placing.fillOldest(),
 			h: () => data.mayAct && placing?.desk.receipt && (sheet = 'hold'),
 			n: () => data.mayAct && placing?.desk.receipt && (sheet = 'aside'),
 			c: () => certain.length > 0 && data.mayAct && (sheet = 'certain'),
 			u: () => lastActs.length > 0 && undoForm.requestSubmit()
 		};
-		for (const [n, kind] of GAP_NAMES.entries())
-			does[String(n + 1)] = () => {
-				if (!placing) return;
-				if (placing.short) placing.nameGap(kind);
-				else if (n < SURPLUS.length) placing.surplus = SURPLUS[n]!;
-			};
 		const act = does[event.key.length === 1 ? event.key.toLowerCase() : event.key];
 		if (!act) return;
 		event.preventDefault();

@@ -93,6 +93,7 @@
 					bind:picked
 					{today}
 					currency={threads.customer.currency}
+					owner={threads.customer.name}
 				/>
 			</div>
 		{/if}

@@ -4,6 +4,7 @@
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import DeskView from '$lib/desk/DeskView.svelte';
+	import { isTyping, itemKeys } from '$lib/desk/item-keys';
 	import { Placing } from '$lib/desk/placing.svelte';
 	import { sortedItems } from '$lib/desk/sorted-items';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -20,11 +21,26 @@
 	let filter = $state<HTMLInputElement>();
 	let active = $state(0);
 	const key = crypto.randomUUID();
+	function onkeydown(event: KeyboardEvent) {
+		if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+		if (document.querySelector('[role="dialog"]')) return;
+		const target = event.target as HTMLElement;
+		if (isTyping(target)) {
+			if (event.key === 'Escape') target.blur();
+			return;
+		}
+		const keys = itemKeys(placing, { active, move: (to) => (active = to), filter });
+		const does = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+		if (!does) return;
+		event.preventDefault();
+		does();
+	}
 	const kinds = { statement: 'A statement', reminder: 'A reminder' } as Record<string, string>;
 </script>
 
 <svelte:head><title>Put right · Odd Penny</title></svelte:head>
 
+<svelte:window {onkeydown} />
 <div class="grid h-[calc(100vh-48px)] grid-rows-[auto_1fr_auto]">
 	<div class="double-bottom px-6 py-3">
 		<p>
