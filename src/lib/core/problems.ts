@@ -127,6 +127,12 @@ export type Problem =
 	  }
 	| { readonly code: 'credit-changed' }
 	| { readonly code: 'claim-of-claim'; readonly item: string }
+	| {
+			readonly code: 'claim-changed';
+			readonly claim: string;
+			readonly open: number;
+			readonly currency: string;
+	  }
 	| { readonly code: 'claim-unexplained'; readonly item: string }
 	| { readonly code: 'split-part'; readonly part: number }
 	| {

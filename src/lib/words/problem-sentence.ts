@@ -97,6 +97,8 @@ function sentence(problem: Problem): string {
 			return 'The earlier money was used by somebody meanwhile. Look at the account again.';
 		case 'claim-of-claim':
 			return `${problem.item} is a claim already. Settle it, or decide it.`;
+		case 'claim-changed':
+			return `Somebody dealt with ${problem.claim} meanwhile; ${money(problem.open, problem.currency)} of it is open now. Look at it again; nothing was decided.`;
 		case 'claim-unexplained':
 			return `Say why ${problem.item} was paid short, who follows it up, and until when.`;
 		case 'split-part':

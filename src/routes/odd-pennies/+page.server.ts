@@ -1,8 +1,22 @@
-import { look } from '$lib/server/http/refuse';
+import { decideClaims, decideInput } from '$lib/server/acts/decide-claims';
+import { perform } from '$lib/server/acts/perform';
+import { readForm } from '$lib/server/http/read-form';
+import { look, refuse } from '$lib/server/http/refuse';
 import { lookAtOddPennies } from '$lib/server/looks/odd-pennies';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const viewer = { who: locals.who!, today: await locals.app.today() };
-	return look(lookAtOddPennies(locals.app.books.db, null, viewer));
+	const found = await look(lookAtOddPennies(locals.app.books.db, null, viewer));
+	return { ...found, mayAct: locals.who!.role !== 'reader' };
+};
+
+export const actions: Actions = {
+	decide: async ({ request, locals }) => {
+		const read = await readForm(request, decideInput);
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!, read.key);
+		const result = await perform(locals.app.books, decideClaims, read.value, at);
+		return result.ok ? { decided: result.value.decided } : refuse(result.problems);
+	}
 };

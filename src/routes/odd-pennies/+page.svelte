@@ -4,7 +4,12 @@
 	import { CLAIM_WORDS } from '$lib/words/claim-words';
 	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import { SvelteSet } from 'svelte/reactivity';
+	import DecideSheet from '$lib/desk/DecideSheet.svelte';
 	let { data } = $props();
+	const picked = new SvelteSet<number>();
+	const chosen = $derived(data.claims.filter((one) => picked.has(one.itemId)));
+	let deciding = $state(false);
 	const today = $derived(data.today ?? '');
 	const sums = $derived.by(() => {
 		const by = new Map<string, number>();
@@ -34,14 +39,25 @@
 			<table>
 				<thead
 					><tr
-						><th>Claim</th><th>Customer</th><th>Because of</th><th>Followed up by</th><th>Decide by</th><th
-							class="num">Open</th
-						></tr
+						><th class="w-7"></th><th>Claim</th><th>Customer</th><th>Because of</th><th>Followed up by</th><th
+							>Decide by</th
+						><th class="num">Open</th></tr
 					></thead
 				>
 				<tbody>
 					{#each data.claims as one (one.itemId)}
 						<tr>
+							<td
+								><input
+									type="checkbox"
+									class="size-6 p-1"
+									aria-label="Choose {one.number}"
+									checked={picked.has(one.itemId)}
+									disabled={!data.mayAct}
+									onchange={() =>
+										picked.has(one.itemId) ? picked.delete(one.itemId) : picked.add(one.itemId)}
+								/></td
+							>
 							<td
 								><a href="/open-items?item={one.itemId}" class="block py-0.5 font-semibold">{one.number}</a>
 								<span class="block text-xs text-soft">{one.text}</span></td
@@ -63,6 +79,12 @@
 					{/each}
 				</tbody>
 			</table>
+			{#if data.mayAct}<button
+					class="btn btn-main mt-4"
+					disabled={chosen.length === 0}
+					onclick={() => (deciding = true)}
+					>{chosen.length ? `Decide ${count(chosen.length, 'claim')}` : 'Choose what to decide'}</button
+				>{/if}
 		{:else}
 			<p class="says">
 				When a payment comes short because something was broken or missing, name the odd penny a claim on the
@@ -70,6 +92,7 @@
 			</p>
 		{/if}
 	</section>
+	{#if deciding}<DecideSheet bind:open={deciding} claims={chosen} done={() => picked.clear()} />{/if}
 	<aside class="border-l border-rule px-6 pt-5">
 		<h2 class="text-xl">{money(all, data.base)} lost in a year</h2>
 		<ul class="mt-3 grid gap-3">

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { paperText } from '../../words/paper-text';
 import type { Books } from '../db/open';
-import { following, lookAtNewDocument } from '../looks/new-document';
+import { lookAtNewDocument } from '../looks/new-document';
 import { openItemsOf } from '../repo/open-items';
 import { paperFor } from '../repo/paper-for';
 import { paperPdf } from '../pdf/paper-pdf';
@@ -92,10 +92,4 @@ describe('a document by hand', () => {
 			taxBasisPoints: 0
 		});
 	});
-	it.each([
-		['AK-40999', 'AK-41000'],
-		['2026/099-A', '2026/100-A'],
-		['0009', '0010'],
-		['none', 'none-2']
-	])('after %s comes %s', (number, next) => expect(following(number)).toBe(next));
 });

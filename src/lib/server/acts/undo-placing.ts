@@ -127,6 +127,7 @@ export const undoPlacing = defineAct({
 		if (differences.length) await tx.insert(difference).values(turned(differences));
 		if (creditChanges.length) await tx.insert(creditChange).values(turned(creditChanges));
 		await changeItems(tx, actId, back.changes);
+		await reopenClaims(tx, back.changes);
 		await withdrawClaims(tx, { actId, date, receiptId: first.receiptId }, claims);
 		await changeCredits(
 			tx,
@@ -205,6 +206,19 @@ async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promis
 		.get();
 	if (used?.sum || changed?.sum)
 		throw new Refusal({ code: 'credit-in-use', what: 'what of this money lay on account' });
+}
+
+/** A claim that something is open of again waits for its decision again. */
+async function reopenClaims(
+	tx: Tx,
+	changes: readonly { readonly itemId: number; readonly open: number }[]
+): Promise<void> {
+	const ids = changes.filter((one) => one.open > 0).map((one) => one.itemId);
+	const decided = tx.select({ id: item.documentId }).from(item).where(inArray(item.id, ids));
+	await tx
+		.update(claim)
+		.set({ state: 'open' })
+		.where(and(inArray(claim.documentId, decided), ne(claim.state, 'withdrawn'), ne(claim.state, 'open')));
 }
 
 /** A claim whose splitting off is taken back is owed no more: its invoice is. */

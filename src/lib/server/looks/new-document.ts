@@ -1,4 +1,5 @@
 import { desc, eq } from 'drizzle-orm';
+import { followingNumber } from '../../core/1-open-items/following-number';
 import { customer, document, documentLine, item } from '../db/schema';
 import { paperFor } from '../repo/paper-for';
 import { defineLook } from './define-look';
@@ -33,7 +34,7 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 			.orderBy(desc(document.id))
 			.limit(1)
 			.get();
-		if (last) numbers[kind] = following(last.number);
+		if (last) numbers[kind] = followingNumber(last.number);
 	}
 	const usual = owner
 		? await db
@@ -47,14 +48,6 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 		: undefined;
 	return { customer: owner ?? null, numbers, taxBasisPoints: usual?.taxBasisPoints ?? 2000 };
 });
-
-/** The number after a number: its last digits raised by one, zeros before them kept. */
-export function following(number: string): string {
-	const found = /^(.*?)(\d+)(\D*)$/.exec(number);
-	if (!found) return `${number}-2`;
-	const [, before = '', digits = '', after = ''] = found;
-	return `${before}${String(BigInt(digits) + 1n).padStart(digits.length, '0')}${after}`;
-}
 
 /** A document by its id with its first item, for going to it. */
 export const lookAtFirstItem = defineLook('reader', async (db, documentId: number) => {

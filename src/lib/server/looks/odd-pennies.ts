@@ -11,6 +11,7 @@ export const lookAtOddPennies = defineLook('reader', async (db, _: null, { today
 	const claims = await db
 		.select({
 			itemId: item.id,
+			version: itemState.version,
 			number: document.number,
 			customer: customer.name,
 			code: customer.code,

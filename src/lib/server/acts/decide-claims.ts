@@ -1,0 +1,231 @@
+import { desc, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { creditLines } from '../../core/1-open-items/credit-lines';
+import { followingNumber } from '../../core/1-open-items/following-number';
+import { CHART } from '../../core/5-journal/chart';
+import { parseDay, type Day } from '../../core/day/day';
+import { minor } from '../../core/money/minor';
+import { share } from '../../core/money/share';
+import { toDecimal } from '../../core/money/to-decimal';
+import type { Tx } from '../db/open';
+import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
+import { Refusal } from '../refusal';
+import { changeItems } from '../repo/change-items';
+import { itemsById } from '../repo/open-items';
+import { postJournal } from '../repo/post-journal';
+import { actByKey, recordAct } from '../repo/record-act';
+import { issueDocuments } from './issue-documents';
+import { defineAct, type Circumstance } from './perform';
+import { chosenDate, placeAs } from './place-money';
+
+const amount = z.number().int().min(0).refine(Number.isSafeInteger);
+
+export const decideInput = z.object({
+	claims: z
+		.array(
+			z.object({
+				/** The claim's own item, in the version that was seen. */
+				itemId: z.number().int(),
+				version: z.number().int(),
+				/** How much of it is allowed with a credit note, owed again on its invoice, and written off; the rest waits on. */
+				allow: amount,
+				billBack: amount,
+				writeOff: amount
+			})
+		)
+		.min(1, 'Choose a claim first.')
+		.max(500),
+	note: z.string().trim().max(400).default(''),
+	date: z
+		.string()
+		.refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.')
+		.nullable()
+		.default(null)
+});
+type Decision = z.output<typeof decideInput>['claims'][number];
+
+/**
+ * Decides claims, whole or in parts: allowed (a credit note is issued and settles it), billed back (its invoice is owed again,
+ * with its first due date), or written off as a bad debt within the person's limit. All of them or none.
+ */
+export const decideClaims = defineAct({
+	kind: 'decide-claim',
+	needs: 'clerk',
+	run: async (tx, given: z.input<typeof decideInput>, at): Promise<{ decided: number }> => {
+		const input = decideInput.parse(given);
+		if (at.key && (await actByKey(tx, at.key))) return { decided: 0 };
+		const date = await chosenDate(tx, input.date, at.today);
+		for (const [i, one] of input.claims.entries())
+			await decide(tx, one, date, input.note, { ...at, key: i === 0 ? at.key : undefined });
+		return { decided: input.claims.length };
+	}
+});
+
+async function decide(tx: Tx, one: Decision, date: Day, note: string, at: Circumstance): Promise<void> {
+	const found = await tx
+		.select({ claim, document })
+		.from(claim)
+		.innerJoin(document, eq(document.id, claim.documentId))
+		.innerJoin(item, eq(item.documentId, claim.documentId))
+		.where(eq(item.id, one.itemId))
+		.get();
+	const [now] = await itemsById(tx, [one.itemId]);
+	if (!found || !now || found.claim.state !== 'open')
+		throw new Refusal({ code: 'not-found', what: 'open claim' });
+	const { number, currency, customerId } = found.document;
+	if (now.version !== one.version)
+		throw new Refusal({ code: 'claim-changed', claim: number, open: now.open, currency });
+	const sum = one.allow + one.billBack + one.writeOff;
+	if (sum <= 0 || sum > now.open)
+		throw new Refusal({ code: 'over-item', item: number, asked: sum, open: now.open, currency });
+	const parts = [
+		one.allow ? `${toDecimal(minor(one.allow), currency)} allowed` : '',
+		one.billBack ? `${toDecimal(minor(one.billBack), currency)} billed back` : '',
+		one.writeOff ? `${toDecimal(minor(one.writeOff), currency)} written off` : ''
+	].filter(Boolean);
+	const actId = await recordAct(tx, {
+		kind: 'decide-claim',
+		date,
+		at: at.now(),
+		userId: at.who.id,
+		userName: at.who.name,
+		summary: `Decided ${number}: ${parts.join(', ')}${note ? ` (${note})` : ''}`,
+		facts: { ...one, note },
+		customerId,
+		documentId: found.document.id,
+		key: at.key
+	});
+	let version = one.version;
+	if (one.billBack > 0) {
+		await billBack(
+			tx,
+			{ actId, date },
+			found.claim.fromItemId,
+			one.itemId,
+			one.billBack,
+			customerId,
+			currency
+		);
+		version++;
+	}
+	const inner = { ...at, key: undefined };
+	if (one.allow > 0) {
+		const noteItem = await issueNote(tx, found.claim.fromItemId, one.allow, number, date, inner);
+		await placeAs(
+			tx,
+			{
+				...{ receiptId: null, receiptVersion: null, customerId, date },
+				lines: [
+					{ itemId: one.itemId, version, cash: one.allow, differences: [] },
+					{ itemId: noteItem, version: 1, cash: -one.allow, differences: [] }
+				]
+			},
+			inner,
+			null
+		);
+		version++;
+	}
+	if (one.writeOff > 0)
+		await placeAs(
+			tx,
+			{
+				...{ receiptId: null, receiptVersion: null, customerId, date },
+				lines: [
+					{
+						...{ itemId: one.itemId, version, cash: 0 },
+						differences: [{ kind: 'bad_debt', amount: one.writeOff }]
+					}
+				]
+			},
+			inner,
+			null
+		);
+	if (sum === now.open) {
+		// What made up the most of it names the outcome; the records say the parts.
+		const most = Math.max(one.allow, one.billBack, one.writeOff);
+		const state = most === one.allow ? 'allowed' : most === one.billBack ? 'billed_back' : 'written_off';
+		await tx.update(claim).set({ state }).where(eq(claim.documentId, found.document.id));
+	}
+}
+
+/** The invoice is owed again by so much, the claim by so much less; receivables stand on both sides. */
+async function billBack(
+	tx: Tx,
+	at: { readonly actId: number; readonly date: Day },
+	fromItemId: number,
+	claimItemId: number,
+	value: number,
+	customerId: number,
+	currency: string
+): Promise<void> {
+	const [from] = await itemsById(tx, [fromItemId]);
+	const [own] = await itemsById(tx, [claimItemId]);
+	const base = share(own!.openBase, value, own!.open);
+	const row = { ...at, receiptId: null, kind: 'claim' as const };
+	await tx.insert(difference).values([
+		{ ...row, itemId: claimItemId, amount: value, base },
+		{ ...row, itemId: fromItemId, amount: -value, base: -base }
+	]);
+	await changeItems(tx, at.actId, [
+		{ itemId: claimItemId, open: minor(own!.open - value), openBase: minor(own!.openBase - base) },
+		{ itemId: fromItemId, open: minor(from!.open + value), openBase: minor(from!.openBase + base) }
+	]);
+	const line = (sign: 1 | -1) => ({
+		...{ account: CHART.receivables.code, customerId, currency, bankEntryId: null },
+		...{ amount: minor(sign * value), base: minor(sign * base) }
+	});
+	await postJournal(tx, at.actId, at.date, [line(1), line(-1)]);
+}
+
+/** A credit note over what is allowed, at the invoice's rates of tax; returns its item. */
+async function issueNote(
+	tx: Tx,
+	fromItemId: number,
+	value: number,
+	claimNumber: string,
+	date: Day,
+	at: Circumstance
+): Promise<number> {
+	const from = await tx
+		.select({ document })
+		.from(item)
+		.innerJoin(document, eq(document.id, item.documentId))
+		.where(eq(item.id, fromItemId))
+		.get();
+	const head = from!.document;
+	const lines = await tx.select().from(documentLine).where(eq(documentLine.documentId, head.id));
+	const last = await tx
+		.select({ number: document.number })
+		.from(document)
+		.where(eq(document.kind, 'credit_note'))
+		.orderBy(desc(document.id))
+		.limit(1)
+		.get();
+	const text = `allowed on ${head.number}, ${claimNumber}`;
+	const { documentIds } = await issueDocuments.run(
+		tx,
+		[
+			{
+				kind: 'credit_note',
+				number: last ? followingNumber(last.number) : 'CN-1001',
+				...{ customerId: head.customerId, issued: date, currency: head.currency, text },
+				lines: creditLines(
+					minor(value),
+					lines.map((line) => ({ ...line, net: minor(line.net), tax: minor(line.tax) })),
+					text
+				),
+				instalments: [{ due: date, amount: minor(value) }],
+				...{ purchaseOrder: head.purchaseOrder, orderReference: null, paymentReference: null },
+				...{ discountBasisPoints: null, discountUntil: null }
+			}
+		],
+		at
+	);
+	const row = await tx
+		.select({ id: itemState.itemId })
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.where(eq(item.documentId, documentIds[0]!))
+		.get();
+	return row!.id;
+}
