@@ -83,6 +83,17 @@ try {
 	await page.locator('tbody a').first().click();
 	await page.waitForURL(/customers\/H/);
 	await shot('customer');
+	await open('/customers/P1098/threads');
+	await page.locator('[data-ribbon]').nth(3).focus();
+	await page.keyboard.press('Enter');
+	await page.getByText('Placed by').waitFor();
+	await shot('threads');
+	await open('/open-items/new?c=5');
+	await page.getByLabel('What line 1 is for').fill('kiln, built to order');
+	await page.getByLabel('Net amount of line 1').fill('2400');
+	await page.getByRole('button', { name: 'In several parts' }).click();
+	await page.getByLabel('Share of part 1, percent').fill('10');
+	await shot('new-document');
 	await open('/letters?kind=reminder');
 	for (const n of [2, 3]) await page.locator('tbody input[type=checkbox]:enabled').nth(n).check();
 	await page.locator('tbody button', { hasText: /\w/ }).nth(2).click();

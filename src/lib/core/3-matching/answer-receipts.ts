@@ -41,7 +41,7 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 	const before = recordedBefore(receipt, world);
 	if (before) return finish(receipt, before, []);
 	const payer = findPayer(receipt, world);
-	const named = findNamed(receipt, world);
+	const named = findNamed(receipt, world, payer);
 	const byWords = answerNamed(receipt, named, payer, world);
 	const draft =
 		(byWords?.band === 'certain' ? byWords : null) ??

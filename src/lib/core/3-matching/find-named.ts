@@ -1,6 +1,8 @@
 import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
-import { referenceKey, wordsOfText } from './words-of-text';
+import type { Payer } from './find-payer';
+import { signedOpen } from './lines-for';
+import { referenceKey, wordsOfText, type Word } from './words-of-text';
 import type { World } from './world';
 
 export interface Named {
@@ -17,27 +19,152 @@ export interface Named {
 
 /** Shortest free word taken for a reference: shorter ones are found in any text. */
 const SHORTEST = 4;
+/** Shortest digits taken for a number where nothing is known of the payer. */
+const SHORTEST_UNKNOWN = 5;
+/** More ways of reading a shortened list are not tried. */
+const MOST_READINGS = 5_000;
 
-/** What is named: structured reference, end-to-end reference, and each word of the text, compared whole. */
-export function findNamed(receipt: ReceiptFacts, world: World): Named {
+/** A piece of the text that names a document, or may: each candidate is a document's open items. */
+interface Piece {
+	readonly from: number;
+	readonly to: number;
+	readonly candidates: readonly (readonly OpenItem[])[];
+}
+
+/**
+ * What is named: the structured and the end-to-end reference, and each word of the text: whole, or at its slashes, with our
+ * prefix or without it, with zeros before it, or shortened in a list to its last digits ("40233/34/51"). What can be read in
+ * several ways is read so that it comes to the amount, where just one way does; else it names nothing.
+ */
+export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Named {
 	const items = new Map<number, OpenItem>();
-	const recognised: { from: number; to: number }[] = [];
-	const words: string[] = [];
+	const pieces: Piece[] = [];
 	const settled: string[] = [];
 	let reference: string | null = null;
-	const take = (key: string): boolean => {
-		if (key.length < SHORTEST) return false;
+	const whole = (key: string): readonly OpenItem[] => {
+		if (key.length < SHORTEST) return [];
 		const found = (world.byReference.get(key) ?? []).filter((item) => item.currency === receipt.currency);
-		for (const item of found) items.set(item.id, item);
 		if (found.length === 0 && world.settled.has(key)) settled.push(key);
-		return found.length > 0;
+		return found;
 	};
-	for (const given of [receipt.structuredReference, receipt.endToEndId])
-		if (given && take(referenceKey(given))) reference ??= given;
-	for (const word of wordsOfText(receipt.text))
-		if (take(word.key)) {
-			recognised.push({ from: word.from, to: word.to });
-			words.push(receipt.text.slice(word.from, word.to));
+	for (const given of [receipt.structuredReference, receipt.endToEndId]) {
+		const found = given ? whole(referenceKey(given)) : [];
+		for (const item of found) items.set(item.id, item);
+		if (found.length > 0) reference ??= given;
+	}
+	const byDigits = digitReader(receipt, world, payer);
+	for (const word of wordsOfText(receipt.text)) {
+		const found = whole(word.key);
+		if (found.length > 0) pieces.push({ from: word.from, to: word.to, candidates: [found] });
+		else pieces.push(...readParts(word, receipt.text, whole, byDigits));
+	}
+	const fixed = pieces.filter((piece) => piece.candidates.length === 1);
+	for (const { candidates } of fixed) for (const item of candidates[0]!) items.set(item.id, item);
+	const loose = pieces.filter((piece) => piece.candidates.length > 1);
+	const read = loose.length ? readLoose(loose, [...items.values()], receipt.amount) : [];
+	for (const item of (read ?? []).flat()) items.set(item.id, item);
+	const shown = pieces.filter(
+		(piece) => piece.candidates.length === 1 || (read !== null && loose.length > 0)
+	);
+	return {
+		items: [...items.values()].sort(compareItems),
+		recognised: shown.map(({ from, to }) => ({ from, to })),
+		words: shown.map(({ from, to }) => receipt.text.slice(from, to)),
+		reference,
+		settled
+	};
+}
+
+type ByDigits = (digits: string, after: string | null) => readonly (readonly OpenItem[])[];
+
+/** Reads a word at its slashes; a part of digits after a number may be that number shortened to its end. */
+function readParts(
+	word: Word,
+	text: string,
+	whole: (key: string) => readonly OpenItem[],
+	byDigits: ByDigits
+): Piece[] {
+	const pieces: Piece[] = [];
+	let before: string | null = null;
+	for (const found of text.slice(word.from, word.to).matchAll(/[^/|]+/g)) {
+		const [from, to] = [word.from + found.index, word.from + found.index + found[0].length];
+		const exact = found[0].length < word.to - word.from ? whole(referenceKey(found[0])) : [];
+		const digits = /^\D{0,4}?0*(\d+)\D?$/.exec(found[0])?.[1] ?? null;
+		const candidates = exact.length ? [exact] : digits ? byDigits(digits, before) : [];
+		if (candidates.length > 0) pieces.push({ from, to, candidates });
+		if (digits && digits.length >= SHORTEST) before = digits;
+	}
+	return pieces;
+}
+
+/**
+ * Documents by the digits of their numbers: of the payer and those that it may pay for, else of anybody where only one has
+ * them. Fewer digits than the number before in a list are its end, first with the same beginning.
+ */
+function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigits {
+	const own = new Set(payer.customerIds.flatMap((id) => [id, ...(world.children.get(id) ?? [])]));
+	const inCurrency = (digits: string) =>
+		(world.byDigits.get(digits) ?? []).filter((item) => item.currency === receipt.currency);
+	const documents = (items: readonly OpenItem[]): (readonly OpenItem[])[] => {
+		const byDocument = new Map<number, OpenItem[]>();
+		for (const item of items)
+			byDocument.set(item.documentId, [...(byDocument.get(item.documentId) ?? []), item]);
+		return [...byDocument.values()];
+	};
+	return (digits, after) => {
+		if (after === null || digits.length >= after.length) {
+			if (digits.length < SHORTEST) return [];
+			const found = inCurrency(digits);
+			const mine = documents(found.filter((item) => own.has(item.customerId)));
+			if (mine.length > 0) return mine;
+			const anybody = digits.length >= SHORTEST_UNKNOWN ? documents(found) : [];
+			return anybody.length === 1 ? anybody : [];
 		}
-	return { items: [...items.values()].sort(compareItems), recognised, words, reference, settled };
+		const same = after.slice(0, after.length - digits.length) + digits;
+		const near = documents(inCurrency(same).filter((item) => own.size === 0 || own.has(item.customerId)));
+		const ending = [...own]
+			.flatMap((id) => world.itemsOf.get(id) ?? [])
+			.filter((item) => {
+				const number = world.digitsOf.get(item.id);
+				const fits = number?.length === after.length && number.endsWith(digits);
+				return fits && item.currency === receipt.currency;
+			});
+		const others = documents(ending).filter(
+			(one) => !near.some((it) => it[0]!.documentId === one[0]!.documentId)
+		);
+		return [...near, ...others];
+	};
+}
+
+/**
+ * Chooses for each piece one of its candidates so that all of it, with what is named plainly, comes to the amount; null where
+ * no choice or more than one does, or there are too many. A document is taken once.
+ */
+function readLoose(
+	loose: readonly Piece[],
+	fixed: readonly OpenItem[],
+	amount: number
+): (readonly OpenItem[])[] | null {
+	let readings = 1;
+	for (const { candidates } of loose) readings *= candidates.length;
+	if (readings > MOST_READINGS) return null;
+	const worth = (items: readonly OpenItem[]) => items.reduce((sum, item) => sum + signedOpen(item), 0);
+	const taken = new Set(fixed.map((item) => item.documentId));
+	const found: (readonly OpenItem[])[][] = [];
+	const walk = (at: number, sum: number, chosen: (readonly OpenItem[])[]) => {
+		if (found.length > 1) return;
+		if (at === loose.length) {
+			if (sum === amount) found.push([...chosen]);
+			return;
+		}
+		for (const candidate of loose[at]!.candidates) {
+			const id = candidate[0]!.documentId;
+			if (taken.has(id)) continue;
+			taken.add(id);
+			walk(at + 1, sum + worth(candidate), [...chosen, candidate]);
+			taken.delete(id);
+		}
+	};
+	walk(0, worth(fixed), []);
+	return found.length === 1 ? found[0]! : null;
 }

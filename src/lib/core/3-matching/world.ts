@@ -3,6 +3,7 @@ import type { Minor } from '../money/minor';
 import type { AdviceLine } from '../model/advice';
 import type { Customer, OpenItem } from '../model/records';
 import { compareItems } from './compare-items';
+import { numberDigits } from './number-digits';
 import { normaliseName } from './normalise-name';
 import { referenceKey } from './words-of-text';
 
@@ -46,6 +47,9 @@ export interface World {
 	readonly byName: ReadonlyMap<string, readonly number[]>;
 	/** Items by document number, purchase order and payment reference, as reference keys. */
 	readonly byReference: ReadonlyMap<string, readonly OpenItem[]>;
+	/** Items by the digits of their documents' numbers, and those digits by item. */
+	readonly byDigits: ReadonlyMap<string, readonly OpenItem[]>;
+	readonly digitsOf: ReadonlyMap<number, string>;
 	/** A customer's items, oldest due first, then by number. */
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
 	readonly settled: ReadonlySet<string>;
@@ -66,8 +70,15 @@ export function indexWorld(books: MatchBooks): World {
 	}
 	const byReference = new Map<string, OpenItem[]>();
 	const itemsOf = new Map<number, OpenItem[]>();
+	const byDigits = new Map<string, OpenItem[]>();
+	const digitsOf = new Map<number, string>();
 	for (const item of [...books.items].sort(compareItems)) {
 		put(itemsOf, item.customerId, item);
+		const digits = numberDigits(item.number);
+		if (digits) {
+			put(byDigits, digits, item);
+			digitsOf.set(item.id, digits);
+		}
 		const keys = [item.number, item.purchaseOrder, item.paymentReference].flatMap((text) =>
 			text ? referenceKey(text) : []
 		);
@@ -79,6 +90,8 @@ export function indexWorld(books: MatchBooks): World {
 		byAccount,
 		byName,
 		byReference,
+		byDigits,
+		digitsOf,
 		itemsOf,
 		recorded: books.recorded ?? [],
 		advices: (books.advices ?? []).filter((one) => customers.some(({ id }) => id === one.customerId)),
