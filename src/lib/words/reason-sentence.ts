@@ -8,6 +8,8 @@ export function reasonSentence(reason: Reason): string {
 			return `Account ending ${reason.account.slice(-4)} pays for ${reason.customer}.`;
 		case 'name-known':
 			return `“${reason.name}” is a name of ${reason.customer}.`;
+		case 'name-cut':
+			return `Only the name of ${reason.customer} begins with “${reason.name}”, as the bank printed it.`;
 		case 'name-shared':
 			return `“${reason.name}” fits ${count(reason.customers, 'account')}, so it proves none of them.`;
 		case 'payer-unknown':

@@ -17,6 +17,7 @@ export type Reason =
 	| { readonly code: 'account-known'; readonly account: string; readonly customer: string }
 	| { readonly code: 'payer-given'; readonly customer: string }
 	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
+	| { readonly code: 'name-cut'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-shared'; readonly name: string; readonly customers: number }
 	| { readonly code: 'payer-unknown'; readonly name: string | null }
 	| { readonly code: 'payer-differs'; readonly payer: string; readonly customer: string }

@@ -6,7 +6,8 @@ import type { World } from './world';
 export interface Payer {
 	/** Accounts that this payer stands for, by evidence; several where a name or number is shared. */
 	readonly customerIds: readonly number[];
-	readonly by: 'account' | 'name' | 'nothing';
+	/** `part`: the name as the bank cut it off, which only one customer's begins with. */
+	readonly by: 'account' | 'name' | 'part' | 'nothing';
 	readonly reasons: readonly Reason[];
 }
 
@@ -52,5 +53,40 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 				}
 			]
 		};
+	const begun = beginning(receipt.payerName, world);
+	if (begun !== null)
+		return {
+			customerIds: [begun],
+			by: 'part',
+			reasons: [{ code: 'name-cut', name: receipt.payerName!, customer: name(begun) }]
+		};
 	return { customerIds: [], by: 'nothing', reasons: [{ code: 'payer-unknown', name: receipt.payerName }] };
+}
+
+/** Banks print 18 characters of a name at least; shorter ones were not cut off by them, give or take a space. */
+const CUT = 16;
+/** A beginning shorter than this, as names are compared, fits too many. */
+const SHORTEST = 10;
+
+/** The one customer who has a name that begins with a name that was cut off; null where there is none, or another one. */
+function beginning(payerName: string | null, world: World): number | null {
+	if (!payerName || payerName.trim().length < CUT) return null;
+	const part = normaliseName(payerName);
+	if (part.length < SHORTEST) return null;
+	const ids = new Set(namesBeginning(world.names, part).flatMap((key) => world.byName.get(key) ?? []));
+	return ids.size === 1 ? [...ids][0]! : null;
+}
+
+/** The names of a sorted list that begin with a text. */
+function namesBeginning(names: readonly string[], text: string): string[] {
+	let [low, high] = [0, names.length];
+	while (low < high) {
+		const middle = (low + high) >> 1;
+		if (names[middle]! < text) low = middle + 1;
+		else high = middle;
+	}
+	const found: string[] = [];
+	for (let i = low; i < names.length && names[i]!.startsWith(text) && found.length < 20; i++)
+		found.push(names[i]!);
+	return found;
 }

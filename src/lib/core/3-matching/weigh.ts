@@ -2,8 +2,8 @@ import type { Band } from './answer';
 
 /** The evidence for an answer, each a plain fact. */
 export interface Evidence {
-	/** How the payer is known: by account, by name, or not. */
-	readonly payer: 'account' | 'name' | 'nothing';
+	/** How the payer is known: by account, by name, by a name that was cut off, or not. */
+	readonly payer: 'account' | 'name' | 'part' | 'nothing';
 	/** Whether the items were named in the words, or found by their amount alone. */
 	readonly named: boolean;
 	/** Whether what is named belongs to the payer (or to an account the payer may pay for). */
@@ -33,6 +33,8 @@ export function weigh(evidence: Evidence): Band {
 	}
 	if (!known) return 'choose';
 	if (amount !== 'exact') return 'choose';
+	// A name that was cut off and an amount are two half proofs: a person looks.
+	if (payer === 'part') return items === 1 ? 'likely' : 'choose';
 	if (items === 1) return payer === 'account' || onlyItem ? 'certain' : 'likely';
 	return items === 2 ? 'likely' : 'choose';
 }

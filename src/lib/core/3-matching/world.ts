@@ -45,6 +45,8 @@ export interface World {
 	readonly children: ReadonlyMap<number, readonly number[]>;
 	readonly byAccount: ReadonlyMap<string, readonly number[]>;
 	readonly byName: ReadonlyMap<string, readonly number[]>;
+	/** All names as they are compared, sorted. */
+	readonly names: readonly string[];
 	/** Items by document number, purchase order and payment reference, as reference keys. */
 	readonly byReference: ReadonlyMap<string, readonly OpenItem[]>;
 	/** Items by the digits of their documents' numbers, and those digits by item. */
@@ -89,6 +91,7 @@ export function indexWorld(books: MatchBooks): World {
 		children,
 		byAccount,
 		byName,
+		names: [...byName.keys()].sort(),
 		byReference,
 		byDigits,
 		digitsOf,

@@ -1,8 +1,8 @@
-import { and, inArray, or, sql } from 'drizzle-orm';
+import { and, gt, inArray, lt, or, sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { Minor } from '../../core/money/minor';
 import { normaliseName } from '../../core/3-matching/normalise-name';
-import { referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
+import { MOST_TEXT, referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
 import type { MatchBooks, Recorded } from '../../core/3-matching/world';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';
@@ -15,6 +15,10 @@ import { openItemsOf } from './open-items';
 
 /** Free words shorter than this are no references. */
 const SHORTEST = 4;
+/** Names shorter than this were not cut off. */
+const SHORTEST_NAME = 10;
+/** A beginning that more names have than this proves nobody. */
+const MOST_BEGINNING = 5;
 
 /**
  * Of the books, what can matter to these receipts: accounts whose payer account or name is on them, the branches of those,
@@ -34,6 +38,8 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		for (const word of wordsOfText(receipt.text))
 			if (word.key.length >= SHORTEST && word.key.length <= 35) words.add(word.key);
 	}
+	for (const prefix of await numberPrefixes(db))
+		for (const digits of digitsOf(receipts)) words.add(`${prefix}${digits}`);
 	const ids = new Set<number>(known);
 	for (const part of chunks([...accounts]))
 		for (const row of await db.select().from(payerAccount).where(inArray(payerAccount.account, part)))
@@ -41,6 +47,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	for (const part of chunks([...names]))
 		for (const row of await db.select().from(customerName).where(inArray(customerName.key, part)))
 			ids.add(row.customerId);
+	for (const id of await namesCutOff(db, names)) ids.add(id);
 	for (const part of chunks([...ids]))
 		for (const row of await db
 			.select({ id: customer.id })
@@ -71,6 +78,39 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		advices,
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)
 	};
+}
+
+/** The firm's own number patterns: what stands before the digits of its newest documents, by kind. */
+async function numberPrefixes(db: Reader): Promise<string[]> {
+	const rows = await db.all<{ key: string }>(
+		sql`select number_key as key from document where id in (
+			select id from (select id from document order by id desc limit 400)
+			union select max(id) from document group by kind)`
+	);
+	return [...new Set(rows.map((row) => row.key.replace(/\d+\D*$/, '')))].slice(0, 12);
+}
+
+/** Runs of digits in the words that may be numbers of ours without their prefix. */
+function digitsOf(receipts: readonly ReceiptFacts[]): ReadonlySet<string> {
+	const found = new Set<string>();
+	for (const { text } of receipts)
+		for (const run of text.slice(0, MOST_TEXT).match(/\d{4,12}/g) ?? []) found.add(run);
+	return found;
+}
+
+/** Customers with a name that begins with one that a bank may have cut off. */
+async function namesCutOff(db: Reader, names: ReadonlySet<string>): Promise<number[]> {
+	const ids: number[] = [];
+	for (const name of names) {
+		if (name.length < SHORTEST_NAME) continue;
+		const rows = await db
+			.select({ id: customerName.customerId })
+			.from(customerName)
+			.where(and(gt(customerName.key, name), lt(customerName.key, `${name}\uffff`)))
+			.limit(MOST_BEGINNING);
+		ids.push(...rows.map((row) => row.id));
+	}
+	return ids;
 }
 
 async function documentsNamed(db: Reader, words: ReadonlySet<string>) {

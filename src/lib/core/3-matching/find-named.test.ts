@@ -1,0 +1,123 @@
+import { describe, expect, it, test } from 'vitest';
+import { day } from '../day/day';
+import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
+import { sampleItem } from '../model/sample-item';
+import { minor } from '../money/minor';
+import { answerReceipts } from './answer-receipts';
+import { numberDigits } from './number-digits';
+
+const customer = (id: number, name: string): Customer => ({
+	...{
+		id,
+		code: `C${id}`,
+		name,
+		otherNames: [],
+		payerAccounts: [`ACC${id}`],
+		parentId: null,
+		currency: 'GBP'
+	}
+});
+const item = (id: number, number: string, open: number, customerId = 1, over: Partial<OpenItem> = {}) =>
+	sampleItem(id, open, { number, customerId, ...over });
+const customers = [
+	customer(1, 'Wicker Lane Adult Learning'),
+	customer(2, 'Garrick Kilns'),
+	customer(3, 'Garrick Kilns North')
+];
+const items = [
+	item(1, 'AK-40233', 1_000),
+	item(2, 'AK-40234', 2_000),
+	item(3, 'AK-40251', 4_000),
+	item(4, 'AK-41151', 8_000),
+	item(5, 'RE/2026/00071', 16_000),
+	item(6, 'AK-40500', 32_000, 2),
+	item(7, 'AK-9912', 64_000, 2)
+];
+const answer = (amount: number, text: string, over: Partial<ReceiptFacts> = {}) =>
+	answerReceipts(
+		[
+			{
+				...{ id: 1, booked: day('2026-10-28'), amount: minor(amount), currency: 'GBP' },
+				...{ payerName: null, payerAccount: 'ACC1', text, structuredReference: null, endToEndId: null },
+				...over
+			}
+		],
+		{ customers, items }
+	)[0]!;
+const read = (amount: number, text: string, over: Partial<ReceiptFacts> = {}) => {
+	const one = answer(amount, text, over);
+	return [one.band, ...one.lines.map((line) => line.itemId)];
+};
+
+describe('numbers as people write them', () => {
+	test.each<[string, number, string, unknown[]]>([
+		['without the prefix', 1_000, 'inv 40233', ['certain', 1]],
+		['with zeros before it', 1_000, 'no. 0040233', ['certain', 1]],
+		['several, at slashes', 3_000, 'AK-40233/AK-40234', ['certain', 1, 2]],
+		['several without the prefix', 3_000, '40233/40234', ['certain', 1, 2]],
+		['shortened in a list', 7_000, '40233/34/51', ['certain', 1, 2, 3]],
+		['shortened to what only the amount tells', 9_000, '40233/51', ['certain', 1, 4]],
+		['the digits of another pattern', 16_000, 'Rechnung 00071', ['likely', 5]],
+		['a sign before it', 1_000, '#40233', ['certain', 1]],
+		['with a full stop', 1_000, 'paying 40233.', ['certain', 1]]
+	])('%s', (_, amount, text, wanted) => {
+		if (wanted[0] === 'likely') expect(read(amount, text).slice(1)).toEqual(wanted.slice(1));
+		else expect(read(amount, text)).toEqual(wanted);
+	});
+	it('what is recognised is underlined, each part by itself', () => {
+		const text = 'inv 40233/34 thanks';
+		expect(answer(3_000, text).recognised.map(({ from, to }) => text.slice(from, to))).toEqual([
+			'40233',
+			'34'
+		]);
+	});
+	it('a shortened list that could be read in two ways names none of them', () => {
+		const two = [...items, item(8, 'AK-42251', 8_000)];
+		const one = answerReceipts(
+			[
+				{
+					...{ id: 1, booked: day('2026-10-28'), amount: minor(9_000), currency: 'GBP', payerName: null },
+					...{ payerAccount: 'ACC1', text: '40233/51', structuredReference: null, endToEndId: null }
+				}
+			],
+			{ customers, items: two }
+		)[0]!;
+		expect(one.band).not.toBe('certain');
+	});
+	it('digits alone are taken for somebody else’s number only with five of them, and never as certain', () => {
+		expect(read(32_000, '40500', { payerAccount: 'NEW' })).toEqual(['likely', 6]);
+		expect(read(64_000, '9912', { payerAccount: 'NEW' })[0]).toBe('none');
+	});
+	it('a year, an amount or a day is no number of ours', () => {
+		expect(read(777, 'paid 2026 10.2026 40,233')[0]).not.toBe('certain');
+	});
+});
+
+describe('a name that the bank cut off', () => {
+	it('is that of the one customer whose begins so', () => {
+		expect(read(1_000, 'AK-40233', { payerAccount: null, payerName: 'WICKER LANE ADULT L' })).toEqual([
+			'certain',
+			1
+		]);
+	});
+	it('with an amount alone it is for a person to look at', () => {
+		expect(read(1_000, 'thanks', { payerAccount: null, payerName: 'WICKER LANE ADULT L' })).toEqual([
+			'likely',
+			1
+		]);
+	});
+	it.each(['WICKER LANE', 'GARRICK KILNS NORTHERN POTTERIES', 'WICKER LANE ADULTS'])(
+		'%s proves nobody',
+		(payerName) => {
+			expect(answer(1_000, 'thanks', { payerAccount: null, payerName }).customerId).toBeNull();
+		}
+	);
+});
+
+test.each([
+	['AK-40233', '40233'],
+	['RE/2026/00071', '71'],
+	['2026-0007-B', '7'],
+	['none', null],
+	['A000', null]
+])('the digits of %s', (number, digits) => expect(numberDigits(number)).toBe(digits));
