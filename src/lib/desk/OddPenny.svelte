@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { feeOf } from '$lib/core/2-receipts/fee-pattern';
+	import { feeOf } from '$lib/core/money/fee-pattern';
 	import { discountOffered } from '$lib/core/4-allocation/discount-offered';
 	import { CLAIM_REASONS } from '$lib/core/model/claim';
 	import type { Day } from '$lib/core/day/day';

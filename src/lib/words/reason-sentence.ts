@@ -1,5 +1,5 @@
 import type { Reason } from '../core/3-matching/answer';
-import { count, list, money, shortDay } from './format';
+import { count, list, money, percent, shortDay } from './format';
 
 /** Says a reason in a sentence that a clerk would accept as proof. */
 export function reasonSentence(reason: Reason): string {
@@ -36,6 +36,12 @@ export function reasonSentence(reason: Reason): string {
 			return `That is ${money(reason.of, reason.currency)}: ${money(reason.by, reason.currency)} more than came.`;
 		case 'long':
 			return `That is ${money(reason.of, reason.currency)}: ${money(reason.by, reason.currency)} less than came.`;
+		case 'discount-taken':
+			return `The gap of ${money(reason.amount, reason.currency)} is the discount of ${percent(reason.basisPoints)}, offered until ${shortDay(reason.until)}.`;
+		case 'charges-stated':
+			return `The bank says that it kept ${money(reason.amount, reason.currency)}: just the gap.`;
+		case 'tariff-kept':
+			return `${reason.payer} kept ${percent(reason.basisPoints)}${reason.fixed ? ` and ${money(reason.fixed, reason.currency)}` : ''} of ${reason.explains} payments here; that makes ${money(reason.amount, reason.currency)}, to the penny.`;
 		case 'only-open-item':
 			return `${reason.number} is all that ${reason.customer} has open.`;
 		case 'only-set':

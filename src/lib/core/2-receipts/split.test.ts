@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { minor } from '../money/minor';
 import { checkSplit } from './check-split';
-import { feeOf, feePattern, type SeenFee } from './fee-pattern';
+import { feeOf, feePattern, type SeenFee } from '../money/fee-pattern';
 
 const part = (gross: number, fee: number) => ({ gross: minor(gross), fee: minor(fee) });
 const entry = (amount: number) => ({ amount: minor(amount), currency: 'GBP' });

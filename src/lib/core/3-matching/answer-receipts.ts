@@ -8,6 +8,7 @@ import { answerNamed } from './answer-named';
 import type { Draft } from './draft';
 import { findNamed } from './find-named';
 import { findPayer } from './find-payer';
+import { nameGaps } from './name-gaps';
 import { indexWorld, type MatchBooks, type World } from './world';
 
 const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose: 1, none: 0 };
@@ -20,6 +21,7 @@ const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose
 export function answerReceipts(receipts: readonly ReceiptFacts[], books: MatchBooks): Answer[] {
 	const world = indexWorld(books);
 	const answers = new Map(receipts.map((receipt) => [receipt.id, answerOne(receipt, world)]));
+	nameGaps(receipts, answers, world);
 	settleRivals(receipts, answers, world);
 	return receipts.map((receipt) => answers.get(receipt.id)!);
 }

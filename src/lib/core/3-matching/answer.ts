@@ -39,6 +39,24 @@ export type Reason =
 	| { readonly code: 'adds-up'; readonly amount: Minor; readonly currency: string; readonly items: number }
 	| { readonly code: 'short'; readonly by: Minor; readonly of: Minor; readonly currency: string }
 	| { readonly code: 'long'; readonly by: Minor; readonly of: Minor; readonly currency: string }
+	| {
+			readonly code: 'discount-taken';
+			readonly basisPoints: number;
+			readonly until: Day;
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
+	| { readonly code: 'charges-stated'; readonly amount: Minor; readonly currency: string }
+	| {
+			readonly code: 'tariff-kept';
+			readonly payer: string;
+			readonly basisPoints: number;
+			readonly fixed: Minor;
+			/** How many of its payments in this pile follow it. */
+			readonly explains: number;
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
 	| { readonly code: 'only-open-item'; readonly number: string; readonly customer: string }
 	| { readonly code: 'only-set'; readonly items: number; readonly customer: string; readonly looked: number }
 	| {

@@ -73,6 +73,8 @@ export interface ReceiptFacts {
 	readonly text: string;
 	readonly structuredReference: string | null;
 	readonly endToEndId: string | null;
+	/** Charges that the bank says it kept. */
+	readonly charges?: Minor;
 	/** Whose it is, where somebody said so when it was recorded or split off. */
 	readonly knownCustomerId?: number | null;
 }

@@ -33,7 +33,8 @@ export const placeCertain = defineAct({
 		const facts = rows.map(({ row }) => ({
 			...row,
 			booked: row.booked as Day,
-			amount: minor(row.amount + row.fee)
+			amount: minor(row.amount + row.fee),
+			charges: minor(row.charges)
 		}));
 		const fees = new Map(
 			rows

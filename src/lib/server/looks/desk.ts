@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, gt, inArray, max, or, sql } from 'drizzle-orm';
-import type { FeePattern } from '../../core/2-receipts/fee-pattern';
+import type { FeePattern } from '../../core/money/fee-pattern';
 import type { Answer } from '../../core/3-matching/answer';
 import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../core/4-allocation/over-limits';
 import { addDays, daysBetween } from '../../core/day/arithmetic';

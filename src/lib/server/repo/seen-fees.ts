@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { feePattern, type FeePattern } from '../../core/2-receipts/fee-pattern';
+import { feePattern, type FeePattern } from '../../core/money/fee-pattern';
 import { minor } from '../../core/money/minor';
 import type { Reader } from '../db/open';
 

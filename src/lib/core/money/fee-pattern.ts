@@ -1,5 +1,5 @@
-import { minor, type Minor } from '../money/minor';
-import { share } from '../money/share';
+import { minor, type Minor } from './minor';
+import { share } from './share';
 
 /** What a processor keeps: so many basis points of the gross, and a fixed part. */
 export interface FeePattern {
