@@ -41,8 +41,11 @@ interface Truth {
 	}[];
 	/** The order that money on account was paid for. */
 	readonly depositFor?: string;
+	/** What of it is to be paid back. */
+	readonly refund?: number;
 }
 
+const REFUNDS_FROM = '2026-10-01' as Day;
 const NEVER = '9999-12-31' as Day;
 /** What the standing order is for, in pence. */
 const STANDING = 6_000;
@@ -164,7 +167,13 @@ export class Year {
 		if (lines.length === 1 && only!.differences.length === 0 && only!.cash > 20_000 && this.chance.yes(0.03))
 			only!.cash = Math.round(only!.cash / 200) * 100;
 		let amount = lines.reduce((sum, line) => sum + line.cash, 0);
-		if (this.chance.yes(0.008)) amount += this.chance.int(1, 90) * 100;
+		let refund = 0;
+		if (this.chance.yes(0.008)) {
+			const over = this.chance.int(1, 90) * 100;
+			amount += over;
+			// The newest of them are asked back; the rest lies on account.
+			if (today >= REFUNDS_FROM) refund = over;
+		}
 		const reference = this.transfer(
 			payer,
 			amount,
@@ -172,7 +181,7 @@ export class Year {
 			today,
 			items[0]?.document.paymentReference ?? undefined
 		);
-		this.#truths.set(reference, { customerId: this.#ids.get(customer.code)!, lines });
+		this.#truths.set(reference, { customerId: this.#ids.get(customer.code)!, lines, refund });
 		for (const [i, item] of items.entries()) {
 			const line = lines[i]!;
 			item.open -= line.cash + line.differences.reduce((sum, gap) => sum + gap.amount, 0);
@@ -354,8 +363,9 @@ export class Year {
 				if (!item) throw new Error(`${number} is not open`);
 				return { itemId: item.id, version: item.version++, cash, differences, claim };
 			});
-			const { customerId, depositFor = null } = truth;
-			await placeMoney.run(tx, { ...head, customerId, lines, depositFor, reasons: [] }, this.#at());
+			const { customerId, depositFor = null, refund } = truth;
+			const surplus = refund ? [{ kind: 'refund' as const, amount: refund }] : [];
+			await placeMoney.run(tx, { ...head, customerId, lines, depositFor, surplus, reasons: [] }, this.#at());
 		}
 		this.#truths.clear();
 	}

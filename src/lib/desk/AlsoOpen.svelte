@@ -19,8 +19,11 @@
 		filter: HTMLInputElement | undefined;
 		mayAct: boolean;
 	} = $props();
-	let wanted = $state('');
 	const desk = $derived(placing.desk);
+	let wanted = $derived.by(() => {
+		void desk;
+		return '';
+	});
 	const used = $derived(new Set(placing.credits.map((credit) => credit.receiptId)));
 	const credits = $derived(desk.credits.filter((credit) => !used.has(credit.receiptId)));
 	/** What an item can be found by; made once for all, when somebody first filters. */
@@ -43,7 +46,10 @@
 	});
 	/** Of very many only so many rows are drawn; more when their end comes into sight. */
 	const STEP = 60;
-	let drawn = $state(STEP);
+	let drawn = $derived.by(() => {
+		void desk;
+		return STEP;
+	});
 	const activeAt = $derived(rest.findIndex((item) => item.id === activeId));
 	const shown = $derived(rest.slice(0, Math.max(drawn, activeAt + STEP / 2)));
 	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));

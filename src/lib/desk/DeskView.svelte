@@ -34,8 +34,15 @@
 	} = $props();
 	const desk = $derived(placing.desk);
 	const receipt = $derived(desk.receipt);
-	let searching = $state<'owner' | 'beside' | null>(null);
-	let other = $state(0);
+	/** Both begin anew with each desk; the rows that stay the same are not drawn again. */
+	let searching = $derived.by<'owner' | 'beside' | null>(() => {
+		void desk;
+		return null;
+	});
+	let other = $derived.by(() => {
+		void desk;
+		return 0;
+	});
 	const activeId = $derived(desk.items[active]?.id);
 	const cameIn = $derived(!receipt || receipt.amount > 0);
 	const others = $derived(desk.answer?.others.filter((one) => one.customerId === desk.customer?.id) ?? []);

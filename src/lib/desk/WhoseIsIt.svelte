@@ -18,7 +18,10 @@
 		nobody?: string | null;
 	} = $props();
 	const search = new CustomerSearch();
-	let text = $state('');
+	let text = $derived.by(() => {
+		void mayBe;
+		return '';
+	});
 	const shown = $derived(text.trim() ? search.found : mayBe);
 	const label = $derived(
 		mode === 'owner'

@@ -14,16 +14,17 @@ export async function withItems(frame: DeskFrame, fetcher: typeof fetch): Promis
 	const { accounts, version } = frame.itemsOf;
 	if (accounts.length === 0) return { ...frame, items: [] };
 	const address = `/api/desk-items?accounts=${accounts.join(',')}&version=${version}`;
-	let items = kept.get(address);
+	const key = `${address} ${frame.currency} ${frame.customer?.id}`;
+	let items = kept.get(key);
 	if (!items) {
 		const response = await fetcher(address);
 		if (!response.ok) throw new Error('The open items could not be read. Load the page again.');
-		items = (await response.json()) as OpenItem[];
+		items = sortedItems((await response.json()) as OpenItem[], frame.currency, frame.customer?.id);
 		// Only a browser keeps them: on the server they would be everybody's.
 		if (typeof window !== 'undefined') {
-			kept.set(address, items);
+			kept.set(key, items);
 			if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
 		}
 	}
-	return { ...frame, items: sortedItems(items, frame.currency, frame.customer?.id) };
+	return { ...frame, items };
 }

@@ -216,16 +216,16 @@
 						after={(said) => after(said, true)}
 					/>
 				{/if}
-				<DeskView
-					{placing}
-					reasons={data.reasons}
-					bind:filter
-					bind:active
-					mayAct={data.mayAct}
-					join={joinParts}
-					{takeOff}
-				/>
 			{/key}
+			<DeskView
+				{placing}
+				reasons={data.reasons}
+				bind:filter
+				bind:active
+				mayAct={data.mayAct}
+				join={joinParts}
+				{takeOff}
+			/>
 		{:else if !data.gone}
 			<div class="mx-auto mt-24 w-[460px]">
 				<h2 class="text-2xl">Every penny has a home.</h2>
