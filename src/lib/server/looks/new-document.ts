@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import { followingNumber } from '../../core/1-open-items/following-number';
 import { customer, document, documentLine, item } from '../db/schema';
 import { paperFor } from '../repo/paper-for';
@@ -7,7 +7,7 @@ import { defineLook } from './define-look';
 const KINDS = ['invoice', 'credit_note', 'charge'] as const;
 const FIRST = { invoice: 'INV-1001', credit_note: 'CN-1001', charge: 'CH-1001' } as const;
 
-/** What a new document begins with: the customer's terms, the next free number of each kind, the usual rate of tax. */
+/** What a new document begins with: the customer's terms, the next free number of each kind, the rate of tax of its last invoice. */
 export const lookAtNewDocument = defineLook('clerk', async (db, customerId: number | null) => {
 	const owner = customerId
 		? await db
@@ -41,7 +41,7 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 				.select({ taxBasisPoints: documentLine.taxBasisPoints })
 				.from(documentLine)
 				.innerJoin(document, eq(document.id, documentLine.documentId))
-				.where(eq(document.customerId, owner.id))
+				.where(and(eq(document.customerId, owner.id), eq(document.kind, 'invoice')))
 				.orderBy(desc(documentLine.id))
 				.limit(1)
 				.get()
