@@ -54,11 +54,18 @@ export const addRates = defineAct({
 	needs: 'clerk',
 	run: async (tx, rows: readonly Omit<DayRate, 'line'>[], at): Promise<{ added: number }> => {
 		if (at.key && (await actByKey(tx, at.key))) return { added: 0 };
-		const known = await ratesOn(
-			tx,
-			rows.map((row) => row.day)
+		const seen = new Set(
+			(
+				await ratesOn(
+					tx,
+					rows.map((row) => row.day)
+				)
+			).keys()
 		);
-		const fresh = rows.filter((row) => !known.has(`${row.currency} ${row.day}`));
+		const fresh = rows.filter(({ currency, day }) => {
+			const key = `${currency} ${day}`;
+			return !seen.has(key) && seen.add(key);
+		});
 		for (const part of chunks(fresh))
 			await tx
 				.insert(rate)

@@ -10,7 +10,7 @@ import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from './perform';
-import { moneyOf } from './place-money';
+import { moneyOf } from './accounting-day';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
 
 export const unidentifiedInput = z.object({

@@ -83,6 +83,14 @@ describe('deciding a claim', () => {
 		expect(await posted('2200')).toBe(-1_800);
 		await proves(books);
 	});
+	it('the credit note takes the next number that is free', async () => {
+		const note = { kind: 'credit_note' } as const;
+		await invoices(books, newDocument('AC-9', 2, 100, note), newDocument('AC-8', 2, 100, note));
+		await decide({ allow: 1_200 });
+		const notes = await books.db.select().from(document).where(eq(document.customerId, 1));
+		expect(notes.map((one) => one.number)).toContain('AC-10');
+		await proves(books);
+	});
 	it('billed back: the invoice is owed again, due as at first', async () => {
 		await decide({ billBack: 1_200 });
 		expect([await state(), await open()]).toEqual(['billed_back', { 1: 1_200, 2: 100, 3: 0 }]);

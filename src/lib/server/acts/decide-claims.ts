@@ -1,7 +1,6 @@
-import { desc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { creditLines } from '../../core/1-open-items/credit-lines';
-import { followingNumber } from '../../core/1-open-items/following-number';
 import { CHART } from '../../core/5-journal/chart';
 import { parseDay, type Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
@@ -11,12 +10,14 @@ import type { Tx } from '../db/open';
 import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
 import { Refusal } from '../refusal';
 import { changeItems } from '../repo/change-items';
+import { nextNumber } from '../repo/next-number';
 import { itemsById } from '../repo/open-items';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { issueDocuments } from './issue-documents';
 import { defineAct, type Circumstance } from './perform';
-import { chosenDate, placeAs } from './place-money';
+import { chosenDate } from './accounting-day';
+import { placeAs } from './place-money';
 
 const amount = z.number().int().min(0).refine(Number.isSafeInteger);
 
@@ -194,20 +195,13 @@ async function issueNote(
 		.get();
 	const head = from!.document;
 	const lines = await tx.select().from(documentLine).where(eq(documentLine.documentId, head.id));
-	const last = await tx
-		.select({ number: document.number })
-		.from(document)
-		.where(eq(document.kind, 'credit_note'))
-		.orderBy(desc(document.id))
-		.limit(1)
-		.get();
 	const text = `allowed on ${head.number}, ${claimNumber}`;
 	const { documentIds } = await issueDocuments.run(
 		tx,
 		[
 			{
 				kind: 'credit_note',
-				number: last ? followingNumber(last.number) : 'CN-1001',
+				number: await nextNumber(tx, 'credit_note'),
 				...{ customerId: head.customerId, issued: date, currency: head.currency, text },
 				lines: creditLines(
 					minor(value),

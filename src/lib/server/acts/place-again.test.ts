@@ -5,6 +5,7 @@ import { Placing } from '../../desk/placing.svelte';
 import type { Books } from '../db/open';
 import { act, itemState, journalLine, receiptState } from '../db/schema';
 import { lookAgain } from '../looks/again';
+import { keptAdvices } from '../repo/kept-advices';
 import { lookAtBalances } from '../looks/journal';
 import {
 	as,
@@ -22,6 +23,7 @@ import {
 	TODAY
 } from '../testing';
 import { addRates } from './add-rates';
+import { keepAdvice } from './keep-advice';
 import { lockPeriod } from './lock-period';
 import { perform } from './perform';
 import { placeAgain } from './place-again';
@@ -210,6 +212,34 @@ describe('a wrong allocation', () => {
 		const { balances } = await lookAtBalances(books.db, null, viewer);
 		expect(balances.find((row) => row.code === '1210')).toMatchObject({ amount: 1_000, base: 800 });
 		await proves(books);
+	});
+	it('an item in another currency is laid again with what it settles', async () => {
+		const rate = { currency: 'EUR', day: day('2026-09-01'), millionths: 800_000 };
+		await done(books, addRates, [rate], CLERK);
+		await invoices(books, newDocument('AK-5', 1, 600, { currency: 'EUR' }));
+		const lines = [{ itemId: 4, version: 1, cash: 480, settles: 600, differences: [] }];
+		const order = { receiptId: 2, receiptVersion: 1, customerId: 1, lines };
+		const { actId } = await done(books, placeMoney, order, CLERK);
+		const again = (await lookAgain(books.db, { actId: actId!, customerId: null, also: [] }, viewer))!;
+		const placing = new Placing(again.desk, TODAY, 'Wren');
+		expect(placing.rows.map((row) => [row.cash, row.settles])).toEqual([[480, 600]]);
+		expect(
+			await perform(books, placeAgain, { actId: actId!, order: placing.order }, as(CLERK))
+		).toMatchObject({
+			ok: true
+		});
+		await proves(books);
+	});
+	it('an advice that it followed stays used', async () => {
+		const advice = { customerId: 1, date: '2026-10-27', source: 'AK-2 5.00' };
+		await done(books, keepAdvice, advice, CLERK);
+		const order = { receiptId: 2, receiptVersion: 1, customerId: 1, lines: [], adviceId: 1 };
+		const { actId } = await done(books, placeMoney, order, CLERK);
+		const again = (await lookAgain(books.db, { actId: actId!, customerId: null, also: [] }, viewer))!;
+		const placing = new Placing(again.desk, TODAY, 'Wren');
+		placing.toggle(2);
+		await done(books, placeAgain, { actId: actId!, order: placing.order }, CLERK);
+		expect(await keptAdvices(books.db)).toEqual([]);
 	});
 	it('a reader may not', async () => {
 		const input = { actId: await standing(), customerId: null, also: [] };

@@ -6,7 +6,8 @@ import { placeInput } from '../place-input';
 import { Refusal } from '../refusal';
 import { actByKey } from '../repo/record-act';
 import { defineAct } from './perform';
-import { chosenDate, placeAs } from './place-money';
+import { chosenDate } from './accounting-day';
+import { placeAs } from './place-money';
 import { undoPlacing } from './undo-placing';
 
 export const againInput = z.object({

@@ -5,27 +5,26 @@ import { place } from '../../core/4-allocation/place';
 import { toleranceIn } from '../../core/4-allocation/tolerance-in';
 import type { CreditUse, PlaceLine, PlaceOrder } from '../../core/4-allocation/place-order';
 import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
-import { day, type Day } from '../../core/day/day';
+import type { Day } from '../../core/day/day';
 import type { Placing } from '../../core/model/placing';
 import { minor, type Minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import type { Tx } from '../db/open';
 import { PerTransaction } from '../db/per-transaction';
 import { customer, receipt, receiptState } from '../db/schema';
-import { firstOpenDay } from '../repo/check-period';
 import { checkVersions } from '../repo/check-versions';
 import { itemsById } from '../repo/open-items';
 import { openClaims } from '../repo/open-claims';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
-import { baseConverter } from '../repo/to-base';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { useAdvice } from '../repo/kept-advices';
 import { rememberPayer } from '../repo/remember-payer';
 import { writePlacing } from '../repo/write-placing';
 import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
 import { Refusal } from '../refusal';
+import { chosenDate, converter, moneyOf } from './accounting-day';
 import { defineAct, type Circumstance } from './perform';
 import { takeReceipt, type TakenReceipt } from './take-receipt';
 
@@ -284,46 +283,4 @@ function summaryOf(row: TakenReceipt | null, placing: Placing, currency: string,
 	return sum > 0
 		? `Placed ${toDecimal(minor(sum), currency)} ${currency} of credit of ${name}`
 		: `Booked differences of ${name}`;
-}
-
-/** The day the bank booked it, or the first open day where that one is locked: the bank's day cannot be chosen. */
-export async function accountingDate(tx: Tx, booked: Day): Promise<Day> {
-	const first = await firstOpenDay(tx);
-	return first && booked < first ? first : booked;
-}
-
-/**
- * The accounting day and base value of a receipt's money: the bank's day and its rate; or today and the value that it has
- * among unidentified receipts, where it was booked before its payer was found.
- */
-export async function moneyOf(
-	tx: Tx,
-	row: { readonly booked: string; readonly amount: number; readonly currency: string },
-	state: { readonly unidentifiedActId: number | null; readonly unidentifiedBase: number | null },
-	today: Day
-): Promise<{ date: Day; base: Minor }> {
-	if (state.unidentifiedActId !== null)
-		return { date: await accountingDate(tx, today), base: minor(state.unidentifiedBase!) };
-	const date = await accountingDate(tx, row.booked as Day);
-	return { date, base: await baseOf(tx, row.currency, row.amount, date) };
-}
-
-/** A day that a person chose, refused where it is locked; today where none was chosen. */
-export async function chosenDate(tx: Tx, chosen: string | null, today: Day): Promise<Day> {
-	const date = chosen === null ? today : day(chosen);
-	const first = await firstOpenDay(tx);
-	if (first && date < first) throw new Refusal({ code: 'period-locked', date, firstOpen: first });
-	return date;
-}
-
-async function converter(tx: Tx, currency: string, date: Day): Promise<(amount: Minor) => Minor> {
-	const base = (await readSetting(tx, 'firm'))?.baseCurrency ?? currency;
-	const convert = await baseConverter(tx, currency, base, date);
-	if (typeof convert !== 'function') throw new Refusal(convert);
-	return convert;
-}
-
-/** Base value of an amount at the rate of its accounting day. */
-export async function baseOf(tx: Tx, currency: string, value: number, date: Day): Promise<Minor> {
-	return (await converter(tx, currency, date))(minor(value));
 }

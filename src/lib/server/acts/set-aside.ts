@@ -9,7 +9,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { rememberAside } from '../repo/aside-rules';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from './perform';
-import { moneyOf } from './place-money';
+import { moneyOf } from './accounting-day';
 import { Refusal } from '../refusal';
 import { takeReceipt } from './take-receipt';
 

@@ -11,7 +11,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { Refusal } from '../refusal';
 import { defineAct } from './perform';
-import { accountingDate } from './place-money';
+import { accountingDate } from './accounting-day';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
 
 /**

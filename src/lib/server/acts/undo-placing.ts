@@ -26,7 +26,7 @@ import { changeCredits } from '../repo/write-placing';
 import { postJournal } from '../repo/post-journal';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
-import { accountingDate } from './place-money';
+import { accountingDate } from './accounting-day';
 import { Refusal } from '../refusal';
 
 const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'tie-entry', 'book-unidentified'];
@@ -135,7 +135,8 @@ export const undoPlacing = defineAct({
 			back.credits.filter((one) => !bringsMoney || one.receiptId !== first.receiptId)
 		);
 		if (bringsMoney) {
-			await releaseAdvice(tx, first.receiptId!);
+			// Placed again in the same step, the money still is what the advice announced.
+			if (!input.again) await releaseAdvice(tx, first.receiptId!);
 			await tx
 				.update(receiptState)
 				.set({

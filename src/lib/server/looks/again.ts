@@ -56,7 +56,7 @@ export const lookAgain = defineLook(
 			.where(eq(receiptState.actId, input.actId))
 			.get();
 		if (!first || !found || found.state.state !== 'placed') return null;
-		const order = await orderOf(db, first, found.row.id, found.state);
+		const order = await orderOf(db, first, found.row, found.state);
 		const row: Waiting = {
 			...found.row,
 			booked: found.row.booked as Day,
@@ -104,7 +104,7 @@ export const lookAgain = defineLook(
 async function orderOf(
 	db: Db,
 	first: typeof act.$inferSelect,
-	receiptId: number,
+	{ id: receiptId, currency }: { readonly id: number; readonly currency: string },
 	state: typeof receiptState.$inferSelect
 ): Promise<PlaceInput> {
 	const parts = await db
@@ -120,9 +120,12 @@ async function orderOf(
 	const changes = await db.select().from(creditChange).where(eq(creditChange.actId, first.id));
 	const claims = await db.select().from(claim).where(eq(claim.actId, first.id));
 	const cash = new Map<number, number>();
+	/** In the item's own currency, where that is not the money's. */
+	const settles = new Map<number, number>();
 	const add = (id: number, amount: number) => cash.set(id, (cash.get(id) ?? 0) + amount);
 	for (const part of parts) {
 		add(part.itemId, part.creditAmount);
+		settles.set(part.itemId, (settles.get(part.itemId) ?? 0) + part.amount);
 		if (part.creditItemId !== null) add(part.creditItemId, -part.creditAmount);
 	}
 	for (const gap of gaps) if (!cash.has(gap.itemId)) cash.set(gap.itemId, 0);
@@ -130,6 +133,8 @@ async function orderOf(
 	for (const part of parts)
 		if (part.receiptId !== null && part.receiptId !== receiptId)
 			used.set(part.receiptId, (used.get(part.receiptId) ?? 0) + part.creditAmount);
+	const items = await itemsById(db, [...cash.keys()]);
+	const foreign = new Set(items.filter((item) => item.currency !== currency).map((item) => item.id));
 	const claimOf = new Map(claims.map((one) => [one.fromItemId, one]));
 	return {
 		...{ receiptId, receiptVersion: state.version, customerId: first.customerId },
@@ -138,6 +143,7 @@ async function orderOf(
 			const own = claimOf.get(itemId);
 			return {
 				...{ itemId, version: 0, cash: amount },
+				...(foreign.has(itemId) ? { settles: settles.get(itemId)! } : {}),
 				differences: gaps
 					.filter((gap) => gap.itemId === itemId && gap.kind !== 'settled_before')
 					.map((gap) => ({ kind: gap.kind as 'claim', amount: gap.amount })),

@@ -1,11 +1,8 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { followingNumber } from '../../core/1-open-items/following-number';
 import { customer, document, documentLine, item } from '../db/schema';
+import { nextNumber } from '../repo/next-number';
 import { paperFor } from '../repo/paper-for';
 import { defineLook } from './define-look';
-
-const KINDS = ['invoice', 'credit_note', 'charge'] as const;
-const FIRST = { invoice: 'INV-1001', credit_note: 'CN-1001', charge: 'CH-1001' } as const;
 
 /** What a new document begins with: the customer's terms, the next free number of each kind, the rate of tax of its last invoice. */
 export const lookAtNewDocument = defineLook('clerk', async (db, customerId: number | null) => {
@@ -25,17 +22,11 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 				.where(eq(customer.id, customerId))
 				.get()
 		: undefined;
-	const numbers: Record<(typeof KINDS)[number], string> = { ...FIRST };
-	for (const kind of KINDS) {
-		const last = await db
-			.select({ number: document.number })
-			.from(document)
-			.where(eq(document.kind, kind))
-			.orderBy(desc(document.id))
-			.limit(1)
-			.get();
-		if (last) numbers[kind] = followingNumber(last.number);
-	}
+	const numbers = {
+		invoice: await nextNumber(db, 'invoice'),
+		credit_note: await nextNumber(db, 'credit_note'),
+		charge: await nextNumber(db, 'charge')
+	};
 	const usual = owner
 		? await db
 				.select({ taxBasisPoints: documentLine.taxBasisPoints })

@@ -1,4 +1,4 @@
-import { and, gt, inArray, lt, or, sql } from 'drizzle-orm';
+import { and, inArray, or, sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { Minor } from '../../core/money/minor';
 import { normaliseName } from '../../core/3-matching/normalise-name';
@@ -17,8 +17,8 @@ import { openItemsOf } from './open-items';
 const SHORTEST = 4;
 /** Names shorter than this were not cut off. */
 const SHORTEST_NAME = 10;
-/** A beginning that more names have than this proves nobody. */
-const MOST_BEGINNING = 5;
+/** More customers than this are not read for names that may have been cut off. */
+const MOST_BEGINNING = 5_000;
 
 /**
  * Of the books, what can matter to these receipts: accounts whose payer account or name is on them, the branches of those,
@@ -80,12 +80,10 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	};
 }
 
-/** The firm's own number patterns: what stands before the digits of its newest documents, by kind. */
+/** The firm's own number patterns: what stands before the digits of its newest documents. */
 async function numberPrefixes(db: Reader): Promise<string[]> {
 	const rows = await db.all<{ key: string }>(
-		sql`select number_key as key from document where id in (
-			select id from (select id from document order by id desc limit 400)
-			union select max(id) from document group by kind)`
+		sql`select number_key as key from document order by id desc limit 1000`
 	);
 	return [...new Set(rows.map((row) => row.key.replace(/\d+\D*$/, '')))].slice(0, 12);
 }
@@ -100,17 +98,12 @@ function digitsOf(receipts: readonly ReceiptFacts[]): ReadonlySet<string> {
 
 /** Customers with a name that begins with one that a bank may have cut off. */
 async function namesCutOff(db: Reader, names: ReadonlySet<string>): Promise<number[]> {
-	const ids: number[] = [];
-	for (const name of names) {
-		if (name.length < SHORTEST_NAME) continue;
-		const rows = await db
-			.select({ id: customerName.customerId })
-			.from(customerName)
-			.where(and(gt(customerName.key, name), lt(customerName.key, `${name}\uffff`)))
-			.limit(MOST_BEGINNING);
-		ids.push(...rows.map((row) => row.id));
-	}
-	return ids;
+	const long = [...names].filter((name) => name.length >= SHORTEST_NAME);
+	if (long.length === 0) return [];
+	const rows = await db.all<{ id: number }>(sql`
+		select distinct c.customer_id as id from json_each(${JSON.stringify(long)}) n
+		join customer_name c on c.key > n.value and c.key < n.value || char(65535) limit ${MOST_BEGINNING}`);
+	return rows.map((row) => row.id);
 }
 
 async function documentsNamed(db: Reader, words: ReadonlySet<string>) {
