@@ -3,7 +3,7 @@ import { addCustomers } from '../acts/add-customers';
 import { addRates } from '../acts/add-rates';
 import { day } from '../../core/day/day';
 import type { Books } from '../db/open';
-import { answeredPile } from '../looks/answers';
+import { answeredPile } from './answers';
 import {
 	bankXml,
 	bringIn,
