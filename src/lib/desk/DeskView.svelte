@@ -85,7 +85,9 @@
 		{#if searching || (!desk.customer && cameIn)}<WhoseIsIt
 				mode={searching ?? 'owner'}
 				mayBe={desk.mayBe}
-				nobody={!desk.customer ? money(receipt?.amount ?? 0, placing.currency) : null}
+				came={!desk.customer && receipt
+					? { receiptId: receipt.id, amount: receipt.amount, currency: receipt.currency }
+					: null}
 			/>{/if}
 		{#if receipt}
 			<p class="mt-1 mb-3 font-mono text-[13px] text-soft">

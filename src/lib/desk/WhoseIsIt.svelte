@@ -4,18 +4,19 @@
 	import { money } from '$lib/words/format';
 	import type { FoundCustomer } from '../server/looks/find-customers';
 	import { CustomerSearch } from './find-customers.svelte';
+	import FittingSets from './FittingSets.svelte';
 
 	/** Finds an account by name, code, document number or open amount: as the owner of the money, or beside the owner. */
 	let {
 		mode,
 		mayBe = [],
-		nobody = null
+		came = null
 	}: {
 		mode: 'owner' | 'beside';
 		/** Who owes just what came. */
 		mayBe?: readonly FoundCustomer[];
-		/** What came, where nobody is known yet: said where nobody owes just that. */
-		nobody?: string | null;
+		/** What came, minor units, where nobody is known yet. */
+		came?: { receiptId: number; amount: number; currency: string } | null;
 	} = $props();
 	const search = new CustomerSearch();
 	let text = $derived.by(() => {
@@ -48,8 +49,10 @@
 		bind:value={text}
 		oninput={() => search.ask(text)}
 	/>
-	{#if nobody && !text.trim() && mayBe.length === 0}
-		<p class="mt-1 says">Nobody owes just {nobody}, in one open item, in two, or in all.</p>
+	{#if came && !text.trim() && mayBe.length === 0}
+		<p class="mt-1 says">
+			Nobody owes just {money(came.amount, came.currency)}, in one open item, in two, or in all.
+		</p>
 	{/if}
 	{#if shown.length}
 		{#if !text.trim()}<p class="mt-2 text-sm font-semibold text-soft">Who owes just this</p>{/if}
@@ -68,4 +71,5 @@
 			{/each}
 		</ul>
 	{/if}
+	{#if came && came.amount > 0 && !text.trim()}<FittingSets {...came} />{/if}
 </div>

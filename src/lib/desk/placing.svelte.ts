@@ -109,13 +109,15 @@ export class Placing {
 	constructor(
 		desk: Desk,
 		readonly today: Day,
-		readonly viewer: string
+		readonly viewer: string,
+		lay: readonly number[] = []
 	) {
 		this.desk = desk;
 		this.currency = desk.currency;
 		if (desk.receipt && desk.receipt.fee > 0)
 			this.fees = [{ kind: 'processor_fee', text: plain(desk.receipt.fee, desk.currency) }];
-		if (desk.receipt?.heldOrder) this.#restore(desk.receipt.heldOrder);
+		if (lay.some((id) => desk.items.some((item) => item.id === id))) for (const id of lay) this.toggle(id);
+		else if (desk.receipt?.heldOrder) this.#restore(desk.receipt.heldOrder);
 		else if (desk.answer && desk.customer?.id === desk.answer.customerId) {
 			const advice = desk.advices.find((one) => one.id === desk.answer!.adviceId);
 			if (advice) this.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id);

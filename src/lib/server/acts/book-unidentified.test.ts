@@ -3,6 +3,7 @@ import { day } from '../../core/day/day';
 import { CHART } from '../../core/5-journal/chart';
 import type { Books } from '../db/open';
 import { findCustomers, whoOwes } from '../looks/find-customers';
+import { whoCouldOwe, type FittingSet } from '../looks/who-could-owe';
 import { lookAtBalances } from '../looks/journal';
 import { answeredPile } from '../looks/answers';
 import {
@@ -123,5 +124,28 @@ describe('who owes just this', () => {
 		expect(await by(10_500)).toEqual(['W2 all 3 open items']);
 		expect(await by(10_000, 'EUR')).toEqual([]);
 		expect((await findCustomers(books.db, '100.00', viewer)).map((one) => one.code)).toEqual(['H1', 'W2']);
+	});
+
+	it('by sets of one account, and by two items of two accounts', async () => {
+		await invoices(
+			books,
+			newDocument('AK-2', 2, 4_000),
+			newDocument('AK-3', 2, 2_500),
+			newDocument('AK-4', 2, 3_500),
+			newDocument('AC-1', 1, 1_000, { kind: 'credit_note' })
+		);
+		const named = async (amount: number, currency = 'GBP') => {
+			const found = await whoCouldOwe(books.db, { amount, currency }, viewer);
+			const words = (sets: readonly FittingSet[]) =>
+				sets.map(
+					(set) =>
+						`${set.accounts.map((one) => one.code).join('+')} ${set.items.map((one) => one.number).join('+')}`
+				);
+			return [...words(found.within), '|', ...words(found.across)];
+		};
+		expect(await named(10_000)).toEqual(['H1 AK-1', 'W2 AK-2+AK-3+AK-4', '|']);
+		expect(await named(12_500)).toEqual(['|', 'H1+W2 AK-1+AK-3']);
+		expect(await named(9_000)).toEqual(['H1 AK-1+AC-1', '|']);
+		expect(await named(10_000, 'EUR')).toEqual(['|']);
 	});
 });

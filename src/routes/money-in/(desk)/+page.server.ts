@@ -26,12 +26,15 @@ export const load: PageServerLoad = async ({ locals, url, depends, parent }) => 
 	const receiptId = credits ? null : (asked ?? (await firstOf(parent)));
 	const customerId = credits ?? (Number(url.searchParams.get('c')) || null);
 	const also = (url.searchParams.get('also') ?? '').split(',').map(Number).filter(Boolean);
+	// `lay` lays these items on the strip instead of what was proposed.
+	const lay = (url.searchParams.get('lay') ?? '').split(',').map(Number).filter(Boolean);
 	const desk =
 		receiptId || credits
 			? await look(lookAtDesk(app.books.db, { receiptId, customerId, also }, viewer))
 			: null;
 	return {
 		desk,
+		lay,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
 		gone: asked !== null && desk === null,
 		mayAct: who!.role !== 'reader'

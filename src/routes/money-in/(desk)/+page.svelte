@@ -22,7 +22,7 @@
 
 	let { data } = $props();
 	const placing = $derived(
-		data.desk ? new Placing(data.desk, data.today as Day, data.who?.name ?? '') : null
+		data.desk ? new Placing(data.desk, data.today as Day, data.who?.name ?? '', data.lay) : null
 	);
 	const certain = $derived(data.rows.filter((row) => row.band === 'certain' && !row.held));
 	const sums = $derived.by(() => {

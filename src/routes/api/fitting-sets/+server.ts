@@ -1,0 +1,15 @@
+import { error, json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { look } from '$lib/server/http/refuse';
+import { whoCouldOwe } from '$lib/server/looks/who-could-owe';
+import type { RequestHandler } from './$types';
+
+const asked = z.object({ amount: z.coerce.number().int().positive(), currency: z.string().length(3) });
+
+/** Sets of open items that come to an amount, over all customers. */
+export const GET: RequestHandler = async ({ locals, url }) => {
+	const input = asked.safeParse(Object.fromEntries(url.searchParams));
+	if (!input.success) error(400, 'An amount above nought and a currency are needed.');
+	const viewer = { who: locals.who!, today: await locals.app.today() };
+	return json(await look(whoCouldOwe(locals.app.books.db, input.data, viewer)));
+};
