@@ -16,6 +16,7 @@ import { DEPOSIT_ORDER, invoiceForDeposit } from './invoice-for-deposit';
 import { documentFiles } from './document-files';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
+import { creditAgainstInvoice, rareCases } from './rare-cases';
 import { recordByHand } from './record-by-hand';
 import { Year } from './year';
 import { todaysEntries } from './todays-entries';
@@ -65,17 +66,22 @@ export async function makeBooks(
 	const sterling = new BankBook(STERLING, 'GBP', 4_218_640, DEMO_START);
 	const euro = new BankBook(EURO, 'EUR', 1_120_000, DEMO_START);
 	const college = payers.find((one) => one.customer.name.includes('College'))!;
-	const year = new Year(books, random, payers, ids, { GBP: sterling, EUR: euro }, () => at(clerk));
+	const year = new Year(books, random, payers, ids, { GBP: sterling, EUR: euro }, (agreed) =>
+		at(agreed ? supervisor : clerk)
+	);
 	for (let week = DEMO_START; week <= DEMO_TODAY; week = addDays(week, 7)) {
 		for (let one = week; one < addDays(week, 7) && one < addDays(DEMO_TODAY, -1); one = addDays(one, 1))
 			if (weekday(one) < 6) year.plan(one);
 		if (week <= addDays(DEMO_TODAY, -9) && addDays(week, 7) > addDays(DEMO_TODAY, -9))
 			year.deposit(college, 85_000, DEPOSIT_ORDER, addDays(week, 1));
 		today = addDays(week, 4) < addDays(DEMO_TODAY, -2) ? addDays(week, 4) : addDays(DEMO_TODAY, -2);
+		if (week <= addDays(DEMO_TODAY, -40) && addDays(week, 7) > addDays(DEMO_TODAY, -40))
+			rareCases(year, addDays(week, 3));
 		await year.post(today);
 		say(`books up to ${today}`);
 	}
 	await invoiceForDeposit(books, at(clerk), ids.get(college.customer.code)!, DEMO_TODAY);
+	await creditAgainstInvoice(books, at(clerk), [...ids.values()]);
 	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
 	// What the cheques pay is no longer owed, so today's entries are of others.
 	for (const code of clubs) year.owed.delete(code);

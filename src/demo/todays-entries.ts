@@ -155,6 +155,9 @@ export async function todaysEntries(
 		'PAYOUT 5 PAYMENTS'
 	);
 	other(8_041, 'MRS L TREVENA', 'pots, thank you');
+	// A bookkeeper pays for two of her clients and names neither.
+	const clients = [next((one) => known(one)), next((one) => known(one))];
+	other(clients[0]!.items[0]!.open + clients[1]!.items[0]!.open, 'CORNCRAKE BOOKKEEPING', 'FOR OUR CLIENTS');
 	other(1_264, 'Mere & Marches Bank', 'INTEREST OCTOBER');
 	other(-1_850, 'Mere & Marches Bank', 'CHARGES OCTOBER');
 	other(-214_500, 'Feldspar Freight', 'our order 7741');

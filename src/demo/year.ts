@@ -43,6 +43,8 @@ interface Truth {
 	readonly depositFor?: string;
 	/** What of it is to be paid back. */
 	readonly refund?: number;
+	/** Whether a supervisor posts it. */
+	readonly agreed?: boolean;
 }
 
 const REFUNDS_FROM = '2026-10-01' as Day;
@@ -62,7 +64,7 @@ export class Year {
 	readonly settled: string[] = [];
 	readonly #books: Books;
 	readonly #ids: ReadonlyMap<string, number>;
-	readonly #at: () => Circumstance;
+	readonly #at: (agreed?: boolean) => Circumstance;
 	#documents: NewDocument[] = [];
 	#truths = new Map<string, Truth | { account: string }>();
 	/** Chance of its own for rare cases, so that they leave the rest of the year as it is. */
@@ -76,7 +78,7 @@ export class Year {
 		payers: readonly Payer[],
 		ids: ReadonlyMap<string, number>,
 		banks: Readonly<Record<string, BankBook>>,
-		at: () => Circumstance
+		at: (agreed?: boolean) => Circumstance
 	) {
 		this.#books = books;
 		this.chance = random;
@@ -250,6 +252,23 @@ export class Year {
 		this.#truths.set(reference, { customerId, lines: [], depositFor: order });
 	}
 
+	/** One invoice settled with less money than it is owed and a name for the rest. */
+	short(
+		payer: Payer,
+		item: Owed,
+		booked: Day,
+		words: string,
+		gap: { kind: DifferenceKind; amount: number }
+	): void {
+		const cash = item.open - gap.amount;
+		const reference = this.transfer(payer, cash, words, booked);
+		const line = { number: item.number, part: item.part, cash, differences: [gap] };
+		const customerId = this.#ids.get(payer.customer.code)!;
+		this.#truths.set(reference, { customerId, lines: [line], agreed: true });
+		item.open = 0;
+		this.settled.push(item.number);
+	}
+
 	#gaps(item: Owed, today: Day): { kind: DifferenceKind; amount: number }[] {
 		const { document } = item;
 		if (item.open <= 0) return [];
@@ -365,7 +384,8 @@ export class Year {
 			});
 			const { customerId, depositFor = null, refund } = truth;
 			const surplus = refund ? [{ kind: 'refund' as const, amount: refund }] : [];
-			await placeMoney.run(tx, { ...head, customerId, lines, depositFor, surplus, reasons: [] }, this.#at());
+			const order = { ...head, customerId, lines, depositFor, surplus, reasons: [] };
+			await placeMoney.run(tx, order, this.#at(truth.agreed));
 		}
 		this.#truths.clear();
 	}

@@ -1,0 +1,75 @@
+import { share } from '../lib/core/money/share';
+import { minor } from '../lib/core/money/minor';
+import type { Day } from '../lib/core/day/day';
+import { placeMoney } from '../lib/server/acts/place-money';
+import { perform, type Circumstance } from '../lib/server/acts/perform';
+import type { Books } from '../lib/server/db/open';
+import { openItemsOf } from '../lib/server/repo/open-items';
+import type { Payer } from './make-customers';
+import type { Owed, Year } from './year';
+
+/** The first invoice of an account of that currency that is owed whole and not meant to be paid now. */
+function owing(year: Year, currency: string, today: Day): { payer: Payer; item: Owed } | null {
+	for (const payer of year.payers) {
+		if (payer.customer.currency !== currency || payer.customer.parentCode !== null) continue;
+		const list = year.owed.get(payer.customer.code) ?? [];
+		const item = list.find(
+			(one) =>
+				one.document.kind === 'invoice' &&
+				one.document.instalments.length === 1 &&
+				one.open === one.document.instalments[0]!.amount &&
+				one.payOn > today &&
+				one.open > 20_000
+		);
+		if (item) return { payer, item };
+	}
+	return null;
+}
+
+/** What happens once in a year: a firm abroad keeps tax back, and an administrator pays thirty pence in the pound. */
+export function rareCases(year: Year, booked: Day): void {
+	const abroad = owing(year, 'EUR', booked);
+	if (abroad)
+		year.short(abroad.payer, abroad.item, booked, `${abroad.item.number} less tax withheld 5%`, {
+			kind: 'withholding_tax',
+			amount: share(minor(abroad.item.open), 500, 10_000)
+		});
+	const broke = owing(year, 'GBP', booked);
+	if (broke)
+		year.short(broke.payer, broke.item, booked, `${broke.item.number} final dividend 30p in the pound`, {
+			kind: 'bad_debt',
+			amount: broke.item.open - share(minor(broke.item.open), 3_000, 10_000)
+		});
+}
+
+/** A credit note set against an invoice of the same account, without any money. */
+export async function creditAgainstInvoice(
+	books: Books,
+	at: Circumstance,
+	ids: readonly number[]
+): Promise<void> {
+	for (const customerId of ids) {
+		const items = await openItemsOf(books.db, [customerId]);
+		const note = items.find((item) => item.kind === 'credit_note' && item.currency === 'GBP');
+		const invoice =
+			note &&
+			items.find((item) => item.kind === 'invoice' && item.currency === 'GBP' && item.open > note.open);
+		if (!note || !invoice) continue;
+		const result = await perform(
+			books,
+			placeMoney,
+			{
+				...{ receiptId: null, receiptVersion: null, customerId },
+				lines: [
+					{ itemId: invoice.id, version: invoice.version, cash: note.open, differences: [] },
+					{ itemId: note.id, version: note.version, cash: -note.open, differences: [] }
+				],
+				reasons: []
+			},
+			at
+		);
+		if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
+		return;
+	}
+	throw new Error('the demo books have no credit note left to set against an invoice');
+}
