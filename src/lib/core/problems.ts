@@ -150,6 +150,19 @@ export type Problem =
 			readonly shown: number;
 			readonly currency: string;
 	  }
+	| {
+			readonly code: 'over-return';
+			readonly asked: number;
+			readonly most: number;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'return-differs';
+			readonly shown: number;
+			readonly booked: number;
+			readonly currency: string;
+	  }
+	| { readonly code: 'came-back'; readonly payer: string; readonly date: string }
 	| { readonly code: 'no-customer' }
 	| { readonly code: 'not-a-credit-entry' }
 	| { readonly code: 'unidentified-first' }

@@ -5,6 +5,8 @@ const KINDS: Readonly<Record<string, string>> = {
 	settled_before: 'Settled before',
 	claim: 'Claim',
 	refund: 'To be paid back',
+	returned: 'Came back',
+	'return-payment': 'Came back',
 	moved: 'For another account',
 	'place-credits': 'Credit placed',
 	invoice: 'Invoice',

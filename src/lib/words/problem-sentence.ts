@@ -117,6 +117,14 @@ function sentence(problem: Problem): string {
 			return 'Choose whose money it is first.';
 		case 'not-a-credit-entry':
 			return 'This is money that went out; it cannot settle invoices.';
+		case 'over-return':
+			return problem.asked <= 0
+				? 'Say how much came back: more than nothing.'
+				: `${money(problem.asked, problem.currency)} is more than can come back: ${money(problem.most, problem.currency)} of this payment is placed or on account.`;
+		case 'return-differs':
+			return `The bank took ${money(problem.shown, problem.currency)}, ${money(problem.booked, problem.currency)} was booked. Choose what the entry shows, or have the rest booked as a bank charge.`;
+		case 'came-back':
+			return `The payment from ${problem.payer} came back on ${shortDay(problem.date)}. Take that back first if it is wrong.`;
 		case 'unidentified-first':
 			return 'This money was booked to unidentified receipts. Take that back first (on the desk, under what the bank wrote).';
 		case 'not-allowed':

@@ -5,6 +5,7 @@ import type { DifferenceKind } from '../model/records';
 export const CHART = {
 	pettyCash: { code: '1240', name: 'Petty cash' },
 	onItsWay: { code: '1230', name: 'Money on its way' },
+	returned: { code: '1235', name: 'Returned payments on their way' },
 	exchange: { code: '1295', name: 'Currency exchange' },
 	refunds: { code: '2160', name: 'Refunds to be paid out' },
 	badDebts: { code: '7300', name: 'Bad debts' },
@@ -49,5 +50,6 @@ export const CREDIT_CHANGE_ACCOUNT: Readonly<Record<CreditChange['kind'], string
 	processor_fee: CHART.processorFees.code,
 	bank_charge: CHART.bankCharges.code,
 	small_difference: CHART.smallDifferences.code,
-	refund: CHART.refunds.code
+	refund: CHART.refunds.code,
+	returned: CHART.returned.code
 };

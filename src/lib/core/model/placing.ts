@@ -37,12 +37,12 @@ export type FeeKind = 'processor_fee' | 'bank_charge';
 /** What leaves a credit without settling anything: a trifle paid too much, or money to be paid back. */
 export type SurplusKind = 'small_difference' | 'refund';
 
-/** A change of a receipt's credit other than by allocation: a kept fee raises it (+), a surplus lowers it (−). */
+/** A change of a receipt's credit other than by allocation: a kept fee raises it (+), a surplus or its return lowers it (−). */
 export interface CreditChange {
 	readonly receiptId: number;
 	readonly customerId: number;
 	readonly currency: string;
-	readonly kind: FeeKind | SurplusKind;
+	readonly kind: FeeKind | SurplusKind | 'returned';
 	readonly amount: Minor;
 	readonly base: Minor;
 }

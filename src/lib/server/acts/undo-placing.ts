@@ -18,19 +18,29 @@ import {
 	receiptState,
 	refundFile,
 	refundInFile,
+	returnedTie,
 	tie
 } from '../db/schema';
 import { releaseAdvice } from '../repo/kept-advices';
 import { changeItems } from '../repo/change-items';
+import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
 import { changeCredits } from '../repo/write-placing';
 import { postJournal } from '../repo/post-journal';
+import { returnedPayments } from '../repo/returned-payments';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
 import { accountingDate } from './accounting-day';
 import { Refusal } from '../refusal';
 
-const UNDOABLE = ['place-receipt', 'place-credits', 'set-aside', 'tie-entry', 'book-unidentified'];
-const BRINGS_MONEY = ['place-receipt', 'set-aside', 'tie-entry', 'book-unidentified'];
+const UNDOABLE = [
+	'place-receipt',
+	'place-credits',
+	'set-aside',
+	'tie-entry',
+	'tie-return',
+	'book-unidentified'
+];
+const BRINGS_MONEY = UNDOABLE.filter((kind) => kind !== 'place-credits');
 
 /**
  * Takes back the placing of money or credits, or the setting aside of money: by second records that point at the first, on
@@ -60,9 +70,11 @@ export const undoPlacing = defineAct({
 		const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
 		const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
 		const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
+		const returnedTies = await tx.select().from(returnedTie).where(eq(returnedTie.actId, first.id));
 		if (first.kind === 'place-receipt' && !input.again) await refuseTied(tx, first.receiptId!);
 		for (const row of creditChanges) await refuseInFile(tx, row.id);
 		if (first.kind === 'book-unidentified') await refuseIdentified(tx, first.id, first.receiptId!);
+		if (first.receiptId !== null || allocations.length) await refuseCameBack(tx, first.id, first.receiptId);
 		if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
 		const claims = await tx
 			.select({ claim, state: itemState, total: item.total, number: document.number })
@@ -117,13 +129,14 @@ export const undoPlacing = defineAct({
 			rows.map(({ id, ...row }) => ({
 				...row,
 				actId,
-				date,
+				...('date' in row ? { date } : {}),
 				undoesId: id,
 				amount: -row.amount,
 				base: -row.base
 			}));
 		if (ties.length)
 			await tx.insert(tie).values(ties.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
+		if (returnedTies.length) await tx.insert(returnedTie).values(turned(returnedTies));
 		if (differences.length) await tx.insert(difference).values(turned(differences));
 		if (creditChanges.length) await tx.insert(creditChange).values(turned(creditChanges));
 		await changeItems(tx, actId, back.changes);
@@ -185,6 +198,20 @@ async function refuseTied(tx: Tx, receiptId: number): Promise<void> {
 		throw new Refusal({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
 }
 
+/** Of a payment that came back nothing is left to take off: the return took it off. */
+async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): Promise<void> {
+	const drawn = await tx
+		.selectDistinct({ id: allocation.receiptId })
+		.from(allocation)
+		.where(eq(allocation.actId, actId));
+	const ids = new Set([...drawn.flatMap((row) => row.id ?? []), ...(receiptId === null ? [] : [receiptId])]);
+	for (const id of ids) {
+		const [back] = await returnedPayments(tx, { receiptId: id });
+		if (back)
+			throw new Refusal({ code: 'came-back', payer: back.payerName ?? back.customer, date: back.date });
+	}
+}
+
 /** Money that was placed since, or paid back, has to be taken off there first. */
 async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promise<void> {
 	const used = await tx
@@ -207,43 +234,6 @@ async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promis
 		.get();
 	if (used?.sum || changed?.sum)
 		throw new Refusal({ code: 'credit-in-use', what: 'what of this money lay on account' });
-}
-
-/** A claim that something is open of again waits for its decision again. */
-async function reopenClaims(
-	tx: Tx,
-	changes: readonly { readonly itemId: number; readonly open: number }[]
-): Promise<void> {
-	const ids = changes.filter((one) => one.open > 0).map((one) => one.itemId);
-	const decided = tx.select({ id: item.documentId }).from(item).where(inArray(item.id, ids));
-	await tx
-		.update(claim)
-		.set({ state: 'open' })
-		.where(and(inArray(claim.documentId, decided), ne(claim.state, 'withdrawn'), ne(claim.state, 'open')));
-}
-
-/** A claim whose splitting off is taken back is owed no more: its invoice is. */
-async function withdrawClaims(
-	tx: Tx,
-	at: { readonly actId: number; readonly date: Day; readonly receiptId: number | null },
-	claims: readonly {
-		readonly claim: typeof claim.$inferSelect;
-		readonly state: typeof itemState.$inferSelect;
-	}[]
-): Promise<void> {
-	for (const { claim: one, state } of claims) {
-		await tx.insert(difference).values({
-			actId: at.actId,
-			date: at.date,
-			receiptId: at.receiptId,
-			itemId: state.itemId,
-			kind: 'claim',
-			amount: state.open,
-			base: state.openBase
-		});
-		await changeItems(tx, at.actId, [{ itemId: state.itemId, open: ZERO, openBase: ZERO }]);
-		await tx.update(claim).set({ state: 'withdrawn' }).where(eq(claim.documentId, one.documentId));
-	}
 }
 
 async function stateNow(

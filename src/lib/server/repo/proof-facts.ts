@@ -2,6 +2,7 @@ import { asc, eq, inArray, sql } from 'drizzle-orm';
 import { CHART } from '../../core/5-journal/chart';
 import type { ProofFacts } from '../../core/5-journal/proof/facts';
 import type { Reader } from '../db/open';
+import { returnsNotShown } from './returned-payments';
 import {
 	act,
 	allocation,
@@ -111,7 +112,9 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				currency: bankAccount.currency
 			})
 			.from(bankAccount),
+		returned: await returnsNotShown(db),
 		receivables: CHART.receivables.code,
+		back: CHART.returned.code,
 		way: CHART.onItsWay.code,
 		unidentified: CHART.unidentified.code
 	};

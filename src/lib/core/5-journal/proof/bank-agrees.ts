@@ -4,7 +4,7 @@ import { tally, type Breach, type ProofFacts } from './facts';
  * Rule 4: each statement's opening balance and entries come to its closing balance; each entry stands in the journal just
  * once with what its placed receipts come to (nothing while they wait and are not booked as unidentified), on the ledger account of its bank account; and no
  * bank ledger line is without an entry. Money on its way is what was recorded by hand and not tied to an entry, unidentified receipts
- * are what was booked there and still waits.
+ * are what was booked there and still waits, returned payments are those that no debit entry has shown.
  */
 export function bankAgrees(facts: ProofFacts): Breach[] {
 	const breaches: Breach[] = [];
@@ -32,15 +32,17 @@ export function bankAgrees(facts: ProofFacts): Breach[] {
 			});
 	}
 	const between = new Map<string, number>();
-	const [way, unknown] = ['money on its way', 'unidentified receipts'];
+	const [way, unknown, back] = ['money on its way', 'unidentified receipts', 'returned payments'];
 	for (const { account, currency, amount } of facts.lines) {
 		if (account === facts.way) tally(between, `${currency} ${way}`, amount);
 		if (account === facts.unidentified) tally(between, `${currency} ${unknown}`, amount);
+		if (account === facts.back) tally(between, `${currency} ${back}`, amount);
 	}
 	for (const { onItsWay, unidentified, currency, amount } of facts.receipts) {
 		if (onItsWay) tally(between, `${currency} ${way}`, -amount);
 		if (unidentified) tally(between, `${currency} ${unknown}`, amount);
 	}
+	for (const { currency, amount } of facts.returned) tally(between, `${currency} ${back}`, amount);
 	for (const [key, found] of between)
 		if (found !== 0)
 			breaches.push({ rule: 4, about: key.slice(4), want: 0, found, currency: key.slice(0, 3) });

@@ -94,9 +94,13 @@ export interface ProofFacts {
 		readonly ledger: string;
 		readonly currency: string;
 	}[];
+	/** Returned payments and their bank fees that no debit entry of the bank has shown yet. */
+	readonly returned: readonly { readonly currency: string; readonly amount: number }[];
 	readonly receivables: string;
 	/** The ledger account of money on its way. */
 	readonly way: string;
+	/** That of returned payments that the bank has not shown. */
+	readonly back: string;
 	/** That of receipts whose payer nobody knows yet. */
 	readonly unidentified: string;
 }

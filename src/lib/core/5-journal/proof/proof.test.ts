@@ -59,6 +59,8 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 	],
 	differences: [{ id: 1, date: '2026-10-05', itemId: 1, amount: 10, base: 10, undoesId: null }],
 	creditChanges: [],
+	returned: [],
+	back: '1235',
 	receipts: [
 		{
 			id: 1,

@@ -7,4 +7,5 @@ export * from './people';
 export * from './receipts';
 export * from './by-hand';
 export * from './refunds';
+export * from './returns';
 export * from './advices';

@@ -137,7 +137,7 @@ export const difference = sqliteTable(
 	]
 );
 
-/** A change of a receipt's credit other than by allocation: a kept fee raises it, a surplus or refund lowers it. */
+/** A change of a receipt's credit other than by allocation: a kept fee raises it; a surplus, a refund or its return lowers it. */
 export const creditChange = sqliteTable(
 	'credit_change',
 	{
@@ -153,7 +153,7 @@ export const creditChange = sqliteTable(
 			.notNull()
 			.references(() => customer.id),
 		kind: text('kind', {
-			enum: ['processor_fee', 'bank_charge', 'small_difference', 'refund']
+			enum: ['processor_fee', 'bank_charge', 'small_difference', 'refund', 'returned']
 		}).notNull(),
 		amount: integer('amount').notNull(),
 		base: integer('base').notNull(),

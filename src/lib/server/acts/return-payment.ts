@@ -1,0 +1,298 @@
+import { and, eq, inArray } from 'drizzle-orm';
+import { z } from 'zod';
+import { takeBackPayment, type TakenBack } from '../../core/4-allocation/take-back-payment';
+import { journalOfBankFee } from '../../core/5-journal/journal-of-bank-fee';
+import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
+import { parseDay, type Day } from '../../core/day/day';
+import { minor, ZERO } from '../../core/money/minor';
+import { toDecimal } from '../../core/money/to-decimal';
+import type { Tx } from '../db/open';
+import {
+	act,
+	allocation,
+	claim,
+	difference,
+	document,
+	item,
+	itemState,
+	receipt,
+	receiptState,
+	returnedPayment
+} from '../db/schema';
+import { Refusal } from '../refusal';
+import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
+import { nextNumber } from '../repo/next-number';
+import { paymentBack } from '../repo/payment-back';
+import { postJournal } from '../repo/post-journal';
+import { actByKey, recordAct } from '../repo/record-act';
+import { writePlacing } from '../repo/write-placing';
+import { chosenDate, converter } from './accounting-day';
+import { issueDocuments } from './issue-documents';
+import { defineAct, type Circumstance } from './perform';
+import { tieReturn, type ReturnPart } from './tie-return';
+
+const amount = z.number().int().min(0);
+
+/** What the screen for a returned payment sends. Amounts in minor units of the payment's currency. */
+export const returnInput = z.object({
+	receiptId: z.number().int(),
+	receiptVersion: z.number().int(),
+	amount: z.number().int(),
+	date: z
+		.string()
+		.refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.')
+		.nullable(),
+	reason: z.string().trim().min(1, 'Say why it came back.').max(35),
+	note: z.string().trim().max(500).default(''),
+	/** What the bank charges for it. */
+	fee: amount.default(0),
+	/** What the customer is charged for it; nought for nothing. */
+	charge: amount.default(0),
+	/** Differences booked with the payment that go back too. */
+	differencesBack: z.array(z.number().int()).max(5000).default([]),
+	/** Allocations that are taken off before others. */
+	first: z.array(z.number().int()).max(5000).default([]),
+	/** The bank's debit entry that shows it, where it is there. */
+	shown: z
+		.object({
+			receiptId: z.number().int(),
+			receiptVersion: z.number().int(),
+			part: z.enum(['money', 'both'])
+		})
+		.nullable()
+		.default(null)
+});
+
+/**
+ * A payment comes back, all of it or a part: its allocations are taken off, so that the invoices are owed again from their first
+ * due day; differences booked with it go back where asked; the bank's fee is booked and charged on; the bank's debit entry
+ * is met where it is there already. One act, dated in an open period.
+ */
+export const returnPayment = defineAct({
+	kind: 'return-payment',
+	needs: 'clerk',
+	run: async (tx, given: z.input<typeof returnInput>, at): Promise<{ actId: number }> => {
+		const done = at.key ? await actByKey(tx, at.key) : undefined;
+		if (done) return { actId: done.id };
+		const input = returnInput.parse(given);
+		const found = await tx
+			.select({ row: receipt, state: receiptState })
+			.from(receiptState)
+			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+			.where(eq(receiptState.receiptId, input.receiptId))
+			.get();
+		const standing = found && (await paymentBack(tx, input.receiptId));
+		if (!found || !standing) throw new Refusal({ code: 'not-found', what: 'placed payment' });
+		if (found.state.version !== input.receiptVersion) {
+			const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
+			throw new Refusal({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
+		}
+		const date = await chosenDate(tx, input.date, at.today);
+		if (date < found.row.booked)
+			throw new Refusal({
+				...{ code: 'field', field: 'date' },
+				message: `It cannot have come back before it came, on ${found.row.booked}.`
+			});
+		const back = takeBackPayment({
+			...standing,
+			amount: minor(input.amount),
+			differencesBack: input.differencesBack,
+			first: input.first
+		});
+		if (!back.ok) throw new Refusal(...back.problems);
+		await refuseSettledClaims(tx, back.value, standing);
+
+		const { currency } = standing;
+		const toBase = await converter(tx, currency, date);
+		const fee = minor(input.fee);
+		const feeBase = fee === 0 ? ZERO : toBase(fee);
+		const actId = await recordAct(tx, {
+			kind: 'return-payment',
+			date,
+			at: at.now(),
+			userId: at.who.id,
+			userName: at.who.name,
+			summary: `${toDecimal(minor(input.amount), currency)} ${currency} from ${found.row.payerName ?? 'an unnamed payer'} came back`,
+			facts: { ...input, takenOff: back.value.takenOff, again: back.value.again.length },
+			customerId: standing.customerId,
+			receiptId: input.receiptId,
+			key: at.key
+		});
+		await writeBack(tx, { actId, date, receiptId: input.receiptId }, back.value);
+		await tx
+			.update(receiptState)
+			.set({
+				...back.value.placing.credits[0]!,
+				version: found.state.version + 1,
+				lastActId: actId,
+				...(back.value.placing.credits[0]!.onAccount === 0 ? { depositFor: null } : {})
+			})
+			.where(eq(receiptState.receiptId, input.receiptId));
+		const lines = journalOfPlacing(null, back.value.placing);
+		await postJournal(tx, actId, date, [
+			...lines,
+			...journalOfBankFee({ amount: fee, base: feeBase, currency })
+		]);
+		const chargeId = input.charge
+			? await issueCharge(tx, { ...standing, date, charge: input.charge, paidOn: found.row.booked }, at)
+			: null;
+		const [change] = back.value.placing.creditChanges;
+		const { id } = await tx
+			.insert(returnedPayment)
+			.values({
+				...{ actId, date, receiptId: input.receiptId, customerId: standing.customerId, currency },
+				...{ amount: input.amount, base: -change!.base, fee, feeBase },
+				...{ reason: input.reason, note: input.note, chargeId },
+				opened: [
+					...new Set(
+						standing.allocations
+							.filter((one) => back.value.takenOff.includes(one.id))
+							.map((one) => one.itemId)
+					)
+				]
+			})
+			.returning({ id: returnedPayment.id })
+			.get();
+		if (input.shown) {
+			const part: ReturnPart = input.shown.part === 'both' && fee > 0 ? 'both' : 'money';
+			const { receiptId, receiptVersion } = input.shown;
+			await tieReturn.run(
+				tx,
+				{ receiptId, receiptVersion, returnedId: id, part, restIsCharge: false },
+				{ ...at, key: undefined }
+			);
+		}
+		return { actId };
+	}
+});
+
+/** A claim may go back with the payment only while nothing was decided about it. */
+async function refuseSettledClaims(
+	tx: Tx,
+	back: TakenBack,
+	standing: { readonly differences: readonly { id: number; kind: string; itemId: number }[] }
+): Promise<void> {
+	for (const one of await claimsBack(tx, back, standing))
+		if (one.claim.state !== 'open' || one.state.open !== one.total)
+			throw new Refusal({
+				code: 'credit-in-use',
+				what: `the claim ${one.number}, which was decided or paid`
+			});
+}
+
+/** The claims that were split off by the differences that go back. */
+async function claimsBack(
+	tx: Tx,
+	back: Pick<TakenBack, 'differencesBack'>,
+	standing: { readonly differences: readonly { id: number; kind: string; itemId: number }[] }
+) {
+	const from = standing.differences.filter(
+		(one) => one.kind === 'claim' && back.differencesBack.includes(one.id)
+	);
+	if (from.length === 0) return [];
+	const acts = tx
+		.select({ id: difference.actId })
+		.from(difference)
+		.where(
+			inArray(
+				difference.id,
+				from.map((one) => one.id)
+			)
+		);
+	return tx
+		.select({ claim, state: itemState, total: item.total, number: document.number })
+		.from(claim)
+		.innerJoin(document, eq(document.id, claim.documentId))
+		.innerJoin(item, eq(item.documentId, claim.documentId))
+		.innerJoin(itemState, eq(itemState.itemId, item.id))
+		.where(
+			and(
+				inArray(claim.actId, acts),
+				inArray(
+					claim.fromItemId,
+					from.map((one) => one.itemId)
+				)
+			)
+		);
+}
+
+/** Writes what is taken off as second records that point at the first, and what is placed anew. */
+async function writeBack(
+	tx: Tx,
+	at: { readonly actId: number; readonly date: Day; readonly receiptId: number },
+	back: TakenBack
+): Promise<void> {
+	const { actId, date } = at;
+	const first = await tx
+		.select()
+		.from(allocation)
+		.where(inArray(allocation.id, [...back.takenOff]));
+	if (first.length)
+		await tx.insert(allocation).values(
+			first.map(({ id, ...row }) => ({
+				...{ ...row, actId, date, undoesId: id, amount: -row.amount },
+				...{ creditAmount: -row.creditAmount, itemBase: -row.itemBase, creditBase: -row.creditBase }
+			}))
+		);
+	const gaps = await tx
+		.select()
+		.from(difference)
+		.where(inArray(difference.id, [...back.differencesBack]));
+	const claims = await claimsBack(tx, back, {
+		differences: gaps.map(({ id, kind, itemId }) => ({ id, kind, itemId }))
+	});
+	if (gaps.length)
+		await tx.insert(difference).values(
+			gaps.map(({ id, ...row }) => ({
+				...row,
+				actId,
+				date,
+				undoesId: id,
+				amount: -row.amount,
+				base: -row.base
+			}))
+		);
+	const { creditChanges, changes } = back.placing;
+	await writePlacing(tx, at, {
+		...{ allocations: back.again, differences: [], creditChanges, changes },
+		credits: []
+	});
+	await reopenClaims(tx, changes);
+	await withdrawClaims(tx, at, claims);
+}
+
+/** The charge for it, due at once. */
+async function issueCharge(
+	tx: Tx,
+	of: {
+		readonly customerId: number;
+		readonly currency: string;
+		readonly date: Day;
+		readonly charge: number;
+		readonly paidOn: string;
+	},
+	at: Circumstance
+): Promise<number> {
+	const net = minor(of.charge);
+	const { documentIds } = await issueDocuments.run(
+		tx,
+		[
+			{
+				...{ kind: 'charge', number: await nextNumber(tx, 'charge'), customerId: of.customerId },
+				...{
+					issued: of.date,
+					currency: of.currency,
+					text: `charge for the payment of ${of.paidOn}, returned`
+				},
+				lines: [
+					{ text: `Charge for your payment of ${of.paidOn}, returned`, net, taxBasisPoints: 0, tax: ZERO }
+				],
+				instalments: [{ due: of.date, amount: net }],
+				...{ purchaseOrder: null, orderReference: null, paymentReference: null },
+				...{ discountBasisPoints: null, discountUntil: null }
+			}
+		],
+		{ ...at, key: undefined }
+	);
+	return documentIds[0]!;
+}
