@@ -8,6 +8,8 @@ export interface XmlDetail {
 	readonly text: string;
 	readonly reference?: string;
 	readonly endToEnd?: string;
+	/** ISO 20022 ExternalReturnReason1Code. */
+	readonly returned?: string;
 }
 
 export interface XmlEntry {
@@ -70,7 +72,8 @@ function detailXml(detail: XmlDetail, signed: number, currency: string): string 
 		: '';
 	const words = detail.text ? `<Ustrd>${escapeXml(detail.text)}</Ustrd>` : '';
 	const remittance = words || structured ? `<RmtInf>${words}${structured}</RmtInf>` : '';
-	return `<TxDtls><Refs><EndToEndId>${escapeXml(detail.endToEnd ?? 'NOTPROVIDED')}</EndToEndId></Refs>${amountXml(detail.amount, currency)}${direction(signed)}${parties}${remittance}</TxDtls>`;
+	const returned = detail.returned ? `<RtrInf><Rsn><Cd>${detail.returned}</Cd></Rsn></RtrInf>` : '';
+	return `<TxDtls><Refs><EndToEndId>${escapeXml(detail.endToEnd ?? 'NOTPROVIDED')}</EndToEndId></Refs>${amountXml(detail.amount, currency)}${direction(signed)}${parties}${remittance}${returned}</TxDtls>`;
 }
 
 function amountXml(amount: number, currency: string): string {

@@ -2,6 +2,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching/match-advice';
 	import { count, money, shortDay } from '$lib/words/format';
+	import { returnedMark } from '$lib/words/returned-mark';
 	import AlsoOpen from './AlsoOpen.svelte';
 	import BankWords from './BankWords.svelte';
 	import Habit from './Habit.svelte';
@@ -70,7 +71,7 @@
 						desk.customer.owes,
 						placing.currency
 					)}</span
-				>{:else}nobody in the books yet{/if}
+				>{:else if cameIn}nobody in the books yet{:else}went out{/if}
 			{#if mayAct && cameIn}
 				{#if receipt}<button
 						class="cursor-pointer text-copper hover:underline"
@@ -164,7 +165,7 @@
 			{#if placing.rows.length || placing.credits.length}<OnTheStrip {placing} {activeId} {mayAct} />{/if}
 			{#if desk.customer && receipt}<KeptFees {placing} {mayAct} />{/if}
 			{#if desk.customer}<AlsoOpen {placing} {activeId} bind:filter {mayAct} />{/if}
-		{:else}
+		{:else if !desk.debit?.payments.length && !desk.debit?.shows.length}
 			<p class="note">
 				This money went out. It cannot settle invoices; book it on a ledger account with <span class="key"
 					>N</span
@@ -183,6 +184,9 @@
 		{#if desk.customer}
 			<h3 class="font-sans font-semibold text-soft">How they pay</h3>
 			<div class="mb-5"><Habit days={desk.habit} /></div>
+			{#if returnedMark(desk.returned, placing.today)}<p class="note mb-5">
+					{returnedMark(desk.returned, placing.today)}
+				</p>{/if}
 			{#if desk.customer.notes}<h3 class="font-sans font-semibold text-soft">Notes</h3>
 				<p>{desk.customer.notes}</p>{/if}
 		{/if}

@@ -31,6 +31,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		href: '/money-in/refunds',
 		words: 'pain pay back'
 	},
+	{
+		name: 'Payments that came back',
+		about: 'cheques, direct debits, card payments returned',
+		href: '/money-in/returned',
+		words: 'bounced unpaid chargeback dishonoured'
+	},
 	{ name: 'Open items', about: 'every open document', href: '/open-items', words: 'invoices overdue late' },
 	{
 		name: 'Write a document',

@@ -37,7 +37,8 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		charges: minor(0),
 		fee: minor(0),
 		parentId: null,
-		method: 'bank'
+		method: 'bank',
+		returnReason: null
 	};
 	const answer: Answer = {
 		receiptId: 9,
@@ -56,6 +57,8 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		answer,
 		currency: 'GBP',
 		baseCurrency: 'GBP',
+		debit: null,
+		returned: [],
 		owners: {},
 		credits: [],
 		mayBe: [],

@@ -7,6 +7,7 @@ const KINDS: Readonly<Record<string, string>> = {
 	refund: 'To be paid back',
 	returned: 'Came back',
 	'return-payment': 'Came back',
+	'undo-return': 'Did not come back',
 	moved: 'For another account',
 	'place-credits': 'Credit placed',
 	invoice: 'Invoice',

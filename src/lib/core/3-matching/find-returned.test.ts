@@ -49,6 +49,12 @@ describe('which payment came back', () => {
 		]);
 	});
 
+	it('leaves those with a fee out where one of just that amount is known by more', () => {
+		const one = entry({ amount: 12_000, payerAccount: 'GB00ZZAM7' });
+		expect(ids(one, paid(1), paid(2, { amount: 11_500 }))).toEqual([1]);
+		expect(ids({ ...one, amount: 12_200 }, paid(1), paid(2, { amount: 11_500 }))).toEqual([2, 1]);
+	});
+
 	it.each([
 		['less than was paid', entry({ amount: 11_999 })],
 		['far more', entry({ amount: 40_000, payerAccount: 'GB00ZZAM7' })],

@@ -60,7 +60,7 @@ const WEIGHT: Readonly<Record<ReturnClue, number>> = {
 
 /**
  * The payments that a debit entry may be the return of, the likeliest first; the newest first where nothing tells them apart.
- * An entry that does not call itself a return has to carry the payment's own reference, account, name or words.
+ * Where a payment of just that amount has another clue, those with a fee beyond them are left out. An entry that does not call itself a return has to carry the payment's own reference, account, name or words.
  */
 export function findReturned(entry: DebitEntry, payments: readonly EarlierPayment[]): MaybeReturned[] {
 	const called = saysReturned(entry);
@@ -79,7 +79,9 @@ export function findReturned(entry: DebitEntry, payments: readonly EarlierPaymen
 		return [{ receiptId: one.receiptId, clues, over, age }];
 	});
 	const weight = (clues: readonly ReturnClue[]) => clues.reduce((sum, clue) => sum + WEIGHT[clue], 0);
+	const sure = found.some(({ clues, over }) => over === 0 && clues.length > 1);
 	return found
+		.filter(({ over }) => !sure || over === 0)
 		.sort((a, b) => weight(b.clues) - weight(a.clues) || a.age - b.age || b.receiptId - a.receiptId)
 		.map(({ receiptId, clues, over }) => ({ receiptId, clues, over }));
 }

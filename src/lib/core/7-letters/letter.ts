@@ -3,7 +3,7 @@ import type { Aged } from '../model/aged';
 import type { DocumentKind } from '../model/records';
 import type { Minor } from '../money/minor';
 
-export type LetterKind = 'statement' | 'reminder';
+export type LetterKind = 'statement' | 'reminder' | 'returned';
 
 export interface LetterRow {
 	readonly number: string;
@@ -41,7 +41,22 @@ export interface Letter {
 	readonly dated: readonly { readonly date: Day; readonly reference: string; readonly amount: Minor }[];
 	/** What to quote when paying. */
 	readonly quote: string;
+	/** The payment that came back, where the letter tells of one. */
+	readonly returned?: ReturnedInLetter;
 	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;
+}
+
+/** A payment that came back, as its notice tells of it. */
+export interface ReturnedInLetter {
+	readonly id: number;
+	readonly amount: Minor;
+	readonly paidOn: Day;
+	readonly on: Day;
+	readonly method: string;
+	/** ISO 20022 ExternalReturnReason1Code, or one of our own. */
+	readonly reason: string;
+	/** What is charged for it; nought for nothing. */
+	readonly charge: Minor;
 }
 
 export interface Firm {

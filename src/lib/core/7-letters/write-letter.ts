@@ -6,7 +6,7 @@ import { sumOf } from '../money/add';
 import { minor, type Minor } from '../money/minor';
 import type { Problem } from '../problems';
 import { bad, good, type Result } from '../result';
-import type { Letter, LetterKind, LetterRow } from './letter';
+import type { Letter, LetterKind, LetterRow, ReturnedInLetter } from './letter';
 
 /** Money of the customer that lies on account. */
 export interface Credit {
@@ -22,14 +22,15 @@ export interface LetterOrder extends Pick<
 	readonly items: readonly OpenItem[];
 	readonly credits: readonly Credit[];
 	readonly dated: Letter['dated'];
+	/** For the notice of a returned payment: the payment, and the items that are owed again or charged for it. */
+	readonly returned?: { readonly payment: ReturnedInLetter; readonly itemIds: readonly number[] };
 	/** Ageing of the rows, from the reports. */
 	readonly age: (rows: readonly { due: Day; open: Minor }[]) => Aged;
 }
 
 /**
  * Writes an open-item statement (all that is open, credits too) or a one-step reminder (what is past its due day and
- * not in dispute). A
- * statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
+ * not in dispute), or the notice of a returned payment (what is owed again, and the charge for it). A statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
  */
 export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
 	const { items, credits, date, currency } = order;
@@ -38,7 +39,9 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 	const shown =
 		kind === 'statement'
 			? owing
-			: owing.filter((item) => isDue(item) && item.due < date && !covered.has(item.id));
+			: kind === 'returned'
+				? owing.filter((item) => order.returned?.itemIds.includes(item.id))
+				: owing.filter((item) => isDue(item) && item.due < date && !covered.has(item.id));
 	const rows: LetterRow[] = shown.map((item) => rowOf(item, date));
 	if (kind === 'statement')
 		for (const credit of credits)
@@ -71,7 +74,8 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 		aged: order.age(rows.map((row) => ({ due: row.due ?? date, open: row.open }))),
 		quote: order.quote,
 		account: order.account,
-		dated: order.dated
+		dated: order.dated,
+		...(order.returned ? { returned: order.returned.payment } : {})
 	});
 }
 

@@ -19,6 +19,7 @@ import {
 	receiptState,
 	returnedPayment
 } from '../db/schema';
+import { shortDay } from '../../words/format';
 import { Refusal } from '../refusal';
 import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
 import { nextNumber } from '../repo/next-number';
@@ -91,7 +92,7 @@ export const returnPayment = defineAct({
 		if (date < found.row.booked)
 			throw new Refusal({
 				...{ code: 'field', field: 'date' },
-				message: `It cannot have come back before it came, on ${found.row.booked}.`
+				message: `It cannot have come back before it came, on ${shortDay(found.row.booked)}.`
 			});
 		const back = takeBackPayment({
 			...standing,
@@ -282,10 +283,15 @@ async function issueCharge(
 				...{
 					issued: of.date,
 					currency: of.currency,
-					text: `charge for the payment of ${of.paidOn}, returned`
+					text: `charge for the payment of ${shortDay(of.paidOn)}, returned`
 				},
 				lines: [
-					{ text: `Charge for your payment of ${of.paidOn}, returned`, net, taxBasisPoints: 0, tax: ZERO }
+					{
+						text: `Charge for your payment of ${shortDay(of.paidOn)}, returned`,
+						net,
+						taxBasisPoints: 0,
+						tax: ZERO
+					}
 				],
 				instalments: [{ due: of.date, amount: net }],
 				...{ purchaseOrder: null, orderReference: null, paymentReference: null },

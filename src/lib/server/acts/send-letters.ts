@@ -1,10 +1,16 @@
 import type { Letter } from '../../core/7-letters/letter';
 import type { Problem } from '../../core/problems';
-import { delivery, letter, message } from '../db/schema';
+import { delivery, letter, message, returnedNotice } from '../db/schema';
 import { letterFor } from '../repo/letter-for';
 import { actByKey, recordAct } from '../repo/record-act';
 import { Refusal } from '../refusal';
 import { defineAct } from './perform';
+
+const SUMMARY: Readonly<Record<Letter['kind'], string>> = {
+	statement: 'statement',
+	reminder: 'reminder',
+	returned: 'returned-payment notice'
+};
 
 /** A letter with its paper and its envelope, made before the act so that the act itself is short. */
 export interface PreparedLetter {
@@ -37,7 +43,8 @@ export const sendLetters = defineAct({
 				input.kind,
 				one.letter.customer.id,
 				one.letter.currency,
-				one.letter.date
+				one.letter.date,
+				one.letter.returned?.id ?? null
 			);
 			if (!now.ok) problems.push(...now.problems);
 			else if (JSON.stringify(now.value.letter) !== JSON.stringify(one.letter))
@@ -50,13 +57,13 @@ export const sendLetters = defineAct({
 			at: at.now(),
 			userId: at.who.id,
 			userName: at.who.name,
-			summary: `Sent ${input.letters.length} ${input.kind}${input.letters.length === 1 ? '' : 's'}`,
+			summary: `Sent ${input.letters.length} ${SUMMARY[input.kind]}${input.letters.length === 1 ? '' : 's'}`,
 			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },
 			customerId: input.letters.length === 1 ? input.letters[0]!.letter.customer.id : null,
 			key: at.key
 		});
 		for (const one of input.letters) {
-			const { kind, date, currency, customer, owed, late } = one.letter;
+			const { kind, date, currency, customer, owed, late, returned } = one.letter;
 			const { id } = await tx
 				.insert(letter)
 				.values({
@@ -65,7 +72,7 @@ export const sendLetters = defineAct({
 					date,
 					currency,
 					customerId: customer.id,
-					amount: kind === 'statement' ? owed : late,
+					amount: kind === 'reminder' ? late : owed,
 					recipient: one.to,
 					subject: one.subject,
 					body: one.body,
@@ -74,6 +81,7 @@ export const sendLetters = defineAct({
 				})
 				.returning({ id: letter.id })
 				.get();
+			if (returned) await tx.insert(returnedNotice).values({ returnedId: returned.id, letterId: id });
 			await tx.insert(message).values({ letterId: id, eml: one.eml });
 			await tx
 				.insert(delivery)

@@ -2,7 +2,7 @@ import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { undoPlacing as takeBack } from '../../core/4-allocation/undo-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
 import type { JournalLine } from '../../core/model/journal';
-import { minor, ZERO } from '../../core/money/minor';
+import { minor } from '../../core/money/minor';
 import type { Day } from '../../core/day/day';
 import type { Tx } from '../db/open';
 import {

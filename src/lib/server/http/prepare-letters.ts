@@ -13,7 +13,7 @@ import { render } from '../pdf/render';
 export async function prepareLetters(
 	db: Db,
 	kind: LetterKind,
-	chosen: readonly { customerId: number; currency: string }[],
+	chosen: readonly { customerId: number; currency: string; returnedId?: number }[],
 	viewer: Viewer,
 	now: string
 ): Promise<Result<PreparedLetter[]>> {

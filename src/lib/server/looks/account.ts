@@ -22,6 +22,7 @@ import {
 	receiptState
 } from '../db/schema';
 import { openItemsOf } from '../repo/open-items';
+import { returnedPayments } from '../repo/returned-payments';
 import { groupBy } from '../repo/group-by';
 import { defineLook } from './define-look';
 
@@ -140,6 +141,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 					kind: doc ? doc.kind : gap ? gap.kind : change ? change.kind : moved ? 'moved' : row.act.kind,
 					label: doc ? doc.number : first ? receiptLabel(row.act) : '',
 					text: doc ? doc.text : '',
+					receiptId: first ? row.act.receiptId : null,
 					itemId: doc ? (itemsOfDocument.get(doc.id)?.[0]?.id ?? null) : null,
 					undone: row.act.kind === 'place-receipt' && !stateByAct.has(row.act.id),
 					onAccount: first ? (stateByAct.get(row.act.id)?.onAccount ?? 0) : 0,
@@ -222,6 +224,10 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		notCounted: typed.map(({ id, date, method, reference, amount, currency }) => ({
 			...{ id, date, method, reference, amount, currency },
 			dated: date > today
+		})),
+		/** Payments that came back, newest first. */
+		returned: (await returnedPayments(db, { customerId: owner.id })).map(({ method, date, receiptId }) => ({
+			...{ method, date, receiptId }
 		})),
 		standing: standingByCurrency,
 		rows,

@@ -23,6 +23,8 @@ export interface Waiting extends ReceiptFacts {
 	readonly fee: Minor;
 	readonly parentId: number | null;
 	readonly method: string;
+	/** The bank's reason where the entry is a return. */
+	readonly returnReason: string | null;
 }
 
 export interface Pile {
@@ -72,7 +74,8 @@ async function answerPile(db: Db): Promise<Pile> {
 		charges: row.charges as Minor,
 		fee: row.fee as Minor,
 		parentId: row.parentId,
-		method: row.method
+		method: row.method,
+		returnReason: row.returnReason
 	}));
 	const books = await matchingBooks(db, receipts);
 	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));

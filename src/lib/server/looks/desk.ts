@@ -35,6 +35,8 @@ import { baseConverter } from '../repo/to-base';
 import { answeredPile, type Waiting } from './answers';
 import { defineLook, type Viewer } from './define-look';
 import { whoOwes, type FoundCustomer } from './find-customers';
+import { whatDebitMeans, type DebitMeans } from './returns';
+import { returnedPayments } from '../repo/returned-payments';
 
 /** Earlier money that lies on account and can be placed with, or without, new money. */
 export interface DeskCredit {
@@ -79,6 +81,10 @@ export interface DeskFrame {
 	readonly owners: Readonly<Record<number, string>>;
 	readonly credits: readonly DeskCredit[];
 	readonly suspects: readonly Suspect[];
+	/** Where the money went out: payments that may have come back with it, and returns that it may be showing. */
+	readonly debit: DebitMeans | null;
+	/** Payments of the account that came back before, newest first. */
+	readonly returned: readonly { readonly method: string; readonly date: string }[];
 	/** Money recorded by hand that this entry may be showing. */
 	readonly ties: readonly OnItsWay[];
 	/** Where nobody is known yet: customers who owe just this. */
@@ -168,6 +174,10 @@ export async function frameOf(
 		feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
 		ties: row?.bankEntryId
 			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
+			: [],
+		debit: row && row.amount < 0 ? await whatDebitMeans(db, row) : null,
+		returned: owner
+			? (await returnedPayments(db, { customerId: owner.id })).map(({ method, date }) => ({ method, date }))
 			: [],
 		suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
 		limits: {

@@ -134,8 +134,11 @@ async function runRows(db: Db, kind: LetterKind, today: Day): Promise<RunRow[]> 
 /** The letter that one account would get today, for reading before it is sent. */
 export const lookAtLetter = defineLook(
 	'reader',
-	(db, input: { kind: LetterKind; customerId: number; currency: string }, { today }) =>
-		letterFor(db, input.kind, input.customerId, input.currency, today)
+	(
+		db,
+		input: { kind: LetterKind; customerId: number; currency: string; returnedId?: number | null },
+		{ today }
+	) => letterFor(db, input.kind, input.customerId, input.currency, today, input.returnedId ?? null)
 );
 
 export const OUTBOX_PAGE = 100;

@@ -1,4 +1,5 @@
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
+import { saysReturned } from '../../core/3-matching/find-returned';
 import { normaliseName } from '../../core/3-matching/normalise-name';
 import type { Band } from '../../core/3-matching/answer';
 import type { Db } from '../db/open';
@@ -22,6 +23,8 @@ export interface PileRow {
 	readonly gap: number;
 	readonly otherAnswers: number;
 	readonly text: string;
+	/** Whether a debit entry says that a payment came back. */
+	readonly cameBack: boolean;
 	/** Where a rule would set it aside, or null. */
 	readonly aside: string | null;
 }
@@ -58,6 +61,7 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 			gap: lines.length ? row.amount - open : 0,
 			otherAnswers: answer.otherAnswers,
 			text: row.text,
+			cameBack: row.amount < 0 && saysReturned(row),
 			aside: (row.payerName && rules[normaliseName(row.payerName)]?.account) || null
 		};
 	});

@@ -2,7 +2,7 @@ import type { Content, TableCell } from 'pdfmake/interfaces';
 import { BUCKETS } from '../../core/model/aged';
 import type { Letter } from '../../core/7-letters/letter';
 import { amount, money, shortDay } from '../../words/format';
-import { letterText } from '../../words/letter-text';
+import { letterSum, letterText } from '../../words/letter-text';
 import { address, COPPER, headCell, LEDGER, sheetPdf, SOFT, sumLine } from './sheet';
 
 const BUCKET_NAMES = {
@@ -17,12 +17,12 @@ const BUCKET_NAMES = {
 export async function letterPdf(letter: Letter): Promise<Buffer> {
 	const text = letterText(letter);
 	const { currency, firm, customer } = letter;
-	const sum = letter.kind === 'statement' ? letter.owed : letter.late;
+	const sum = letterSum(letter);
 	return sheetPdf(firm, letter.date, `${text.title} ${customer.code}`, [
 		...address(customer, text.title, `${shortDay(letter.date)}\nAccount ${customer.code}`),
 		{ text: text.before, margin: [0, 8, 60, 12] },
 		table(letter),
-		sumLine(letter.kind === 'statement' ? 'Owed in all' : 'Past its due day', money(sum, currency)),
+		sumLine(sum.name, money(sum.amount, currency)),
 		...(letter.kind === 'statement' ? [ageing(letter)] : []),
 		...text.after.map((line): Content => ({ text: line, margin: [0, 0, 0, 6] })),
 		{ text: firm.name, margin: [0, 14, 0, 0] }

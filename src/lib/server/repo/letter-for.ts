@@ -3,13 +3,16 @@ import { age } from '../../core/6-reports/age';
 import type { Letter, LetterKind } from '../../core/7-letters/letter';
 import { writeLetter } from '../../core/7-letters/write-letter';
 import type { Day } from '../../core/day/day';
-import type { Minor } from '../../core/money/minor';
+import type { OpenItem } from '../../core/model/records';
+import { sumOf } from '../../core/money/add';
+import { minor, type Minor } from '../../core/money/minor';
 import type { Result } from '../../core/result';
 import { bad } from '../../core/result';
 import type { Reader } from '../db/open';
 import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
 import { payIntoFor } from './firm-bank';
 import { openItemsOf } from './open-items';
+import { returnedPayments } from './returned-payments';
 import { readSetting } from './settings';
 
 export interface LetterFor {
@@ -23,7 +26,8 @@ export async function letterFor(
 	kind: LetterKind,
 	customerId: number,
 	currency: string,
-	today: Day
+	today: Day,
+	returnedId: number | null = null
 ): Promise<Result<LetterFor>> {
 	const owner = await db.select().from(customer).where(eq(customer.id, customerId)).get();
 	const firm = await readSetting(db, 'firm');
@@ -51,8 +55,13 @@ export async function letterFor(
 			)
 		)
 		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
+	const items = await openItemsOf(db, [customerId]);
+	const returned = returnedId === null ? null : await returnedInLetter(db, returnedId, items);
+	if (kind === 'returned' && returned === null)
+		return bad({ code: 'not-found', what: 'returned payment whose notice waits' });
 	const written = writeLetter(kind, {
-		items: await openItemsOf(db, [customerId]),
+		items,
+		...(returned ? { returned } : {}),
 		credits: credits.map((row) => ({
 			reference: 'Your payment',
 			date: row.date as Day,
@@ -84,5 +93,20 @@ export async function letterFor(
 			letter: written.value,
 			to: kind === 'statement' ? owner.statementEmail : (owner.reminderEmail ?? owner.statementEmail)
 		}
+	};
+}
+
+/** A returned payment as its notice tells of it; null where it does not stand or its notice was sent. */
+async function returnedInLetter(db: Reader, id: number, items: readonly OpenItem[]) {
+	const [back] = await returnedPayments(db, { id });
+	if (!back || back.letterId !== null) return null;
+	const charge = items.filter((item) => item.documentId === back.chargeId);
+	return {
+		payment: {
+			...{ id, amount: minor(back.amount), reason: back.reason, method: back.method },
+			...{ paidOn: back.paidOn as Day, on: back.date as Day },
+			charge: sumOf(charge, (item) => item.open)
+		},
+		itemIds: [...back.opened, ...charge.map((item) => item.id)]
 	};
 }

@@ -2,8 +2,10 @@
 	import { page } from '$app/state';
 	import AgeBar from '$lib/ui/AgeBar.svelte';
 	import ItemLife from '$lib/desk/ItemLife.svelte';
+	import { returnedMark } from '$lib/words/returned-mark';
 	import { ledgerWords } from '$lib/words/ledger-words';
 	import { amount, list, money, shortDay } from '$lib/words/format';
+	import { LETTER_NAMES } from '$lib/words/letter-text';
 	let { data } = $props();
 	const account = $derived(data.account);
 	const customer = $derived(account.customer);
@@ -19,6 +21,7 @@
 			})
 		)
 	);
+	const mark = $derived(returnedMark(account.returned, data.today ?? undefined));
 	const here = $derived(`/customers/${customer.code}`);
 </script>
 
@@ -63,7 +66,7 @@
 			>
 			<tbody>
 				{#each rows as row (row.id)}
-					<tr class={['row align-top', row.undone && 'text-soft']}>
+					<tr class={['group row align-top', row.undone && 'text-soft']}>
 						<td class="whitespace-nowrap">{shortDay(row.date, data.today ?? undefined)}</td>
 						<td>
 							{#if row.itemId}<a href="{here}?item={row.itemId}" data-sveltekit-noscroll class="font-semibold"
@@ -72,10 +75,17 @@
 									>{ledgerWords(row.kind)}</a
 								>{row.label ? `, ${row.label}` : ''}{/if}
 							<span class="text-soft">{row.text}</span>
-							{#if row.kind === 'place-receipt' && !row.undone && row.amount < 0 && data.who?.role !== 'reader'}<a
-									class="ml-1 text-sm text-copper"
-									href="/money-in/again/{row.actId}">put right</a
-								>{/if}
+							{#if row.kind === 'place-receipt' && !row.undone && row.amount < 0}
+								{@const back = account.returned.find((one) => one.receiptId === row.receiptId)}
+								{#if back}<span class="text-sm text-copper"
+										>came back on {shortDay(back.date, data.today ?? undefined)}</span
+									>
+								{:else if data.who?.role !== 'reader'}<span
+										class="ml-1 text-sm whitespace-nowrap opacity-0 group-focus-within:opacity-100 group-hover:opacity-100"
+										><a class="text-copper" href="/money-in/again/{row.actId}">put right</a>
+										<a class="ml-2 text-copper" href="/money-in/returned/{row.receiptId}">came back</a></span
+									>{/if}
+							{/if}
 							{#if row.undone}<span class="text-sm">taken back since</span>{/if}
 						</td>
 						<td class="text-sm">
@@ -130,6 +140,9 @@
 					? `, reminders to ${customer.reminderEmail}`
 					: ''}.
 			</p>
+			{#if mark}<p class="note mt-2">
+					{mark} <a href="/money-in/returned?q={customer.code}">All of them</a>
+				</p>{/if}
 			{#if customer.chasingPaused}<p class="note mt-2">No reminders: {customer.chasingPaused}</p>{/if}
 			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
 			{#if account.otherNames.length}<p class="mt-2">Also seen as {list(account.otherNames)}.</p>{/if}
@@ -140,10 +153,7 @@
 			{#each account.letters as letter (letter.id)}
 				<p class="mt-1">
 					<a class="underline" href="/letters/outbox/{letter.id}"
-						>{letter.kind === 'statement' ? 'Statement' : 'Reminder'} of {shortDay(
-							letter.date,
-							data.today ?? undefined
-						)}</a
+						>{LETTER_NAMES[letter.kind]} of {shortDay(letter.date, data.today ?? undefined)}</a
 					>, {money(letter.amount, letter.currency)}, {letter.state}
 				</p>
 			{:else}<p class="mt-1 says">None was sent.</p>{/each}

@@ -3,6 +3,7 @@
 	import { invalidate } from '$app/navigation';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, money, moment, shortDay } from '$lib/words/format';
+	import { LETTER_NAMES } from '$lib/words/letter-text';
 	let { data, form } = $props();
 	// While letters are on their way the list is asked again; it stops by itself.
 	$effect(() => {
@@ -54,10 +55,7 @@
 				<tr class="align-top">
 					<td
 						><a class="font-semibold" href="/letters/outbox/{row.id}"
-							>{row.kind === 'statement' ? 'Statement' : 'Reminder'} of {shortDay(
-								row.date,
-								data.today ?? undefined
-							)}</a
+							>{LETTER_NAMES[row.kind]} of {shortDay(row.date, data.today ?? undefined)}</a
 						></td
 					>
 					<td><a href="/customers/{row.code}">{row.name}</a></td>

@@ -2,6 +2,7 @@ import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
 import { look, statusOf } from '$lib/server/http/refuse';
 import { lookAtLetter } from '$lib/server/looks/letters';
+import { lookAtReturned } from '$lib/server/looks/returns';
 import { render } from '$lib/server/pdf/render';
 import { letterPage } from '$lib/words/letter-page';
 import { problemSentence } from '$lib/words/problem-sentence';
@@ -10,11 +11,17 @@ import type { RequestHandler } from './$types';
 /** The letter that an account would get today: the PDF itself, or the same as a page (`as=page`) for beside the list. */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const viewer = { who: locals.who!, today: await locals.app.today() };
-	const kind: Letter['kind'] = url.searchParams.get('kind') === 'reminder' ? 'reminder' : 'statement';
+	const returnedId = Number(url.searchParams.get('of')) || null;
+	const returned = returnedId && (await look(lookAtReturned(locals.app.books.db, returnedId, viewer)));
+	const kind: Letter['kind'] = returned
+		? 'returned'
+		: url.searchParams.get('kind') === 'reminder'
+			? 'reminder'
+			: 'statement';
 	const input = {
-		kind,
-		customerId: Number(url.searchParams.get('customer')),
-		currency: url.searchParams.get('currency') ?? ''
+		...{ kind, returnedId },
+		customerId: returned ? returned.customerId : Number(url.searchParams.get('customer')),
+		currency: returned ? returned.currency : (url.searchParams.get('currency') ?? '')
 	};
 	const found = await look(lookAtLetter(locals.app.books.db, input, viewer));
 	const asPage = url.searchParams.get('as') === 'page';

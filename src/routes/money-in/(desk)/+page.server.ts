@@ -8,6 +8,7 @@ import { placeCertain } from '$lib/server/acts/place-certain';
 import { setAside, setAsideInput } from '$lib/server/acts/set-aside';
 import { joinParts } from '$lib/server/acts/split-receipt';
 import { tieEntry } from '$lib/server/acts/tie-entry';
+import { tieReturn, tieReturnInput } from '$lib/server/acts/tie-return';
 import { undoPlacing } from '$lib/server/acts/undo-placing';
 import { readForm } from '$lib/server/http/read-form';
 import { look, refuse } from '$lib/server/http/refuse';
@@ -108,6 +109,13 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const at = await locals.app.circumstance(locals.who!, read.key);
 		const result = await perform(locals.app.books, tieEntry, read.value, at);
+		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
+	},
+	showReturn: async ({ request, locals }) => {
+		const read = await readForm(request, tieReturnInput);
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!, read.key);
+		const result = await perform(locals.app.books, tieReturn, read.value, at);
 		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
 	},
 	join: async ({ request, locals }) => {

@@ -14,6 +14,7 @@
 	import PileList from '$lib/desk/PileList.svelte';
 	import { isTyping, itemKeys } from '$lib/desk/item-keys';
 	import { Placing } from '$lib/desk/placing.svelte';
+	import ReturnNote from '$lib/desk/ReturnNote.svelte';
 	import TieNote from '$lib/desk/TieNote.svelte';
 	import { postAction } from '$lib/desk/post-action';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -181,7 +182,7 @@
 			<BringIn mayAct={data.mayAct} />
 			<p class="mt-1 text-sm">
 				<a href="/money-in/by-hand">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
-				<a href="/money-in/refunds">Refunds</a>
+				<a href="/money-in/refunds">Refunds</a> · <a href="/money-in/returned">Returned</a>
 			</p>
 		</div>
 		<PileList
@@ -213,6 +214,17 @@
 						ties={data.desk.ties}
 						today={data.today ?? ''}
 						{busy}
+						after={(said) => after(said, true)}
+					/>
+				{/if}
+				{#if data.desk.receipt && data.desk.debit}
+					<ReturnNote
+						receipt={data.desk.receipt}
+						debit={data.desk.debit}
+						currency={data.desk.currency}
+						today={data.today ?? ''}
+						{busy}
+						mayAct={data.mayAct}
 						after={(said) => after(said, true)}
 					/>
 				{/if}

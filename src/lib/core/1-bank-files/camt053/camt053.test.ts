@@ -75,6 +75,17 @@ describe('what stands in entries', () => {
 			returnReason: 'AC04'
 		});
 	});
+	it('takes the one who had paid from a return, though the money goes to them', () => {
+		const inside = (reason: string) =>
+			`<NtryDtls><TxDtls><RltdPties><Dbtr><Nm>Hazel Hill</Nm></Dbtr><Cdtr><Nm>Ashlock</Nm></Cdtr></RltdPties>${reason}</TxDtls></NtryDtls>`;
+		const nameOf = (reason: string) =>
+			read(file(statement(entry(inside(reason)).replaceAll('CRDT', 'DBIT'))))[0]!.entries[0]!.details[0]!
+				.counterpartyName;
+		expect([nameOf('<RtrInf><Rsn><Cd>AM04</Cd></Rsn></RtrInf>'), nameOf('')]).toEqual([
+			'Hazel Hill',
+			'Ashlock'
+		]);
+	});
 	it('gives null for what is missing', () => {
 		const [only] = read(file(statement(entry('<NtryDtls><TxDtls/></NtryDtls>'))));
 		expect(only!.entries[0]!.details[0]).toEqual({

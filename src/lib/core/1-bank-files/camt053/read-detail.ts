@@ -18,10 +18,17 @@ export function readDetail(
 	place: Place,
 	problems: Problem[]
 ): EntryDetail {
-	const side = sign > 0 ? 'Dbtr' : 'Cdtr';
 	const parties = at(node, 'RltdPties');
-	const name = textAt(parties, `${side}/Nm`, `${side}/Pty/Nm`, `Ultmt${side}/Nm`, `Ultmt${side}/Pty/Nm`);
-	const account = textAt(parties, `${side}Acct/Id/IBAN`, `${side}Acct/Id/Othr/Id`);
+	// A return keeps the parties of the payment that came back: who paid it is its debtor still.
+	const sides = at(node, 'RtrInf') ? ['Dbtr', 'Cdtr'] : [sign > 0 ? 'Dbtr' : 'Cdtr'];
+	const name = textAt(
+		parties,
+		...sides.flatMap((side) => [`${side}/Nm`, `${side}/Pty/Nm`, `Ultmt${side}/Nm`, `Ultmt${side}/Pty/Nm`])
+	);
+	const account = textAt(
+		parties,
+		...sides.flatMap((side) => [`${side}Acct/Id/IBAN`, `${side}Acct/Id/Othr/Id`])
+	);
 	const remittance = at(node, 'RmtInf');
 	const endToEnd = textAt(node, 'Refs/EndToEndId');
 	const instructed = at(node, 'AmtDtls/InstdAmt/Amt');

@@ -10,7 +10,7 @@ export const letter = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		kind: text('kind', { enum: ['statement', 'reminder'] }).notNull(),
+		kind: text('kind', { enum: ['statement', 'reminder', 'returned'] }).notNull(),
 		date: text('date').notNull(),
 		customerId: integer('customer_id')
 			.notNull()

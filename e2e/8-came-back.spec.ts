@@ -1,0 +1,74 @@
+import { expect, test } from '@playwright/test';
+import { complaints, open, signIn, violations } from './helpers';
+
+test('a debit of the bank is a payment that came back: marked, its notice sent, and taken back', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await open(page, '/money-in');
+	const row = page.locator('[data-receipt]', { hasText: 'a payment came back' }).last();
+	await row.click();
+	await expect(page.getByText('Came back?')).toBeVisible();
+	await page.getByRole('link', { name: 'It is this' }).first().click();
+	await page.waitForURL('**/money-in/returned/*');
+	await expect(page.locator('h1')).toContainText('came back.');
+	await expect(page.locator('footer')).toContainText('meets the bank’s entry.');
+	expect(await violations(page, 'a payment that came back')).toEqual([]);
+	// Too much is said at once, and the button waits.
+	await page.getByLabel('How much came back').fill('99,999');
+	await expect(page.locator('footer')).toContainText('is more than can come back');
+	await expect(page.getByRole('button', { name: /^It came back/ })).toBeDisabled();
+	await page.reload();
+	await page.getByLabel('The bank’s fee', { exact: true }).focus();
+	await page.keyboard.press('Enter');
+	await page.waitForURL('**/money-in/returned?act=*');
+	expect(await violations(page, 'payments that came back')).toEqual([]);
+	const first = page.locator('tbody tr').first();
+	await expect(first).toContainText('shown');
+	const pdf = await page.request.get((await first.getByRole('link', { name: 'read' }).getAttribute('href'))!);
+	expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
+	await first.getByRole('button', { name: 'send' }).click();
+	await expect(first.getByRole('link', { name: 'sent' })).toBeVisible();
+	// The bank shows it, so it cannot be taken back before that.
+	await first.getByRole('button', { name: 'take back' }).click();
+	await expect(page.getByRole('alert')).toContainText('the bank’s entry that shows the return');
+	await first.locator('a[href^="/customers/"]').click();
+	await expect(page.getByText(/of theirs came back/)).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('the bank shows a return and its fee that were booked before: each is counted once', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	for (const words of ['MALLORY COUNCIL', 'Mere & Marches Bank']) {
+		await page.locator('[data-receipt]', { hasText: words }).last().waitFor();
+		for (const row of await page.locator('[data-receipt]', { hasText: words }).all()) {
+			await row.click();
+			await page.waitForTimeout(300);
+			if (await page.getByText('Booked before?').isVisible()) break;
+		}
+		await page.getByRole('button', { name: 'It is this: tie them' }).click();
+		await expect(page.getByText('The return is at the bank: counted once.').last()).toBeVisible();
+	}
+	await open(page, '/money-in/returned');
+	await expect(page.locator('tbody tr', { hasText: 'the bank rang' })).toContainText('shown');
+	await expect(page.getByText('fee not yet')).toHaveCount(0);
+});
+
+test('nobody is known: sets of items of all accounts are looked for, and one is laid on the strip', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'CORNCRAKE' }).click();
+	await page.getByRole('button', { name: 'Look for sets of items in all accounts' }).click();
+	const set = page.locator('a[href*="lay="]').first();
+	await set.waitFor();
+	expect(await violations(page, 'sets in all accounts')).toEqual([]);
+	await set.click();
+	await page.waitForURL(/lay=/);
+	await expect(page.locator('footer')).toContainText('Settles');
+});
