@@ -66,6 +66,8 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		href: '/books/rates',
 		words: 'currency euro'
 	},
+	{ name: 'Periods', about: 'lock and open months', href: '/books/periods', words: 'close month end' },
+	{ name: 'Record', about: 'who did what', href: '/books/record', words: 'audit trail history acts' },
 	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' }
 ];
 

@@ -86,8 +86,10 @@
 		<div class="flex items-baseline justify-between">
 			<h2 class="text-xl">Balances</h2>
 			<span class="flex gap-2">
-				<a class="btn" href="/books/rates">Exchange rates</a>
-				<a class="btn" href="/books/journal">Read the journal</a>
+				<a class="btn" href="/books/rates">Rates</a>
+				<a class="btn" href="/books/periods">Periods</a>
+				<a class="btn" href="/books/record">Record</a>
+				<a class="btn" href="/books/journal">Journal</a>
 			</span>
 		</div>
 		<table class="mt-2">

@@ -1,0 +1,57 @@
+import { and, asc, eq, inArray, lt, lte } from 'drizzle-orm';
+import { limitOf, NO_LIMITS } from '../../core/4-allocation/over-limits';
+import { customer, document, item, itemState } from '../db/schema';
+import { isOpen } from '../repo/is-open';
+import { readSetting } from '../repo/settings';
+import { defineLook } from './define-look';
+
+const MOST = 2_000;
+
+/** What is left open of part-paid items (or of all, where asked) up to a sum in base currency, minor units; at most 2,000. */
+export const lookAtRemainders = defineLook(
+	'reader',
+	async (db, query: { upTo: number | null; partPaid: boolean }, { who }) => {
+		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
+		const firm = await readSetting(db, 'firm');
+		const upTo = query.upTo ?? limits.tolerance ?? 100;
+		const rows = await db
+			.select({
+				itemId: item.id,
+				version: itemState.version,
+				number: document.number,
+				part: item.part,
+				parts: item.parts,
+				customer: customer.name,
+				code: customer.code,
+				due: itemState.due,
+				total: item.total,
+				open: itemState.open,
+				openBase: itemState.openBase,
+				currency: itemState.currency
+			})
+			.from(itemState)
+			.innerJoin(item, eq(item.id, itemState.itemId))
+			.innerJoin(document, eq(document.id, item.documentId))
+			.innerJoin(customer, eq(customer.id, itemState.customerId))
+			.where(
+				and(
+					isOpen,
+					lte(itemState.openBase, upTo),
+					inArray(itemState.kind, ['invoice', 'charge']),
+					query.partPaid ? lt(itemState.open, item.total) : undefined
+				)
+			)
+			.orderBy(asc(customer.name), asc(itemState.due), asc(item.id))
+			.limit(MOST);
+		return {
+			rows,
+			upTo,
+			base: firm?.baseCurrency ?? 'GBP',
+			tolerance: limits.tolerance,
+			mine: {
+				small_difference: limitOf(limits, who, 'small_difference'),
+				bad_debt: limitOf(limits, who, 'bad_debt')
+			}
+		};
+	}
+);

@@ -1,0 +1,17 @@
+import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+import { look } from '$lib/server/http/refuse';
+import { lookAtRecord } from '$lib/server/looks/record';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+	const viewer = { who: locals.who!, today: await locals.app.today() };
+	const text = (name: string) => url.searchParams.get(name) ?? '';
+	const day = (name: string) => (text(name).trim() ? parseTypedDay(text(name), viewer.today) : '');
+	const [from, to] = [day('from'), day('to')];
+	const query = {
+		...{ person: text('person'), customer: text('customer'), document: text('document') },
+		...{ from: from ?? '', to: to ?? '', before: Number(text('before')) || null }
+	};
+	const bad = [from === null ? text('from') : '', to === null ? text('to') : ''].filter(Boolean);
+	return { ...(await look(lookAtRecord(locals.app.books.db, query, viewer))), query, bad };
+};
