@@ -128,6 +128,21 @@
 			</p>
 		{/if}
 
+		{#each desk.refundsBack as one, i (i)}
+			<p class="note mb-3 flex items-center gap-3">
+				<span
+					><strong class="text-copper">A refund that came back?</strong>
+					{money(one.amount, placing.currency)} was paid back to {one.customer} in {one.file} of {shortDay(
+						one.date,
+						placing.today
+					)}. On account, it is theirs again.</span
+				>
+				{#if mayAct && receipt && desk.customer?.id !== one.customerId}<a
+						class="btn ml-auto py-0.5"
+						href="/money-in?r={receipt.id}&c={one.customerId}">It is this</a
+					>{/if}
+			</p>
+		{/each}
 		{#each desk.advices as advice (advice.id)}
 			<p class="note mb-3 flex items-center gap-3">
 				<span

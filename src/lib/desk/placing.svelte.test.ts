@@ -58,6 +58,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		currency: 'GBP',
 		baseCurrency: 'GBP',
 		debit: null,
+		refundsBack: [],
 		returned: [],
 		owners: {},
 		credits: [],

@@ -4,11 +4,28 @@
 	import { CLAIM_WORDS } from '$lib/words/claim-words';
 	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import { daysBetween } from '$lib/core/day/arithmetic';
+	import type { Day } from '$lib/core/day/day';
 	import { SvelteSet } from 'svelte/reactivity';
 	import DecideSheet from '$lib/desk/DecideSheet.svelte';
 	let { data } = $props();
 	const picked = new SvelteSet<number>();
-	const chosen = $derived(data.claims.filter((one) => picked.has(one.itemId)));
+	let reason = $state('');
+	let owner = $state('');
+	let older = $state(0);
+	let customer = $state('');
+	const reasons = $derived([...new Set(data.claims.map((one) => one.reason))]);
+	const owners = $derived([...new Set(data.claims.map((one) => one.owner))].sort());
+	const shown = $derived(
+		data.claims.filter(
+			(one) =>
+				(!reason || one.reason === reason) &&
+				(!owner || one.owner === owner) &&
+				daysBetween(one.issued as Day, today as Day) >= older &&
+				`${one.customer} ${one.code}`.toLowerCase().includes(customer.trim().toLowerCase())
+		)
+	);
+	const chosen = $derived(shown.filter((one) => picked.has(one.itemId)));
 	let deciding = $state(false);
 	const today = $derived(data.today ?? '');
 	const sums = $derived.by(() => {
@@ -35,17 +52,50 @@
 				? `${count(late.length, 'claim is', 'claims are')} past the day on which somebody should have decided.`
 				: 'A claim is a short payment in dispute: its invoice is settled, the claim is owed until it is decided.'}
 		</p>
+		<p class="mb-3 flex gap-3">
+			<a class="btn" href="/odd-pennies/lost">What was lost</a>
+			<a class="btn" href="/odd-pennies/remainders">Small remainders</a>
+		</p>
 		{#if data.claims.length}
+			<div class="mb-2 flex flex-wrap items-end gap-3 text-sm">
+				<label class="grid gap-1"
+					>Because of <select bind:value={reason}
+						><option value="">anything</option>{#each reasons as one (one)}<option value={one}
+								>{CLAIM_WORDS[one]}</option
+							>{/each}</select
+					></label
+				>
+				<label class="grid gap-1"
+					>Followed up by <select bind:value={owner}
+						><option value="">anybody</option>{#each owners as one (one)}<option>{one}</option>{/each}</select
+					></label
+				>
+				<label class="grid gap-1"
+					>Older than <select bind:value={older}
+						><option value={0}>any age</option>{#each [14, 30, 60, 90] as days (days)}<option value={days}
+								>{days} days</option
+							>{/each}</select
+					></label
+				>
+				<label class="grid gap-1"
+					>Customer <input
+						type="search"
+						class="w-48"
+						bind:value={customer}
+						placeholder="name or code"
+					/></label
+				>
+			</div>
 			<table>
 				<thead
 					><tr
 						><th class="w-7"></th><th>Claim</th><th>Customer</th><th>Because of</th><th>Followed up by</th><th
 							>Decide by</th
-						><th class="num">Open</th></tr
+						><th class="num">Days old</th><th class="num">Open</th></tr
 					></thead
 				>
 				<tbody>
-					{#each data.claims as one (one.itemId)}
+					{#each shown as one (one.itemId)}
 						<tr>
 							<td
 								><input
@@ -59,7 +109,7 @@
 								/></td
 							>
 							<td
-								><a href="/open-items?item={one.itemId}" class="block py-0.5 font-semibold">{one.number}</a>
+								><a href="/odd-pennies/{one.number}" class="block py-0.5 font-semibold">{one.number}</a>
 								<span class="block text-xs text-soft">{one.text}</span></td
 							>
 							<td><a class="block py-0.5" href="/customers/{one.code}">{one.customer}</a></td>
@@ -70,6 +120,7 @@
 							>
 							<td>{one.owner}</td>
 							<td class={one.deadline < today ? 'text-oxblood' : ''}>{shortDay(one.deadline, today)}</td>
+							<td class="num text-soft">{daysBetween(one.issued as Day, today as Day)}</td>
 							<td class="num"
 								>{one.currency === data.base
 									? amount(one.open, one.currency)

@@ -35,7 +35,7 @@ import { baseConverter } from '../repo/to-base';
 import { answeredPile, type Waiting } from './answers';
 import { defineLook, type Viewer } from './define-look';
 import { whoOwes, type FoundCustomer } from './find-customers';
-import { whatDebitMeans, type DebitMeans } from './returns';
+import { refundsBack, whatDebitMeans, type DebitMeans, type RefundBack } from './returns';
 import { returnedPayments } from '../repo/returned-payments';
 
 /** Earlier money that lies on account and can be placed with, or without, new money. */
@@ -83,6 +83,8 @@ export interface DeskFrame {
 	readonly suspects: readonly Suspect[];
 	/** Where the money went out: payments that may have come back with it, and returns that it may be showing. */
 	readonly debit: DebitMeans | null;
+	/** Refunds that were paid out and may be what came in. */
+	readonly refundsBack: readonly RefundBack[];
 	/** Payments of the account that came back before, newest first. */
 	readonly returned: readonly { readonly method: string; readonly date: string }[];
 	/** Money recorded by hand that this entry may be showing. */
@@ -175,6 +177,7 @@ export async function frameOf(
 		ties: row?.bankEntryId
 			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
 			: [],
+		refundsBack: row && row.amount > 0 ? await refundsBack(db, row) : [],
 		debit: row && row.amount < 0 ? await whatDebitMeans(db, row) : null,
 		returned: owner
 			? (await returnedPayments(db, { customerId: owner.id })).map(({ method, date }) => ({ method, date }))

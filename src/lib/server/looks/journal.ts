@@ -63,6 +63,34 @@ export const lookAtJournal = defineLook(
 	}
 );
 
+/** What may follow an act that is looked at by itself: put right while its placing stands, or placed again after it was taken back. */
+export const whatMayFollow = defineLook('reader', async (db, actId: number) => {
+	const one = await db.select().from(act).where(eq(act.id, actId)).get();
+	const standing = await db
+		.select({ receiptId: receiptState.receiptId, state: receiptState.state })
+		.from(receiptState)
+		.where(eq(receiptState.actId, actId))
+		.get();
+	const first =
+		one?.kind === 'undo-placing'
+			? await db.select().from(act).where(eq(act.id, one.undoesId!)).get()
+			: undefined;
+	const waits =
+		first?.receiptId != null
+			? await db
+					.select({ state: receiptState.state })
+					.from(receiptState)
+					.where(eq(receiptState.receiptId, first.receiptId))
+					.get()
+			: undefined;
+	return {
+		putRight: standing?.state === 'placed' ? standing.receiptId : null,
+		asBefore:
+			first?.kind === 'place-credits' ||
+			(first?.kind === 'place-receipt' && (waits?.state === 'waiting' || waits?.state === 'held'))
+	};
+});
+
 /** Balances of the ledger accounts, and each bank account beside its last statement and what still waits. */
 export const lookAtBalances = defineLook('reader', async (db, _: null) => {
 	const balances = await db

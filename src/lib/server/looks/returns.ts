@@ -13,11 +13,14 @@ import type { Db } from '../db/open';
 import {
 	bankAccount,
 	bankEntry,
+	creditChange,
 	customer,
 	document,
 	item,
 	receipt,
 	receiptState,
+	refundFile,
+	refundInFile,
 	returnedPayment
 } from '../db/schema';
 import { firstOpenDay } from '../repo/check-period';
@@ -290,3 +293,52 @@ export const lookAtReturned = defineLook(
 	'reader',
 	async (db, id: number): Promise<ReturnedPayment | null> => (await returnedPayments(db, { id }))[0] ?? null
 );
+
+/** A refund that went to the bank in a file and may be what came in now. */
+export interface RefundBack {
+	readonly customerId: number;
+	readonly customer: string;
+	readonly amount: number;
+	readonly date: string;
+	readonly file: string;
+}
+
+/** Refunds of just this amount that went out within a year: of this payer, or any where the entry calls itself a return. */
+export async function refundsBack(
+	db: Db,
+	row: Pick<
+		typeof receipt.$inferSelect,
+		'amount' | 'currency' | 'booked' | 'payerName' | 'text' | 'returnReason'
+	>
+): Promise<RefundBack[]> {
+	const found = await db
+		.select({
+			customerId: customer.id,
+			customer: customer.name,
+			amount: creditChange.amount,
+			date: refundFile.date,
+			file: refundFile.name,
+			payee: receipt.payerName
+		})
+		.from(refundInFile)
+		.innerJoin(refundFile, eq(refundFile.id, refundInFile.fileId))
+		.innerJoin(creditChange, eq(creditChange.id, refundInFile.creditChangeId))
+		.innerJoin(receipt, eq(receipt.id, creditChange.receiptId))
+		.innerJoin(customer, eq(customer.id, creditChange.customerId))
+		.where(
+			and(
+				eq(creditChange.amount, -row.amount),
+				eq(receipt.currency, row.currency),
+				gte(refundFile.date, addDays(row.booked as Day, -LONGEST)),
+				lte(refundFile.date, row.booked)
+			)
+		)
+		.orderBy(desc(refundFile.id))
+		.limit(50);
+	const same = (name: string | null) =>
+		name !== null && row.payerName !== null && normaliseName(name) === normaliseName(row.payerName);
+	return found
+		.filter((one) => saysReturned(row) || same(one.payee) || same(one.customer))
+		.slice(0, MOST)
+		.map(({ payee: _payee, amount, ...one }) => ({ ...one, amount: -amount }));
+}

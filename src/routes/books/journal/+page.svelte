@@ -1,6 +1,12 @@
 <script lang="ts">
 	import { amount, moment, shortDay } from '$lib/words/format';
-	let { data } = $props();
+	import { enhance } from '$app/forms';
+	import Problems from '$lib/ui/Problems.svelte';
+	let { data, form } = $props();
+	const key = crypto.randomUUID();
+	/** The account whose threads an act belongs to: the first of its customers. */
+	const threadsOf = (entry: (typeof data.entries)[number]) =>
+		entry.lines.find((line) => line.code !== null)?.code ?? null;
 	const title = $derived(
 		data.query.actId
 			? 'One act and its journal'
@@ -20,6 +26,19 @@
 			>{/if}
 	</p>
 	<h1 class="mt-1">{title}</h1>
+	<div class="mt-2"><Problems problems={form?.problems} /></div>
+	{#if data.may?.putRight}
+		<p class="mt-2 flex gap-3">
+			<a class="btn" href="/money-in/again/{data.query.actId}">Put it right</a>
+			<a class="btn" href="/money-in/returned/{data.may.putRight}">It came back</a>
+		</p>
+	{:else if data.may?.asBefore}
+		<form method="POST" action="?/asBefore" class="mt-2" use:enhance>
+			<input type="hidden" name="actId" value={data.query.actId} />
+			<input type="hidden" name="key" value={key} />
+			<button class="btn">Place it again as it was</button>
+		</form>
+	{/if}
 	<table class="mt-3">
 		<thead class="sticky top-0 bg-paper"
 			><tr
@@ -35,6 +54,10 @@
 						<a href="/books/journal?act={entry.id}" class="font-semibold">{shortDay(entry.date)}</a>
 						{entry.summary}
 						<span class="text-sm text-soft">· {entry.userName}, {moment(entry.at)} · record {entry.id}</span>
+						<a class="text-sm text-soft" href="/books/record?before={entry.id + 1}">in the record</a>
+						{#if threadsOf(entry)}<a class="text-sm text-soft" href="/customers/{threadsOf(entry)}/threads"
+								>which money paid what</a
+							>{/if}
 						{#if entry.undoesId}<a class="text-sm underline" href="/books/journal?act={entry.undoesId}"
 								>takes back record {entry.undoesId}</a
 							>{/if}

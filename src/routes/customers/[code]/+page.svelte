@@ -55,6 +55,9 @@
 			>
 			<a class="btn" href="/customers/{customer.code}/threads">Which money paid what</a>
 			<a class="btn" href="/open-items/new?c={customer.id}">Write a document</a>
+			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
+					>Move payments</a
+				>{/if}
 		</p>
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"

@@ -1,0 +1,126 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { SvelteSet } from 'svelte/reactivity';
+	import { toast } from 'svelte-sonner';
+	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
+	import { postAction } from '$lib/desk/post-action';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { count, list, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const today = $derived((data.today ?? '') as Day);
+	const picked = new SvelteSet<number>();
+	const chosen = $derived(data.rows.filter((row) => picked.has(row.actId)));
+	let to = $state<{ id: number; name: string } | null>(null);
+	let date = $state('');
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let key = crypto.randomUUID();
+	const sums = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const row of chosen) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
+		return list([...by].map(([currency, sum]) => money(sum, currency)));
+	});
+	const day = $derived(date.trim() ? parseTypedDay(date, today) : null);
+	const badDay = $derived(date.trim() !== '' && day === null);
+
+	async function move() {
+		busy = true;
+		const placings = chosen.map(({ actId, receiptVersion }) => ({ actId, receiptVersion }));
+		const result = await postAction(
+			'?',
+			{ json: { placings, customerId: to?.id ?? null, date: day }, key },
+			'That did not work. Nothing was changed.'
+		);
+		busy = false;
+		problems = result.ok ? [] : result.problems;
+		if (!result.ok) return;
+		key = crypto.randomUUID();
+		toast(
+			to
+				? `${count(chosen.length, 'payment')} moved to ${to.name}.`
+				: `${count(chosen.length, 'payment')} wait on the desk again.`
+		);
+		picked.clear();
+		await invalidateAll();
+	}
+</script>
+
+<svelte:head><title>Payments of {data.customer.name} · Odd Penny</title></svelte:head>
+
+<div class="px-8 pt-5 pb-24">
+	<p class="text-sm"><a href="/customers/{data.customer.code}">{data.customer.name}</a></p>
+	<h1>
+		{data.rows.length
+			? `${count(data.rows.length, 'payment')} of ${data.customer.name}`
+			: `No payment of ${data.customer.name} is placed.`}
+	</h1>
+	<p class="mt-1 mb-3 says">
+		Choose those that are wrong. They are taken off whatever they settled and wait on the desk again, or go to
+		another account and lie there on account; both steps are recorded. To change one alone, put it right from
+		the account.
+	</p>
+	<Problems {problems} />
+	{#if data.rows.length}
+		<table>
+			<thead
+				><tr
+					><th class="w-8"></th><th>Came</th><th>From</th><th>Words</th><th>Placed by</th><th class="num"
+						>On account</th
+					><th class="num">Amount</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.rows as row (row.actId)}
+					<tr>
+						<td
+							><input
+								type="checkbox"
+								aria-label="Choose the payment of {shortDay(row.booked, today)}, {money(
+									row.amount,
+									row.currency
+								)}"
+								checked={picked.has(row.actId)}
+								onchange={() => (picked.has(row.actId) ? picked.delete(row.actId) : picked.add(row.actId))}
+							/></td
+						>
+						<td class="whitespace-nowrap"
+							><a class="block py-0.5" href="/books/journal?act={row.actId}">{shortDay(row.booked, today)}</a
+							></td
+						>
+						<td>{row.payerName ?? 'unnamed'}</td>
+						<td class="font-mono text-[13px]">{row.text}</td>
+						<td class="whitespace-nowrap text-soft">{row.by}</td>
+						<td class="num text-copper">{row.onAccount ? money(row.onAccount, row.currency) : ''}</td>
+						<td class="num">{money(row.amount, row.currency)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<footer
+			class="double-top fixed inset-x-0 bottom-0 flex min-h-[54px] items-center gap-3 bg-sheet px-5 py-2"
+		>
+			<button class="btn btn-main" disabled={busy || chosen.length === 0 || badDay} onclick={move}
+				>{to
+					? `Move ${count(chosen.length, 'payment')} to ${to.name}`
+					: `Take ${count(chosen.length, 'payment')} off`}</button
+			>
+			{#if to}<button class="btn" onclick={() => (to = null)}>Let them wait instead</button>
+			{:else}<ChooseCustomer
+					placeholder="or move them to another account"
+					choose={(one) => (to = one)}
+				/>{/if}
+			<label class="flex items-center gap-2 text-sm"
+				>on <input type="text" class="w-28" placeholder="today" bind:value={date} /></label
+			>
+			<p class={['ml-auto text-sm', badDay ? 'text-copper' : 'text-soft']} aria-live="polite">
+				{badDay
+					? 'That is no day.'
+					: chosen.length
+						? `${sums} ${to ? `goes on account of ${to.name}` : 'waits on the desk again'}.`
+						: 'Nothing is chosen.'}
+			</p>
+		</footer>
+	{/if}
+</div>

@@ -1,0 +1,219 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { invalidateAll } from '$app/navigation';
+	import { untrack } from 'svelte';
+	import { toast } from 'svelte-sonner';
+	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import { CLAIM_REASONS } from '$lib/core/model/claim';
+	import DecideSheet from '$lib/desk/DecideSheet.svelte';
+	import { postAction } from '$lib/desk/post-action';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { CLAIM_WORDS } from '$lib/words/claim-words';
+	import { moment, money, shortDay } from '$lib/words/format';
+	let { data } = $props();
+	const one = $derived(data.claim);
+	const today = $derived((data.today ?? '') as Day);
+	const waits = $derived(one.claim.state === 'open' && one.open > 0);
+	let problems = $state<readonly string[]>([]);
+	let busy = $state(false);
+	let deciding = $state(false);
+	let note = $state('');
+	let dropping = $state(false);
+	let files = $state<HTMLInputElement>()!;
+	let fileForm = $state<HTMLFormElement>()!;
+	let change = $state(
+		untrack(() => ({
+			reason: data.claim.claim.reason,
+			owner: data.claim.claim.owner,
+			deadline: shortDay(data.claim.claim.deadline, data.today ?? undefined)
+		}))
+	);
+	const changed = $derived(
+		change.reason !== one.claim.reason ||
+			change.owner !== one.claim.owner ||
+			(parseTypedDay(change.deadline, today) ?? '') !== one.claim.deadline
+	);
+	const STATES = {
+		open: 'waits for a decision',
+		allowed: 'was allowed',
+		billed_back: 'is owed again on its invoice',
+		written_off: 'was written off',
+		withdrawn: 'was taken back'
+	} as const;
+
+	async function post(action: string, json: unknown, said: string): Promise<boolean> {
+		busy = true;
+		const result = await postAction(
+			action,
+			{ json, key: crypto.randomUUID() },
+			'That did not work. What you typed is kept.'
+		);
+		busy = false;
+		problems = result.ok ? [] : result.problems;
+		if (!result.ok) return false;
+		toast(said);
+		await invalidateAll();
+		return true;
+	}
+	async function keepNote() {
+		if (await post('?/note', { claimId: one.claim.documentId, text: note }, 'Noted.')) note = '';
+	}
+	async function keepChange() {
+		const deadline = parseTypedDay(change.deadline, today);
+		if (!deadline) return void (problems = [`“${change.deadline}” is no day; days are given as in 30 Oct.`]);
+		await post('?/change', { claimId: one.claim.documentId, ...change, deadline }, 'Changed.');
+	}
+	const size = (bytes: number) =>
+		bytes < 1024 * 1024 ? `${Math.ceil(bytes / 1024)} kB` : `${(bytes / 1024 / 1024).toFixed(1)} MB`;
+</script>
+
+<svelte:head><title>{one.number} · Odd Penny</title></svelte:head>
+
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_340px]">
+	<section class="px-8 pt-5 pb-10">
+		<p class="text-sm"><a href="/odd-pennies">Odd pennies</a></p>
+		<h1>
+			{one.number}, {money(waits ? one.open : one.total, one.currency)}, {STATES[one.claim.state]}.
+		</h1>
+		<p class="mt-1 text-soft">
+			<a href="/customers/{one.code}">{one.customer}</a> paid so much less on
+			<a href="/open-items?item={one.from.id}">{one.from.number}</a>: {CLAIM_WORDS[one.claim.reason]}{one
+				.claim.note
+				? `, “${one.claim.note}”`
+				: ''}.
+		</p>
+		<div class="mt-2"><Problems {problems} /></div>
+
+		<h2 class="mt-5 text-xl">What happened</h2>
+		<ol class="mt-1">
+			{#each one.history as row (row.id)}
+				<li class="border-t border-rule py-2">
+					<p class="text-sm text-soft">
+						{row.by}, {moment(row.at)}
+						{#if row.kind === 'decide-claim' || row.kind === 'place-receipt'}<a
+								class="text-copper"
+								href="/books/journal?act={row.id}">its journal</a
+							>{/if}
+					</p>
+					{#if row.note}<p class="whitespace-pre-wrap">{row.note}</p>
+					{:else if row.file}
+						<p>
+							<a class="underline" href="/odd-pennies/file/{row.file.id}" target="_blank">{row.file.name}</a>
+							<span class="text-sm text-soft">{size(row.file.bytes)}</span>
+						</p>
+						{#if row.file.type.startsWith('image/')}<img
+								class="mt-1 max-h-48 rounded border border-rule"
+								src="/odd-pennies/file/{row.file.id}"
+								alt={row.file.name}
+							/>{/if}
+					{:else}<p>{row.summary}</p>{/if}
+				</li>
+			{/each}
+		</ol>
+		{#if data.mayAct}
+			<label class="mt-3 grid gap-1 text-sm"
+				>Note
+				<textarea
+					rows="2"
+					class="w-full"
+					maxlength="2000"
+					bind:value={note}
+					placeholder="rang Despatch, two bags were wet"
+					onkeydown={(event) => {
+						if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void keepNote();
+					}}></textarea></label
+			>
+			<p class="mt-2">
+				<button class="btn" disabled={busy || !note.trim()} onclick={keepNote}
+					>Keep the note <span class="key">Ctrl Enter</span></button
+				>
+			</p>
+			<form
+				method="POST"
+				action="?/file"
+				enctype="multipart/form-data"
+				bind:this={fileForm}
+				class={['mt-4 rounded border border-dashed border-rule p-4 text-sm', dropping && 'bg-wash']}
+				ondragover={(event) => (event.preventDefault(), (dropping = true))}
+				ondragleave={() => (dropping = false)}
+				ondrop={(event) => {
+					event.preventDefault();
+					dropping = false;
+					if (!event.dataTransfer?.files.length) return;
+					files.files = event.dataTransfer.files;
+					fileForm.requestSubmit();
+				}}
+				use:enhance={() => {
+					busy = true;
+					return async ({ result, update }) => {
+						busy = false;
+						problems =
+							result.type === 'failure'
+								? ((result.data?.problems as string[]) ?? [])
+								: result.type === 'error'
+									? ['The file could not be kept. Nothing was changed.']
+									: [];
+						if (result.type === 'success') toast('Kept with the claim.');
+						await update();
+					};
+				}}
+			>
+				<input type="hidden" name="claimId" value={one.claim.documentId} />
+				<label class="flex flex-wrap items-center gap-3"
+					>Drop photos or delivery notes here, or choose them:
+					<input
+						type="file"
+						name="files"
+						multiple
+						bind:this={files}
+						disabled={busy}
+						onchange={() => fileForm.requestSubmit()}
+					/></label
+				>
+			</form>
+		{/if}
+	</section>
+	<aside class="border-l border-rule px-6 pt-5">
+		{#if waits && data.mayAct}
+			<button class="btn btn-main" onclick={() => (deciding = true)}>Decide it</button>
+			<div class="mt-5 grid gap-3 text-sm">
+				<label class="grid gap-1"
+					>Because of <select class="w-full" bind:value={change.reason}
+						>{#each CLAIM_REASONS as reason (reason)}<option value={reason}>{CLAIM_WORDS[reason]}</option
+							>{/each}</select
+					></label
+				>
+				<label class="grid gap-1"
+					>Followed up by <input
+						type="text"
+						class="w-full"
+						list="claim-people"
+						bind:value={change.owner}
+					/></label
+				>
+				<datalist id="claim-people"
+					>{#each one.people as name (name)}<option value={name}></option>{/each}</datalist
+				>
+				<label class="grid gap-1"
+					>Decide by <input type="text" class="w-full" bind:value={change.deadline} /></label
+				>
+				<p>
+					<button class="btn" disabled={busy || !changed} onclick={keepChange}>Keep the change</button>
+				</p>
+			</div>
+		{:else}
+			<dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
+				<dt class="text-soft">Followed up by</dt>
+				<dd>{one.claim.owner}</dd>
+				<dt class="text-soft">Decide by</dt>
+				<dd>{shortDay(one.claim.deadline, today)}</dd>
+			</dl>
+		{/if}
+	</aside>
+</div>
+{#if deciding}<DecideSheet
+		bind:open={deciding}
+		claims={[{ ...one, customer: one.customer }]}
+		done={() => undefined}
+	/>{/if}
