@@ -17,7 +17,7 @@ import { documentFiles } from './document-files';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
 import { cameBack } from './came-back';
-import { creditAgainstInvoice, rareCases } from './rare-cases';
+import { creditAgainstInvoice, decidedClaims, rareCases } from './rare-cases';
 import { recordByHand } from './record-by-hand';
 import { Year } from './year';
 import { todaysEntries } from './todays-entries';
@@ -84,6 +84,7 @@ export async function makeBooks(
 	await invoiceForDeposit(books, at(clerk), ids.get(college.customer.code)!, DEMO_TODAY);
 	await creditAgainstInvoice(books, at(clerk), [...ids.values()]);
 	await cameBack(books, at(clerk), sterling);
+	await decidedClaims(books, at(supervisor));
 	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
 	// What the cheques pay is no longer owed, so today's entries are of others.
 	for (const code of clubs) year.owed.delete(code);

@@ -1,9 +1,13 @@
+import { and, asc, eq, gt } from 'drizzle-orm';
 import { share } from '../lib/core/money/share';
 import { minor } from '../lib/core/money/minor';
 import type { Day } from '../lib/core/day/day';
+import { decideClaims } from '../lib/server/acts/decide-claims';
+import { fileClaim, noteClaim } from '../lib/server/acts/keep-with-claim';
 import { placeMoney } from '../lib/server/acts/place-money';
 import { perform, type Circumstance } from '../lib/server/acts/perform';
 import type { Books } from '../lib/server/db/open';
+import { item, itemState } from '../lib/server/db/schema';
 import { openItemsOf } from '../lib/server/repo/open-items';
 import type { Payer } from './make-customers';
 import type { Owed, Year } from './year';
@@ -11,7 +15,8 @@ import type { Owed, Year } from './year';
 /** The first invoice of an account of that currency that is owed whole and not meant to be paid now. */
 function owing(year: Year, currency: string, today: Day): { payer: Payer; item: Owed } | null {
 	for (const payer of year.payers) {
-		if (payer.customer.currency !== currency || payer.customer.parentCode !== null) continue;
+		const { currency: own, parentCode, name } = payer.customer;
+		if (own !== currency || parentCode !== null || /Council|School|College/.test(name)) continue;
 		const list = year.owed.get(payer.customer.code) ?? [];
 		const item = list.find(
 			(one) =>
@@ -72,4 +77,40 @@ export async function creditAgainstInvoice(
 		return;
 	}
 	throw new Error('the demo books have no credit note left to set against an invoice');
+}
+
+/** Of the claims of the year three are decided: one allowed, one owed again, one written off; the newest has a note and a file. */
+export async function decidedClaims(books: Books, at: Circumstance): Promise<void> {
+	const claims = await books.db
+		.select({
+			itemId: itemState.itemId,
+			version: itemState.version,
+			open: itemState.open,
+			id: item.documentId
+		})
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.where(and(eq(itemState.kind, 'claim'), gt(itemState.open, 0)))
+		.orderBy(asc(itemState.itemId));
+	const ways = ['allow', 'allow', 'billBack', 'writeOff'] as const;
+	for (const [i, way] of ways.entries()) {
+		const claim = claims[i];
+		if (!claim || i >= claims.length - 2) continue;
+		const { itemId, version, open } = claim;
+		const decision = { itemId, version, allow: 0, billBack: 0, writeOff: 0, [way]: open };
+		await must(perform(books, decideClaims, { claims: [decision], note: 'seen by Despatch' }, at));
+	}
+	const last = claims.at(-1);
+	if (!last) return;
+	const text = 'Rang the yard: the driver remembers one box left on the lorry.';
+	await must(perform(books, noteClaim, { claimId: last.id, text }, at));
+	const note = 'Delivery note 5127\n2 boxes ordered\n1 box delivered\n';
+	const content = Buffer.from(note);
+	const file = { claimId: last.id, name: 'delivery-note-5127.txt', type: 'text/plain', content };
+	await must(perform(books, fileClaim, file, at));
+}
+
+async function must(work: Promise<{ ok: boolean; problems?: readonly unknown[] }>): Promise<void> {
+	const result = await work;
+	if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
 }

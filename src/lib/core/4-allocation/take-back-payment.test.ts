@@ -65,6 +65,8 @@ describe('a payment that comes back', () => {
 
 	it('opens the gap again where the discount goes back with it', () => {
 		expect(open(taken({ differencesBack: [31] }))).toEqual(['11: 300', '12: 510']);
+		// But not where its item stays settled.
+		expect(open(taken({ differencesBack: [31], amount: minor(50) }))).toEqual(['11: 0', '12: 0']);
 	});
 
 	it.each([

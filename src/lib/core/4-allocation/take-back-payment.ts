@@ -28,7 +28,7 @@ export interface PaymentBack {
 	readonly onAccountBase: Minor;
 	readonly allocations: readonly StandingAllocation[];
 	readonly differences: readonly StandingDifference[];
-	/** Differences that go back with it: their gaps are owed again. */
+	/** Differences that go back with it, where something of their items is taken off: their gaps are owed again. */
 	readonly differencesBack: readonly number[];
 	/** Allocations that are taken off before others, where only a part comes back. */
 	readonly first: readonly number[];
@@ -91,7 +91,11 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 			onAccountBase: minor(credit.onAccountBase - stays.creditBase)
 		};
 	}
-	const back = order.differences.filter((one) => order.differencesBack.includes(one.id));
+	// What stays settled keeps the names that its gaps were given.
+	const opened = new Set(takenOff.map((one) => one.itemId));
+	const back = order.differences.filter(
+		(one) => order.differencesBack.includes(one.id) && opened.has(one.itemId)
+	);
 	for (const one of back) give(one.itemId, one.amount, one.base);
 	const base =
 		credit.onAccount === amount

@@ -19,12 +19,17 @@ import {
 	SUPERVISOR,
 	testBooks
 } from '../testing';
+import { paymentBack } from '../repo/payment-back';
 import { bookUnidentified } from './book-unidentified';
+import { moveSeveral } from './move-several';
 import { perform, type Act } from './perform';
+import { placeAsBefore } from './place-as-before';
 import { placeMoney } from './place-money';
+import { returnPayment } from './return-payment';
 import { setAside } from './set-aside';
 import { splitReceipt } from './split-receipt';
 import { undoPlacing } from './undo-placing';
+import { undoReturn } from './undo-return';
 
 /** Two accounts with invoices, one in parts, credit notes, and money of many sizes. */
 async function someBooks(): Promise<Books> {
@@ -59,7 +64,11 @@ const step = fc.record({
 		'unidentified',
 		'split',
 		'undo',
-		'undo'
+		'undo',
+		'return',
+		'return',
+		'as-before',
+		'move'
 	),
 	pick: fc.nat(1_000),
 	customer: fc.constantFrom(1, 2),
@@ -78,7 +87,7 @@ const step = fc.record({
 });
 /** A step that posts something to be taken back. */
 const posting = fc
-	.tuple(step, fc.constantFrom('place', 'place', 'aside', 'unidentified', 'credits'))
+	.tuple(step, fc.constantFrom('place', 'place', 'aside', 'unidentified', 'credits', 'return', 'return'))
 	.map(([one, what]): Step => ({ ...one, what }));
 type Step = typeof step extends fc.Arbitrary<infer T> ? T : never;
 
@@ -108,7 +117,7 @@ async function linesOf(books: Books, one: Step, money: number) {
 	});
 }
 
-async function attempt(books: Books, one: Step): Promise<boolean> {
+async function attempt(books: Books, one: Step, charges = true): Promise<boolean> {
 	const all = await books.db.select().from(receiptState).orderBy(asc(receiptState.receiptId));
 	const waiting = all.filter((row) => row.state === 'waiting');
 	const some = <T>(rows: readonly T[]): T | undefined => rows[one.pick % Math.max(1, rows.length)];
@@ -119,7 +128,32 @@ async function attempt(books: Books, one: Step): Promise<boolean> {
 		const acts = (await books.db.select().from(act)).filter((row) => row.undoesId === null);
 		const taken = new Set((await undone).map((row) => row.id));
 		const chosen = some(acts.filter((row) => !taken.has(row.id)));
-		return chosen ? run(undoPlacing, { actId: chosen.id }) : false;
+		if (!chosen) return false;
+		return run(chosen.kind === 'return-payment' ? undoReturn : undoPlacing, { actId: chosen.id });
+	}
+	if (one.what === 'as-before') {
+		const chosen = some((await books.db.select().from(act)).filter((row) => row.kind === 'undo-placing'));
+		return chosen ? run(placeAsBefore, { actId: chosen.id }) : false;
+	}
+	const placed = all.filter((row) => row.state === 'placed');
+	if (one.what === 'move') {
+		const placings = placed
+			.slice(0, 1 + (one.pick % 3))
+			.map((row) => ({ actId: row.actId!, receiptVersion: row.version }));
+		return placings.length > 0 ? run(moveSeveral, { placings, customerId: one.customer }) : false;
+	}
+	if (one.what === 'return') {
+		const chosen = some(placed);
+		const now = chosen && (await paymentBack(books.db, chosen.receiptId));
+		if (!now) return false;
+		const most = now.onAccount + now.allocations.reduce((sum, part) => sum + part.creditAmount, 0);
+		// All of it, or so many thousandths; differences but for claims go back or stay.
+		const amount = one.fee ? most : Math.ceil((most * Math.min(one.takes[0]!, 1_000)) / 1_000);
+		const gaps = now.differences.filter((gap) => gap.kind !== 'claim' && one.name !== null);
+		return run(returnPayment, {
+			...{ receiptId: now.receiptId, receiptVersion: chosen.version, amount, date: null, reason: 'refer' },
+			...{ fee: one.fee, charge: charges && one.name ? 1_500 : 0, differencesBack: gaps.map((gap) => gap.id) }
+		});
 	}
 	if (one.what === 'credits') {
 		const credits = all.filter((row) => row.onAccount > 0 && row.customerId === one.customer);
@@ -197,7 +231,7 @@ describe('whatever is done in whatever order', () => {
 				}
 				await books.close();
 			}),
-			{ numRuns: 16 }
+			{ numRuns: 24 }
 		);
 		// The steps are chosen so that many of them are allowed; else nothing would be shown.
 		expect(ran).toBeGreaterThan(10);
@@ -213,19 +247,20 @@ describe('whatever is done in whatever order', () => {
 				const newest = async () =>
 					(await books.db.select().from(act).where(isNull(act.undoesId)).orderBy(asc(act.id))).at(-1)!;
 				const from = await newest();
-				if (await attempt(books, last)) {
+				if (await attempt(books, last, false)) {
 					const { id, kind } = await newest();
 					expect(id).toBeGreaterThan(from.id);
-					await done(books, undoPlacing, { actId: id }, SUPERVISOR);
+					await done(books, kind === 'return-payment' ? undoReturn : undoPlacing, { actId: id }, SUPERVISOR);
 					expect([kind, await standing(books)]).toEqual([kind, was]);
 					const rows = await books.db.select().from(difference).where(eq(difference.actId, id));
-					for (const row of rows) expect(row.undoesId).toBeNull();
+					// The rows of a return are undoings themselves; those of any other act are first records.
+					for (const row of rows) expect(row.undoesId !== null).toBe(kind === 'return-payment');
 					await proves(books);
 					ran++;
 				}
 				await books.close();
 			}),
-			{ numRuns: 24 }
+			{ numRuns: 40 }
 		);
 		expect(ran).toBeGreaterThan(2);
 	}, 120_000);

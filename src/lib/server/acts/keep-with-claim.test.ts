@@ -120,7 +120,7 @@ it('a refund that comes back is pointed out, and is the customer’s again on ac
 	await done(
 		books,
 		makeRefundFile,
-		{ bankAccountId: 1, refunds: [{ id: change!.id, account: 'GB33BUKB20201555555555' }] },
+		{ bankAccountId: 1, refunds: [{ id: change!.id, account: 'ACCH1' }] },
 		SUPERVISOR
 	);
 	await bringIn(

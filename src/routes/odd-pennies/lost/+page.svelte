@@ -57,6 +57,7 @@
 			(row) => row.reason!
 		)
 	);
+	const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
 	const month = (text: string) =>
 		new Date(`${text}-01T00:00:00Z`).toLocaleDateString('en-GB', {
 			...{ month: 'long', year: 'numeric', timeZone: 'UTC' }
@@ -96,7 +97,7 @@
 							>
 								<span class="size-3 shrink-0" style:background={colors.get(one.key)}></span>
 								{LOST_NAMES[one.key] ?? one.key}
-								<span class="text-soft">{own.reduce((sum, row) => sum + row.n, 0)} times</span>
+								<span class="text-soft">{times(own.reduce((sum, row) => sum + row.n, 0))}</span>
 								<span class="num ml-auto"
 									>{amount(
 										own.reduce((sum, row) => sum + row.base, 0),
@@ -113,7 +114,7 @@
 						{#each reasons as one (one.key)}
 							<li class="flex gap-2 py-1">
 								{CLAIM_WORDS[one.key as ClaimReason]}
-								<span class="text-soft">{one.n} times</span>
+								<span class="text-soft">{times(one.n)}</span>
 								<span class="num ml-auto">{amount(one.base, data.base)}</span>
 							</li>
 						{/each}
