@@ -1,6 +1,13 @@
 import type { Reason } from '../core/3-matching/answer';
 import { count, list, money, percent, shortDay } from './format';
 
+const HOW = {
+	letter: 'a letter for a digit',
+	swapped: 'two digits swapped',
+	digit: 'one digit wrong',
+	length: 'a digit too few or too many'
+} as const;
+
 /** Says a reason in a sentence that a clerk would accept as proof. */
 export function reasonSentence(reason: Reason): string {
 	switch (reason.code) {
@@ -40,22 +47,36 @@ export function reasonSentence(reason: Reason): string {
 			return `The gap of ${money(reason.amount, reason.currency)} is the discount of ${percent(reason.basisPoints)}, offered until ${shortDay(reason.until)}.`;
 		case 'charges-stated':
 			return `The bank says that it kept ${money(reason.amount, reason.currency)}: just the gap.`;
+		case 'charge-usual':
+			return `The gap of ${money(reason.amount, reason.currency)} is a sum that banks on the way usually keep of a payment from abroad.`;
 		case 'tariff-kept':
 			return `${reason.payer} kept ${percent(reason.basisPoints)}${reason.fixed ? ` and ${money(reason.fixed, reason.currency)}` : ''} of ${reason.explains} payments here; that makes ${money(reason.amount, reason.currency)}, to the penny.`;
 		case 'only-open-item':
 			return `${reason.number} is all that ${reason.customer} has open.`;
 		case 'only-set':
-			return reason.items === 1
-				? `No other item or set of up to three, of ${reason.looked} open, comes to this amount.`
-				: `No other set of up to three, of ${reason.looked} open items, comes to this amount.`;
-		case 'several-sets':
-			return `${count(reason.sets, 'set')} of items come to ${money(reason.amount, reason.currency)}, and the words name none.`;
+			return `No other ${reason.items === 1 ? 'item or set' : 'set'}${reason.all ? '' : ' of up to five'}, of ${count(reason.looked, 'open item')}, comes to this amount.`;
+		case 'sets-found':
+			return `${reason.all ? '' : 'At least '}${count(reason.sets, 'set')} of the ${count(reason.looked, 'open item')} come${reason.sets === 1 ? 's' : ''} to this amount, and the words name none.`;
+		case 'all-until':
+			return `It is all that ${reason.by === 'due' ? 'was due' : 'was issued'} up to ${shortDay(reason.day)}${reason.but ? ` but ${reason.but}` : ''}: ${count(reason.items, 'item')}.`;
+		case 'all-open':
+			return `It is all that is open: ${count(reason.items, 'item')}.`;
+		case 'says-on-account':
+			return 'The words say that it is on account.';
+		case 'paid-twice':
+			return `Another payment in this pile, of the same payer and sum, pays ${reason.number} already: this looks like the same one twice, and lies on account.`;
+		case 'name-in-words':
+			return `The words name ${reason.customer} (“${reason.words}”).`;
+		case 'name-and-number':
+			return `“${reason.name}” may be several, but what is named belongs to one of them: ${reason.customer}.`;
+		case 'number-nearly':
+			return `“${reason.words}” is ${reason.number} with ${HOW[reason.how]}, and that is open at just this sum.`;
+		case 'credit-joins':
+			return `Less the credit ${list(reason.numbers)} of ${money(reason.amount, reason.currency)}, which is open too.`;
 		case 'oldest-of-equal':
 			return `${reason.equal} open items have this amount; ${reason.number} is the oldest.`;
 		case 'no-set':
-			return `No set of up to three of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
-		case 'too-many-items':
-			return `The account has ${count(reason.items, 'open item')}: too many to try sets of three.`;
+			return `No set of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
 		case 'nothing-open':
 			return `${reason.customer} has nothing open.`;
 		case 'wanted-twice':

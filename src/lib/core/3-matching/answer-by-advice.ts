@@ -40,12 +40,9 @@ export function answerByAdvice(receipt: ReceiptFacts, payer: Payer, world: World
 		? 'choose'
 		: weigh({
 				payer: named ? 'nothing' : payer.by,
-				named: true,
 				owner: known && !named ? 'payer' : 'unknown-payer',
 				amount: 'exact',
-				others: 0,
-				items: lines.length,
-				onlyItem: false
+				others: 0
 			});
 	return {
 		...{ band, customerId: advice.customerId, lines, reasons, others: [], otherAnswers: 0 },

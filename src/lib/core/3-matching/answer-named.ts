@@ -1,4 +1,4 @@
-import type { OpenItem, ReceiptFacts } from '../model/records';
+import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
 import { sumOf } from '../money/add';
 import { minor } from '../money/minor';
 import type { Reason } from './answer';
@@ -6,6 +6,7 @@ import type { Draft } from './draft';
 import type { Named } from './find-named';
 import type { Payer } from './find-payer';
 import { linesFor, signedOpen } from './lines-for';
+import { findSets } from './sets/find-sets';
 import { weigh } from './weigh';
 import type { World } from './world';
 
@@ -16,11 +17,20 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 	const customerOf = (id: number) => world.customers.get(id)!;
 	if (owners.length > 1) return answerSeveralOwners(receipt, named, payer, world, owners);
 	const owner = customerOf(owners[0]!);
-	const items = pickInstalments(named.items, receipt.amount);
+	const plain = pickInstalments(named.items, receipt.amount);
+	const credits = creditsThatJoin(plain, receipt.amount, owner.id, world);
+	const items = [...plain, ...credits];
 	const open = sumOf(items, signedOpen);
 	const gap = minor(receipt.amount - open);
-	const relation = relationOf(payer, owner.id, world);
+	const { relation, by } = relationOf(receipt, payer, owner, world);
 	const reasons: Reason[] = [...payer.reasons, namedReason(named, items, owner.name)];
+	if (relation === 'payer' && by === 'name' && payer.by !== 'name')
+		reasons.push({ code: 'name-and-number', name: receipt.payerName ?? '', customer: owner.name });
+	if (credits.length > 0)
+		reasons.push({
+			...{ code: 'credit-joins', numbers: credits.map((item) => item.number) },
+			...{ amount: sumOf(credits, (item) => item.open), currency: receipt.currency }
+		});
 	if (relation === 'child')
 		reasons.push({
 			code: 'parent-pays',
@@ -39,26 +49,55 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 	else reasons.push({ code: 'long', by: gap, of: open, currency });
 	const { lines } = linesFor(items, receipt.amount);
 	const band = weigh({
-		payer: payer.by,
-		named: true,
+		payer: by,
 		owner: relation,
 		amount: gap === 0 ? 'exact' : gap < 0 ? 'short' : 'long',
-		others: 0,
-		items: items.length,
-		onlyItem: false
+		others: 0
 	});
 	return { band, customerId: owner.id, lines, reasons, others: [], otherAnswers: 0 };
 }
 
+type Relation = 'payer' | 'child' | 'other' | 'unknown-payer';
+
+/**
+ * How the payer stands to the owner of what is named. A name that fits several accounts, the owner's among them, is proof
+ * together with the number.
+ */
 function relationOf(
+	receipt: ReceiptFacts,
 	payer: Payer,
+	owner: Customer,
+	world: World
+): { relation: Relation; by: Payer['by'] } {
+	const { by } = payer;
+	if (payer.customerIds.includes(owner.id)) {
+		if (by === 'nothing') return { relation: 'payer', by: 'name' };
+		return by === 'words' ? { relation: 'unknown-payer', by } : { relation: 'payer', by };
+	}
+	if (payer.customerIds.length === 0 || by === 'words') return { relation: 'unknown-payer', by };
+	if (by !== 'nothing' && world.children.get(payer.customerIds[0]!)?.includes(owner.id))
+		return { relation: 'child', by };
+	return { relation: by === 'nothing' ? 'unknown-payer' : 'other', by };
+}
+
+/** The credit note, or the two or all of them, that makes named items come to the amount; none where several ways do. */
+function creditsThatJoin(
+	items: readonly OpenItem[],
+	amount: number,
 	ownerId: number,
 	world: World
-): 'payer' | 'child' | 'other' | 'unknown-payer' {
-	if (payer.customerIds.length === 0) return 'unknown-payer';
-	if (payer.customerIds.includes(ownerId)) return payer.by === 'nothing' ? 'unknown-payer' : 'payer';
-	if (payer.by !== 'nothing' && world.children.get(payer.customerIds[0]!)?.includes(ownerId)) return 'child';
-	return 'other';
+): OpenItem[] {
+	const over = sumOf(items, signedOpen) - amount;
+	if (over <= 0 || items.some((item) => item.kind === 'credit_note')) return [];
+	const credits = (world.itemsOf.get(ownerId) ?? []).filter(
+		(item) => item.kind === 'credit_note' && item.currency === items[0]!.currency
+	);
+	const { sets, count } = findSets(
+		credits.map((item) => item.open),
+		over,
+		{ keep: 1, steps: 20_000 }
+	);
+	return count === 1 ? sets[0]!.map((place) => credits[place]!) : [];
 }
 
 function namedReason(named: Named, items: readonly OpenItem[], customer: string): Reason {

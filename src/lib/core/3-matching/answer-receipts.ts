@@ -2,16 +2,16 @@ import { daysBetween } from '../day/arithmetic';
 import type { ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import type { Answer, Band, Reason } from './answer';
+import { isNamed, settleRivals } from './settle-rivals';
 import { answerByAdvice } from './answer-by-advice';
 import { answerByAmount } from './answer-by-amount';
 import { answerNamed } from './answer-named';
+import { answerNearly } from './answer-nearly';
 import type { Draft } from './draft';
 import { findNamed } from './find-named';
 import { findPayer } from './find-payer';
 import { nameGaps } from './name-gaps';
 import { indexWorld, type MatchBooks, type World } from './world';
-
-const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose: 1, none: 0 };
 
 /**
  * Answers a pile of receipts together: for each, whose money it is and what for, how sure that is, and why. Pure and
@@ -21,9 +21,37 @@ const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose
 export function answerReceipts(receipts: readonly ReceiptFacts[], books: MatchBooks): Answer[] {
 	const world = indexWorld(books);
 	const answers = new Map(receipts.map((receipt) => [receipt.id, answerOne(receipt, world)]));
+	answerRest(receipts, answers, world);
 	nameGaps(receipts, answers, world);
 	settleRivals(receipts, answers, world);
 	return receipts.map((receipt) => answers.get(receipt.id)!);
+}
+
+/**
+ * What others of the pile name and settle whole is not there for those that name nothing: they are answered once more by what is
+ * left of their accounts.
+ */
+function answerRest(receipts: readonly ReceiptFacts[], answers: Map<number, Answer>, world: World): void {
+	const items = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item]));
+	const taken = new Set<number>();
+	for (const answer of answers.values())
+		if (answer.band === 'certain' && isNamed(answer))
+			for (const line of answer.lines)
+				if (Math.abs(line.cash) === items.get(line.itemId)!.open) taken.add(line.itemId);
+	if (taken.size === 0) return;
+	const touched = new Set([...taken].map((id) => items.get(id)!.customerId));
+	const itemsOf = new Map(world.itemsOf);
+	for (const id of touched)
+		itemsOf.set(
+			id,
+			world.itemsOf.get(id)!.filter((item) => !taken.has(item.id))
+		);
+	const rest: World = { ...world, itemsOf };
+	for (const receipt of receipts) {
+		const answer = answers.get(receipt.id)!;
+		if (isNamed(answer) || answer.customerId === null || !touched.has(answer.customerId)) continue;
+		answers.set(receipt.id, answerOne(receipt, rest));
+	}
 }
 
 function answerOne(receipt: ReceiptFacts, world: World): Answer {
@@ -48,6 +76,7 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 	const draft =
 		(byWords?.band === 'certain' ? byWords : null) ??
 		answerByAdvice(receipt, payer, world) ??
+		answerNearly(receipt, named, payer, world) ??
 		byWords ??
 		answerByAmount(receipt, payer, world);
 	const settled: Reason[] = named.settled.map((number) => ({ code: 'number-settled', number }));
@@ -93,36 +122,4 @@ function finish(receipt: ReceiptFacts, draft: Draft, recognised: Answer['recogni
 		booked: receipt.booked,
 		onAccount: minor(receipt.amount - cash)
 	};
-}
-
-/** Words outweigh an amount alone. */
-function isNamed(answer: Answer): boolean {
-	return answer.reasons.some((reason) => reason.code === 'number-named' || reason.code === 'reference-named');
-}
-
-/** Receipts that want the same item: the surer one, then the one that names it, then the earlier one has it; the rest become a choice. */
-function settleRivals(receipts: readonly ReceiptFacts[], answers: Map<number, Answer>, world: World): void {
-	const open = new Map<number, number>();
-	for (const items of world.itemsOf.values()) for (const item of items) open.set(item.id, item.open);
-	const order = [...receipts].sort((a, b) => {
-		const strength = STRENGTH[answers.get(b.id)!.band] - STRENGTH[answers.get(a.id)!.band];
-		const named = Number(isNamed(answers.get(b.id)!)) - Number(isNamed(answers.get(a.id)!));
-		return strength || named || (a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id);
-	});
-	const numbers = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item.number]));
-	for (const receipt of order) {
-		const answer = answers.get(receipt.id)!;
-		if (answer.band !== 'certain' && answer.band !== 'likely') continue;
-		const clash = answer.lines.find((line) => Math.abs(line.cash) > (open.get(line.itemId) ?? 0));
-		if (clash) {
-			const number = numbers.get(clash.itemId) ?? '';
-			answers.set(receipt.id, {
-				...answer,
-				band: 'choose',
-				reasons: [...answer.reasons, { code: 'wanted-twice', number }]
-			});
-			continue;
-		}
-		for (const line of answer.lines) open.set(line.itemId, open.get(line.itemId)! - Math.abs(line.cash));
-	}
 }

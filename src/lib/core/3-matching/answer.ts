@@ -19,6 +19,32 @@ export type Reason =
 	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-cut'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-shared'; readonly name: string; readonly customers: number }
+	| { readonly code: 'name-in-words'; readonly words: string; readonly customer: string }
+	| { readonly code: 'name-and-number'; readonly name: string; readonly customer: string }
+	| {
+			readonly code: 'number-nearly';
+			readonly words: string;
+			readonly number: string;
+			readonly how: 'letter' | 'swapped' | 'digit' | 'length';
+	  }
+	| {
+			readonly code: 'credit-joins';
+			readonly numbers: readonly string[];
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'all-until';
+			readonly day: Day;
+			readonly items: number;
+			readonly by: 'due' | 'issued';
+			/** The number of the one that is left out. */
+			readonly but: string | null;
+	  }
+	| { readonly code: 'all-open'; readonly items: number }
+	| { readonly code: 'says-on-account' }
+	| { readonly code: 'paid-twice'; readonly number: string }
+	| { readonly code: 'sets-found'; readonly sets: number; readonly all: boolean; readonly looked: number }
 	| { readonly code: 'payer-unknown'; readonly name: string | null }
 	| { readonly code: 'payer-differs'; readonly payer: string; readonly customer: string }
 	| { readonly code: 'parent-pays'; readonly parent: string; readonly customer: string }
@@ -46,6 +72,7 @@ export type Reason =
 			readonly amount: Minor;
 			readonly currency: string;
 	  }
+	| { readonly code: 'charge-usual'; readonly amount: Minor; readonly currency: string }
 	| { readonly code: 'charges-stated'; readonly amount: Minor; readonly currency: string }
 	| {
 			readonly code: 'tariff-kept';
@@ -58,16 +85,16 @@ export type Reason =
 			readonly currency: string;
 	  }
 	| { readonly code: 'only-open-item'; readonly number: string; readonly customer: string }
-	| { readonly code: 'only-set'; readonly items: number; readonly customer: string; readonly looked: number }
 	| {
-			readonly code: 'several-sets';
-			readonly sets: number;
-			readonly amount: Minor;
-			readonly currency: string;
+			readonly code: 'only-set';
+			readonly items: number;
+			readonly customer: string;
+			readonly looked: number;
+			/** Whether all sets were looked through, or those of up to five items. */
+			readonly all: boolean;
 	  }
 	| { readonly code: 'oldest-of-equal'; readonly number: string; readonly equal: number }
 	| { readonly code: 'no-set'; readonly amount: Minor; readonly currency: string; readonly items: number }
-	| { readonly code: 'too-many-items'; readonly items: number }
 	| { readonly code: 'nothing-open'; readonly customer: string }
 	| { readonly code: 'wanted-twice'; readonly number: string }
 	| { readonly code: 'recorded-before'; readonly label: string; readonly date: Day }

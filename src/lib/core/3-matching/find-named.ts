@@ -61,7 +61,7 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	const fixed = pieces.filter((piece) => piece.candidates.length === 1);
 	for (const { candidates } of fixed) for (const item of candidates[0]!) items.set(item.id, item);
 	const loose = pieces.filter((piece) => piece.candidates.length > 1);
-	const read = loose.length ? readLoose(loose, [...items.values()], receipt.amount) : [];
+	const read = loose.length ? readLoose(loose, [...items.values()], targetsOf(receipt, payer, world)) : [];
 	for (const item of (read ?? []).flat()) items.set(item.id, item);
 	const shown = pieces.filter(
 		(piece) => piece.candidates.length === 1 || (read !== null && loose.length > 0)
@@ -143,18 +143,20 @@ function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigit
 function readLoose(
 	loose: readonly Piece[],
 	fixed: readonly OpenItem[],
-	amount: number
+	targets: ReadonlySet<number>
 ): (readonly OpenItem[])[] | null {
 	let readings = 1;
 	for (const { candidates } of loose) readings *= candidates.length;
 	if (readings > MOST_READINGS) return null;
 	const worth = (items: readonly OpenItem[]) => items.reduce((sum, item) => sum + signedOpen(item), 0);
 	const taken = new Set(fixed.map((item) => item.documentId));
-	const found: (readonly OpenItem[])[][] = [];
+	const found = new Map<string, (readonly OpenItem[])[]>();
 	const walk = (at: number, sum: number, chosen: (readonly OpenItem[])[]) => {
-		if (found.length > 1) return;
+		if (found.size > 1) return;
 		if (at === loose.length) {
-			if (sum === amount) found.push([...chosen]);
+			// The same documents in another order are the same reading.
+			const key = chosen.map((items) => items[0]!.documentId).sort((a, b) => a - b);
+			if (targets.has(sum)) found.set(key.join(), [...chosen]);
 			return;
 		}
 		for (const candidate of loose[at]!.candidates) {
@@ -166,5 +168,13 @@ function readLoose(
 		}
 	};
 	walk(0, worth(fixed), []);
-	return found.length === 1 ? found[0]! : null;
+	return found.size === 1 ? [...found.values()][0]! : null;
+}
+
+/** What named items may come to: the amount, or that and a credit note of the payer that is taken off. */
+function targetsOf(receipt: ReceiptFacts, payer: Payer, world: World): ReadonlySet<number> {
+	const credits = payer.customerIds
+		.flatMap((id) => world.itemsOf.get(id) ?? [])
+		.filter((item) => item.kind === 'credit_note' && item.currency === receipt.currency);
+	return new Set([receipt.amount, ...credits.map((item) => receipt.amount + item.open)]);
 }

@@ -1,66 +1,96 @@
 import type { ReceiptFacts } from '../model/records';
 import type { Reason } from './answer';
+import { fullName, spelledName } from './full-name';
+import { namesBeginning } from './names-beginning';
+import { namesInWords } from './names-in-words';
 import { normaliseName } from './normalise-name';
+import { partsOfName } from './parts-of-name';
 import type { World } from './world';
 
 export interface Payer {
 	/** Accounts that this payer stands for, by evidence; several where a name or number is shared. */
 	readonly customerIds: readonly number[];
-	/** `part`: the name as the bank cut it off, which only one customer's begins with. */
-	readonly by: 'account' | 'name' | 'part' | 'nothing';
+	/**
+	 * `part`: the name as the bank cut it off, which only one customer's begins with. `words`: nobody knows who pays, but the
+	 * words name a customer.
+	 */
+	readonly by: 'account' | 'name' | 'part' | 'words' | 'nothing';
 	readonly reasons: readonly Reason[];
 }
 
-/** Who pays: by account number seen before, else by name exactly (as names are compared). A shared one is no proof. */
+/**
+ * Who pays: by account number seen before, else by name exactly (as names are compared; a legal form tells two of one name
+ * apart), else by a name that was cut off, else by a customer whose name stands in the words. A shared one is no proof.
+ */
 export function findPayer(receipt: ReceiptFacts, world: World): Payer {
-	const given = receipt.knownCustomerId ? world.customers.get(receipt.knownCustomerId) : undefined;
-	if (given)
-		return {
-			customerIds: [given.id],
-			by: 'account',
-			reasons: [{ code: 'payer-given', customer: given.name }]
-		};
-	const byAccount = receipt.payerAccount ? (world.byAccount.get(receipt.payerAccount) ?? []) : [];
-	const byName = receipt.payerName ? (world.byName.get(normaliseName(receipt.payerName)) ?? []) : [];
 	const name = (id: number) => world.customers.get(id)!.name;
-	if (byAccount.length === 1) {
-		const id = byAccount[0]!;
-		return {
-			customerIds: [id],
-			by: 'account',
-			reasons: [{ code: 'account-known', account: receipt.payerAccount!, customer: name(id) }]
-		};
-	}
-	const both = byAccount.filter((id) => byName.includes(id));
-	const candidates = both.length ? both : byAccount.length ? byAccount : byName;
-	if (candidates.length === 1) {
-		const id = candidates[0]!;
-		return {
-			customerIds: [id],
-			by: 'name',
-			reasons: [{ code: 'name-known', name: receipt.payerName!, customer: name(id) }]
-		};
-	}
-	if (candidates.length > 1)
-		return {
-			customerIds: candidates,
-			by: 'nothing',
-			reasons: [
-				{
-					code: 'name-shared',
-					name: receipt.payerName ?? receipt.payerAccount!,
-					customers: candidates.length
-				}
-			]
-		};
+	const given = receipt.knownCustomerId ? world.customers.get(receipt.knownCustomerId) : undefined;
+	if (given) return known(given.id, 'account', { code: 'payer-given', customer: given.name });
+	const byAccount = receipt.payerAccount ? (world.byAccount.get(receipt.payerAccount) ?? []) : [];
+	if (byAccount.length === 1)
+		return known(byAccount[0]!, 'account', {
+			code: 'account-known',
+			account: receipt.payerAccount!,
+			customer: name(byAccount[0]!)
+		});
+	const names = receipt.payerName ? partsOfName(receipt.payerName) : [];
+	const byName = among(byNames(names, world), byAccount);
+	if (byName.length === 1)
+		return known(byName[0]!, 'name', {
+			code: 'name-known',
+			name: receipt.payerName!,
+			customer: name(byName[0]!)
+		});
+	const shared = (ids: readonly number[]): Payer => ({
+		customerIds: ids,
+		by: 'nothing',
+		reasons: [
+			{ code: 'name-shared', name: receipt.payerName ?? receipt.payerAccount!, customers: ids.length }
+		]
+	});
+	const candidates = byName.length ? byName : byAccount;
+	if (candidates.length > 1) return shared(candidates);
 	const begun = beginning(receipt.payerName, world);
-	if (begun !== null)
+	if (begun.length === 1)
+		return known(begun[0]!, 'part', {
+			code: 'name-cut',
+			name: receipt.payerName!,
+			customer: name(begun[0]!)
+		});
+	if (begun.length > 1) return shared(begun);
+	const unknown: Reason = { code: 'payer-unknown', name: receipt.payerName };
+	const [said, ...more] = namesInWords(receipt.text, world);
+	if (said && more.length === 0)
 		return {
-			customerIds: [begun],
-			by: 'part',
-			reasons: [{ code: 'name-cut', name: receipt.payerName!, customer: name(begun) }]
+			customerIds: [said.customerId],
+			by: 'words',
+			reasons: [unknown, { code: 'name-in-words', words: said.words, customer: name(said.customerId) }]
 		};
-	return { customerIds: [], by: 'nothing', reasons: [{ code: 'payer-unknown', name: receipt.payerName }] };
+	return { customerIds: [], by: 'nothing', reasons: [unknown] };
+}
+
+function known(id: number, by: Payer['by'], reason: Reason): Payer {
+	return { customerIds: [id], by, reasons: [reason] };
+}
+
+/** Customers of exactly these names; where several share one, those of its legal form. */
+function byNames(names: readonly string[], world: World): number[] {
+	for (const name of names) {
+		const ids = world.byName.get(normaliseName(name)) ?? [];
+		if (ids.length === 1) return [...ids];
+		if (ids.length > 1) {
+			const exact = world.byFullName.get(fullName(name)) ?? [];
+			const narrowed = ids.filter((id) => exact.includes(id));
+			return narrowed.length > 0 ? narrowed : [...ids];
+		}
+	}
+	return [];
+}
+
+/** Those of a list that are in another as well; the list itself where none is. */
+function among(ids: readonly number[], others: readonly number[]): number[] {
+	const both = ids.filter((id) => others.includes(id));
+	return both.length ? both : [...ids];
 }
 
 /** Banks print 18 characters of a name at least; shorter ones were not cut off by them, give or take a space. */
@@ -68,25 +98,21 @@ const CUT = 16;
 /** A beginning shorter than this, as names are compared, fits too many. */
 const SHORTEST = 10;
 
-/** The one customer who has a name that begins with a name that was cut off; null where there is none, or another one. */
-function beginning(payerName: string | null, world: World): number | null {
-	if (!payerName || payerName.trim().length < CUT) return null;
-	const part = normaliseName(payerName);
-	if (part.length < SHORTEST) return null;
-	const ids = new Set(namesBeginning(world.names, part).flatMap((key) => world.byName.get(key) ?? []));
-	return ids.size === 1 ? [...ids][0]! : null;
-}
-
-/** The names of a sorted list that begin with a text. */
-function namesBeginning(names: readonly string[], text: string): string[] {
-	let [low, high] = [0, names.length];
-	while (low < high) {
-		const middle = (low + high) >> 1;
-		if (names[middle]! < text) low = middle + 1;
-		else high = middle;
+/** The customers who have a name that begins with a name that was cut off, within its legal form, it may be. */
+function beginning(payerName: string | null, world: World): number[] {
+	if (!payerName || payerName.trim().length < CUT) return [];
+	const full = [...new Set([fullName(payerName), spelledName(payerName)])];
+	if (full[0]!.length < SHORTEST) return [];
+	const ids = new Set(
+		full
+			.flatMap((text) => namesBeginning(world.fullNames, text))
+			.flatMap((key) => world.byFullName.get(key) ?? [])
+	);
+	if (ids.size === 0) {
+		const part = normaliseName(payerName);
+		if (part.length < SHORTEST) return [];
+		for (const key of namesBeginning(world.names, part))
+			for (const id of world.byName.get(key) ?? []) ids.add(id);
 	}
-	const found: string[] = [];
-	for (let i = low; i < names.length && names[i]!.startsWith(text) && found.length < 20; i++)
-		found.push(names[i]!);
-	return found;
+	return [...ids].sort((a, b) => a - b);
 }

@@ -130,7 +130,7 @@ describe('the first matcher', () => {
 			'two items, no words',
 			receipt(1230, { payerAccount: 'ACC1', text: 'BACS' }),
 			[
-				'likely',
+				'certain',
 				1,
 				[
 					[1, 750],
@@ -143,7 +143,7 @@ describe('the first matcher', () => {
 			'three items, no words',
 			receipt(1889, { payerAccount: 'ACC1' }),
 			[
-				'choose',
+				'certain',
 				1,
 				[
 					[1, 750],

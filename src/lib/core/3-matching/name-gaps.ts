@@ -14,6 +14,15 @@ const MOST_FEE = 5;
 /** One payer must have paid for so many accounts before it is taken for one that pays for others. */
 const ACCOUNTS = 2;
 
+/** What makes a number no proof, whatever the tariff says. */
+const AGAINST = new Set<Reason['code']>(['numbers-of-several', 'number-settled']);
+/** So many payments by one tariff make its payer known. */
+const SURE_TARIFF = 5;
+/** What banks on the way usually keep of a payment from abroad, in minor units. */
+const USUAL_CHARGES = new Set([
+	500, 600, 750, 800, 1_000, 1_200, 1_250, 1_500, 1_750, 1_800, 2_000, 2_500, 3_000
+]);
+
 /** An answer whose items were named and come to more than came. */
 interface Short {
 	readonly receipt: ReceiptFacts;
@@ -36,8 +45,16 @@ export function nameGaps(
 	const shorts = receipts.flatMap((receipt) => shortOf(receipt, answers.get(receipt.id)!, byId) ?? []);
 	const tariffs = tariffsOf(shorts);
 	for (const short of shorts) {
-		const named = byDiscount(short) ?? byCharges(short) ?? byTariff(short, tariffs);
+		const named =
+			byDiscount(short) ??
+			byCharges(short) ??
+			byTariff(short, tariffs) ??
+			byUsualCharge(short, world.baseCurrency);
 		if (named) answers.set(short.receipt.id, named);
+	}
+	for (const receipt of receipts) {
+		const named = byNameAndTariff(receipt, answers.get(receipt.id)!, tariffs, world);
+		if (named) answers.set(receipt.id, named);
 	}
 }
 
@@ -127,7 +144,55 @@ function byTariff(short: Short, tariffs: ReadonlyMap<string, FeePattern>): Answe
 		amount: minor(gap),
 		currency: receipt.currency
 	};
-	return withGap(short, 'processor_fee', onLast(short), reason, 'likely');
+	// Several of its payments follow one tariff to the penny: who pays is known by that, and the number says for whom.
+	const against = short.answer.reasons.some(({ code }) => AGAINST.has(code));
+	const sure = tariff.explains >= SURE_TARIFF && !against;
+	return withGap(short, 'processor_fee', onLast(short), reason, sure ? 'certain' : 'likely');
+}
+
+/** A payment in another currency than the firm's own, short by a sum that banks on the way usually keep. */
+function byUsualCharge(short: Short, baseCurrency: string | null): Answer | null {
+	const { receipt, gap, open, answer } = short;
+	if (baseCurrency === null || receipt.currency === baseCurrency) return null;
+	if (!USUAL_CHARGES.has(gap) || gap * MOST_FEE > open) return null;
+	const reason: Reason = { code: 'charge-usual', amount: minor(gap), currency: receipt.currency };
+	return withGap(
+		short,
+		'bank_charge',
+		onLast(short),
+		reason,
+		answer.band === 'certain' ? 'likely' : answer.band
+	);
+}
+
+/** A processor's payment whose words name a customer: the one item of theirs that its tariff leaves just this sum of. */
+function byNameAndTariff(
+	receipt: ReceiptFacts,
+	answer: Answer,
+	tariffs: ReadonlyMap<string, FeePattern>,
+	world: World
+): Answer | null {
+	const tariff = tariffs.get(payerKey(receipt));
+	if (!tariff || answer.lines.length > 0 || answer.customerId === null) return null;
+	if (!answer.reasons.some(({ code }) => code === 'name-in-words')) return null;
+	const fitting = (world.itemsOf.get(answer.customerId) ?? []).filter(
+		(item) =>
+			item.kind !== 'credit_note' &&
+			item.currency === receipt.currency &&
+			item.open - feeOf(tariff, item.open) === receipt.amount
+	);
+	const [item] = fitting;
+	if (!item) return null;
+	const short = { receipt, answer, items: [item], open: item.open, gap: item.open - receipt.amount };
+	const named = byTariff(short, tariffs);
+	if (!named) return null;
+	const reasons = named.reasons.filter(({ code }) => code !== 'no-set');
+	return {
+		...named,
+		reasons,
+		band: fitting.some((one) => one.open !== item.open) ? 'choose' : 'likely',
+		onAccount: minor(0)
+	};
 }
 
 /** All of it on the last item, as a fee of the whole payment is. */

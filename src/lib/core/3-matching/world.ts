@@ -4,13 +4,17 @@ import type { AdviceLine } from '../model/advice';
 import type { Customer, OpenItem } from '../model/records';
 import { compareItems } from './compare-items';
 import { numberDigits } from './number-digits';
+import { fullName, spelledName } from './full-name';
 import { normaliseName } from './normalise-name';
+import { partsOfName } from './parts-of-name';
 import { referenceKey } from './words-of-text';
 
 /** What the matcher is told: the accounts, what they owe, and numbers that were settled before. */
 export interface MatchBooks {
 	readonly customers: readonly Customer[];
 	readonly items: readonly OpenItem[];
+	/** The firm's own currency: payments in others come less what banks on the way keep. */
+	readonly baseCurrency?: string;
 	/** Document numbers without anything open, for saying so. */
 	readonly settledNumbers?: readonly string[];
 	/** Money recorded by hand that the bank has not shown yet. */
@@ -47,6 +51,9 @@ export interface World {
 	readonly byName: ReadonlyMap<string, readonly number[]>;
 	/** All names as they are compared, sorted. */
 	readonly names: readonly string[];
+	/** The same with their legal forms. */
+	readonly byFullName: ReadonlyMap<string, readonly number[]>;
+	readonly fullNames: readonly string[];
 	/** Items by document number, purchase order and payment reference, as reference keys. */
 	readonly byReference: ReadonlyMap<string, readonly OpenItem[]>;
 	/** Items by the digits of their documents' numbers, and those digits by item. */
@@ -55,6 +62,7 @@ export interface World {
 	/** A customer's items, oldest due first, then by number. */
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
 	readonly settled: ReadonlySet<string>;
+	readonly baseCurrency: string | null;
 	readonly recorded: readonly Recorded[];
 	readonly advices: readonly KeptAdvice[];
 }
@@ -63,11 +71,16 @@ export interface World {
 export function indexWorld(books: MatchBooks): World {
 	const byAccount = new Map<string, number[]>();
 	const byName = new Map<string, number[]>();
+	const byFullName = new Map<string, number[]>();
 	const children = new Map<number, number[]>();
 	const customers = [...books.customers].sort((a, b) => a.id - b.id);
 	for (const customer of customers) {
 		for (const account of customer.payerAccounts) put(byAccount, account, customer.id);
-		for (const name of [customer.name, ...customer.otherNames]) put(byName, normaliseName(name), customer.id);
+		for (const name of [customer.name, ...customer.otherNames].flatMap(partsOfName)) {
+			put(byName, normaliseName(name), customer.id);
+			put(byFullName, fullName(name), customer.id);
+			put(byFullName, spelledName(name), customer.id);
+		}
 		if (customer.parentId !== null) put(children, customer.parentId, customer.id);
 	}
 	const byReference = new Map<string, OpenItem[]>();
@@ -92,10 +105,13 @@ export function indexWorld(books: MatchBooks): World {
 		byAccount,
 		byName,
 		names: [...byName.keys()].sort(),
+		byFullName,
+		fullNames: [...byFullName.keys()].sort(),
 		byReference,
 		byDigits,
 		digitsOf,
 		itemsOf,
+		baseCurrency: books.baseCurrency ?? null,
 		recorded: books.recorded ?? [],
 		advices: (books.advices ?? []).filter((one) => customers.some(({ id }) => id === one.customerId)),
 		settled: new Set((books.settledNumbers ?? []).map(referenceKey))

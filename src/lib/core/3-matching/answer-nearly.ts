@@ -1,0 +1,46 @@
+import type { ReceiptFacts } from '../model/records';
+import { sumOf } from '../money/add';
+import type { Reason } from './answer';
+import type { Draft } from './draft';
+import type { Named } from './find-named';
+import type { Payer } from './find-payer';
+import { linesFor, signedOpen } from './lines-for';
+import { nearNumbers } from './near-numbers';
+import type { World } from './world';
+
+/**
+ * Answers a receipt that has one of the payer's numbers not quite right, where the item is open at just what came, or at what
+ * the other named items leave of it; null where none is, or several. Certain where nothing else is named, for payer and amount
+ * agree to the penny.
+ */
+export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, world: World): Draft | null {
+	const customerId = payer.customerIds[0];
+	if (customerId === undefined || payer.by === 'nothing' || payer.by === 'words') return null;
+	const own = named.items.filter((item) => item.customerId === customerId);
+	const whole = nearNumbers(receipt, payer, world, receipt.amount);
+	const rest = receipt.amount - sumOf(own, signedOpen);
+	const beside =
+		whole.length === 0 && own.length > 0 && rest > 0
+			? nearNumbers(receipt, payer, world, rest).filter(
+					(one) => !own.some((item) => item.documentId === one.item.documentId)
+				)
+			: [];
+	const found = whole.length > 0 ? whole : beside;
+	const [near] = found;
+	if (!near || found.length > 1) return null;
+	const items = whole.length > 0 ? [near.item] : [...own, near.item];
+	// What is named plainly and comes to the sum needs no help.
+	if (named.items.some((item) => item.documentId === near.item.documentId)) return null;
+	const { currency, amount } = receipt;
+	const reasons: Reason[] = [
+		...payer.reasons,
+		{ code: 'number-nearly', words: near.words, number: near.item.number, how: near.how },
+		{ code: 'adds-up', amount, currency, items: items.length }
+	];
+	const sure =
+		(payer.by === 'account' || payer.by === 'name') && (named.items.length === 0 || whole.length === 0);
+	return {
+		...{ band: sure ? 'certain' : 'likely', customerId, lines: linesFor(items, amount).lines, reasons },
+		...{ others: [], otherAnswers: 0 }
+	};
+}

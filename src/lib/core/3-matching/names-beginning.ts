@@ -1,0 +1,16 @@
+/** Not more of them are told apart. */
+const MOST = 20;
+
+/** The names of a sorted list that begin with a text; at most 20. */
+export function namesBeginning(names: readonly string[], text: string): string[] {
+	let [low, high] = [0, names.length];
+	while (low < high) {
+		const middle = (low + high) >> 1;
+		if (names[middle]! < text) low = middle + 1;
+		else high = middle;
+	}
+	const found: string[] = [];
+	for (let i = low; i < names.length && names[i]!.startsWith(text) && found.length < MOST; i++)
+		found.push(names[i]!);
+	return found;
+}

@@ -1,0 +1,106 @@
+import type { ReceiptFacts } from '../model/records';
+import { minor } from '../money/minor';
+import type { Answer, AnswerLine, Band, Reason } from './answer';
+import { normaliseName } from './normalise-name';
+import type { World } from './world';
+
+const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose: 1, none: 0 };
+
+const NAMES = new Set<Reason['code']>(['number-named', 'reference-named', 'number-nearly']);
+
+/** Whether the words name what is answered: they outweigh an amount alone. */
+export function isNamed(answer: Answer): boolean {
+	return answer.reasons.some(({ code }) => NAMES.has(code));
+}
+
+/**
+ * Receipts that want the same item: the surer one, then the one that names it, then the earlier one has it. Of equal items the
+ * next takes the next; the same payer's same sum for the same item lies on account, for it looks paid twice; any other is a choice.
+ */
+export function settleRivals(
+	receipts: readonly ReceiptFacts[],
+	answers: Map<number, Answer>,
+	world: World
+): void {
+	const open = new Map<number, number>();
+	const items = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item]));
+	for (const item of items.values()) open.set(item.id, item.open);
+	const takenBy = new Map<number, ReceiptFacts>();
+	const order = [...receipts].sort((a, b) => {
+		const strength = STRENGTH[answers.get(b.id)!.band] - STRENGTH[answers.get(a.id)!.band];
+		const named = Number(isNamed(answers.get(b.id)!)) - Number(isNamed(answers.get(a.id)!));
+		return strength || named || (a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id);
+	});
+	for (const receipt of order) {
+		const answer = answers.get(receipt.id)!;
+		if (answer.band !== 'certain' && answer.band !== 'likely') continue;
+		const settled = withoutClash(receipt, answer);
+		if (settled !== answer) answers.set(receipt.id, settled);
+		if (settled.band === 'choose') continue;
+		for (const line of settled.lines) {
+			open.set(line.itemId, open.get(line.itemId)! - Math.abs(line.cash));
+			takenBy.set(line.itemId, receipt);
+		}
+	}
+
+	function withoutClash(receipt: ReceiptFacts, answer: Answer): Answer {
+		const clash = answer.lines.find((line) => Math.abs(line.cash) > (open.get(line.itemId) ?? 0));
+		if (!clash) return answer;
+		const number = items.get(clash.itemId)?.number ?? '';
+		const moved = isNamed(answer) || isUpTo(answer) ? null : onEqualOnes(answer);
+		if (moved)
+			return {
+				...answer,
+				lines: moved,
+				reasons: [...answer.reasons, { code: 'wanted-twice', number }]
+			};
+		const before = takenBy.get(clash.itemId);
+		if (before && isNamed(answer) && before.amount === receipt.amount && samePayer(before, receipt))
+			return {
+				...{ ...answer, band: 'likely', lines: [], onAccount: minor(receipt.amount) },
+				reasons: [...answer.reasons, { code: 'paid-twice', number }]
+			};
+		return {
+			...answer,
+			band: 'choose',
+			reasons: [...answer.reasons, { code: 'wanted-twice', number }]
+		};
+	}
+
+	/** The answer with the next open items of the same amounts instead of those that are gone; null where there are none. */
+	function onEqualOnes(answer: Answer): AnswerLine[] | null {
+		const used = new Set(answer.lines.map((line) => line.itemId));
+		const lines: AnswerLine[] = [];
+		for (const line of answer.lines) {
+			const first = items.get(line.itemId)!;
+			if (Math.abs(line.cash) <= (open.get(line.itemId) ?? 0)) {
+				lines.push(line);
+				continue;
+			}
+			const next = (world.itemsOf.get(first.customerId) ?? []).find(
+				(item) =>
+					!used.has(item.id) &&
+					item.open === first.open &&
+					item.currency === first.currency &&
+					item.kind === first.kind &&
+					open.get(item.id) === item.open
+			);
+			if (!next || Math.abs(line.cash) !== first.open) return null;
+			used.add(next.id);
+			lines.push({ ...line, itemId: next.id });
+		}
+		return lines;
+	}
+}
+
+/** All up to a day means just these items, and no equal ones. */
+function isUpTo(answer: Answer): boolean {
+	return answer.reasons.some(({ code }) => code === 'all-until' || code === 'all-open');
+}
+
+function samePayer(a: ReceiptFacts, b: ReceiptFacts): boolean {
+	if (a.payerAccount !== null && a.payerAccount === b.payerAccount) return true;
+	return (
+		a.payerName !== null && b.payerName !== null && normaliseName(a.payerName) === normaliseName(b.payerName)
+	);
+}
