@@ -18,6 +18,7 @@ import { lookAtDesk } from '../src/lib/server/looks/desk';
 import { openItemsOf } from '../src/lib/server/repo/open-items';
 import { at, bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
+import { matcher } from './matcher';
 import { screens } from './screens';
 
 /** Measures and prints; asserts nothing. Figures are for comparing within one run on one machine. */
@@ -40,6 +41,12 @@ if (process.argv[2] === 'read') {
 /** `keys` measures the desk alone. */
 if (process.argv[2] === 'keys') {
 	await deskKeys(say);
+	process.exit(0);
+}
+
+/** `matcher` measures matching alone. */
+if (process.argv[2] === 'matcher') {
+	matcher(say);
 	process.exit(0);
 }
 

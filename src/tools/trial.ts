@@ -3,6 +3,8 @@ import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import type { ReadStatement } from '../lib/core/1-bank-files/read-bank-text';
 import { CUSTOMER_COLUMNS, readCustomers } from '../lib/core/1-open-items/read-customers';
+import { currencyDigits } from '../lib/core/money/currency';
+import { HISTORY_COLUMNS, readHistory } from '../lib/core/1-open-items/read-history';
 import { DOCUMENT_COLUMNS, readDocuments } from '../lib/core/1-open-items/read-documents';
 import type { TableRow } from '../lib/core/model/table-row';
 import type { Problem } from '../lib/core/problems';
@@ -68,7 +70,11 @@ for (const file of given.bank!) {
 	if (!read.ok) fail(file, read.problems);
 	statements.push(...read.value.statements);
 }
-const trial = runTrial({ customers, documents, statements });
+const history = given.history ? table(given.history, HISTORY_COLUMNS, readHistory) : [];
+const baseCurrency = given['base-currency'];
+if (baseCurrency !== undefined && currencyDigits(baseCurrency) === undefined)
+	stop(`--base-currency ${baseCurrency}: that is no currency of ISO 4217.`);
+const trial = runTrial({ customers, documents, statements, history, baseCurrency });
 if (!trial.ok) fail(`${given.customers} and ${given.invoices}`, trial.problems);
 const seconds = Number(process.hrtime.bigint() - began) / 1e9;
 const summary = { ...trial.value.summary, seconds: Math.round(seconds * 1000) / 1000 };

@@ -12,6 +12,7 @@ import { customer, customerName, document, payerAccount } from '../db/schema';
 import { keptAdvices } from './kept-advices';
 import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
+import { readSetting } from './settings';
 
 /** Free words shorter than this are no references. */
 const SHORTEST = 4;
@@ -48,6 +49,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		for (const row of await db.select().from(customerName).where(inArray(customerName.key, part)))
 			ids.add(row.customerId);
 	for (const id of await namesCutOff(db, names)) ids.add(id);
+	for (const id of await namesNamed(db, receipts, names)) ids.add(id);
 	for (const part of chunks([...ids]))
 		for (const row of await db
 			.select({ id: customer.id })
@@ -72,6 +74,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	const items = (await openItemsOf(db, [...ids])).filter((item) => item.kind !== 'claim');
 	const open = new Set(items.map((item) => item.documentId));
 	return {
+		baseCurrency: (await readSetting(db, 'firm'))?.baseCurrency,
 		customers: await customersById(db, [...ids]),
 		items,
 		recorded,
@@ -104,6 +107,39 @@ async function namesCutOff(db: Reader, names: ReadonlySet<string>): Promise<numb
 		select distinct c.customer_id as id from json_each(${JSON.stringify(long)}) n
 		join customer_name c on c.key > n.value and c.key < n.value || char(65535) limit ${MOST_BEGINNING}`);
 	return rows.map((row) => row.id);
+}
+
+/** Words in a row that may be a customer's name, in the texts of payments whose payer is new. */
+const MOST_WORDS = 5;
+const MOST_RUNS = 40_000;
+
+/** Customers whose name stands in the words, whole or cut off at their end; and those of a name cut off within its legal form. */
+async function namesNamed(
+	db: Reader,
+	receipts: readonly ReceiptFacts[],
+	names: ReadonlySet<string>
+): Promise<number[]> {
+	const whole = new Set<string>();
+	const begun = new Set<string>();
+	for (const name of names) if (name.length >= SHORTEST_NAME) whole.add(name.replace(/ \S+$/, ''));
+	for (const { text } of receipts) {
+		const words = normaliseName(text.slice(0, 400)).split(' ').slice(0, 40);
+		for (let from = 0; from < words.length; from++)
+			for (let to = from + 2; to <= Math.min(words.length, from + MOST_WORDS); to++) {
+				const run = words.slice(from, to).join(' ');
+				if (run.length < SHORTEST_NAME - 1 || whole.size > MOST_RUNS) continue;
+				whole.add(run);
+				if (to === words.length) begun.add(run);
+			}
+	}
+	const ids = new Set(await namesCutOff(db, begun));
+	for (const part of chunks([...whole]))
+		for (const row of await db
+			.select({ id: customerName.customerId })
+			.from(customerName)
+			.where(inArray(customerName.key, part)))
+			ids.add(row.id);
+	return [...ids];
 }
 
 async function documentsNamed(db: Reader, words: ReadonlySet<string>) {

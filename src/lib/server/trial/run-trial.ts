@@ -4,6 +4,8 @@ import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import type { Band } from '../../core/3-matching/answer';
 import { answerReceipts } from '../../core/3-matching/answer-receipts';
+import { learnPayers } from '../../core/3-matching/learn-payers';
+import type { PastPayment } from '../../core/model/past-payment';
 import type { Customer, OpenItem, ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import { share } from '../../core/money/share';
@@ -44,6 +46,9 @@ export function runTrial(input: {
 	readonly customers: readonly CustomerRow[];
 	readonly documents: readonly DocumentRow[];
 	readonly statements: readonly ReadStatement[];
+	/** What was settled before: it teaches who pays for whom, and which numbers are settled. */
+	readonly history?: readonly PastPayment[];
+	readonly baseCurrency?: string;
 }): Result<Omit<Trial, 'summary'> & { summary: Omit<Trial['summary'], 'seconds'> }> {
 	const problems: Problem[] = [];
 	const ids = new Map(input.customers.map((row, i) => [row.code, i + 1]));
@@ -86,7 +91,14 @@ export function runTrial(input: {
 			facts.push({ ...draft, id, booked: entry.booked, currency: entry.currency });
 		}
 	const numbers = new Map(items.map((item) => [item.id, item.number]));
-	const answers = answerReceipts(facts, { customers, items });
+	const history = input.history ?? [];
+	const open = new Set(items.map((item) => item.number));
+	const answers = answerReceipts(facts, {
+		customers: learnPayers(customers, history),
+		items,
+		settledNumbers: history.flatMap((one) => one.numbers.filter((number) => !open.has(number))),
+		baseCurrency: input.baseCurrency ?? commonest(customers.map((one) => one.currency))
+	});
 	const bands: Record<Band, number> = { certain: 0, likely: 0, choose: 0, none: 0 };
 	const receipts = answers.map((answer, i): TrialReceipt => {
 		const receipt = facts[i]!;
@@ -110,6 +122,13 @@ export function runTrial(input: {
 		};
 	});
 	return good({ receipts, summary: { receipts: receipts.length, ...bands } });
+}
+
+/** What most of a list are; undefined for an empty one. */
+function commonest(list: readonly string[]): string | undefined {
+	const counts = new Map<string, number>();
+	for (const one of list) counts.set(one, (counts.get(one) ?? 0) + 1);
+	return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
 }
 
 /** A document's open instalments: what was paid before lies on the earliest. */

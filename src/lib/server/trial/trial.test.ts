@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CUSTOMER_COLUMNS, readCustomers } from '../../core/1-open-items/read-customers';
 import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-documents';
+import { HISTORY_COLUMNS, readHistory } from '../../core/1-open-items/read-history';
 import { parseTable } from '../../tables/parse-table';
 import { readBankFile } from '../files/read-bank-file';
 import { bankXml, credit } from '../testing';
@@ -71,6 +72,45 @@ describe('a trial run', () => {
 		const result = await trial(CUSTOMERS, DOCUMENTS.replace(',H1,', ',Q9,'), []);
 		expect(result.ok ? [] : result.problems).toEqual([
 			{ code: 'code-unknown', what: 'customer', text: 'Q9', line: 2 }
+		]);
+	});
+});
+
+describe('what was settled before', () => {
+	const read = (text: string) => {
+		const rows = parseTable(text, HISTORY_COLUMNS);
+		return rows.ok ? readHistory(rows.value) : rows;
+	};
+	it('teaches who pays, and which numbers are settled', async () => {
+		const row = 'KILN CORNER,NEWACC,H1,2026-08-01,5.00,GBP,AK-900|AK-901';
+		const history = read(
+			`payer_name,payer_account,customer_code,date,amount,currency,invoice_numbers\n${row}\n${row}\n`
+		);
+		if (!history.ok) throw new Error('refused');
+		const people = parseTable(CUSTOMERS, CUSTOMER_COLUMNS);
+		const owed = parseTable(DOCUMENTS, DOCUMENT_COLUMNS);
+		const bank = bankXml([
+			credit(1000, 'AK-1001', { reference: 'E1', account: 'NEWACC' }),
+			credit(500, 'AK-901', { reference: 'E2', account: 'NEWACC' })
+		]);
+		const file = await readBankFile('bank.xml', [Buffer.from(bank)]);
+		if (!people.ok || !owed.ok || !file.ok) throw new Error('the sample is wrong');
+		const [c, d] = [readCustomers(people.value), readDocuments(owed.value)];
+		if (!c.ok || !d.ok) throw new Error('the sample is wrong');
+		const { statements } = file.value;
+		const result = runTrial({ customers: c.value, documents: d.value, statements, history: history.value });
+		if (!result.ok) throw new Error('refused');
+		expect(result.value.receipts.map((one) => [one.band, one.customer])).toEqual([
+			['certain', 'H1'],
+			['choose', 'H1']
+		]);
+		expect(result.value.receipts[1]!.reasons.join(' ')).toContain('is settled');
+	});
+	it('names line and field of what cannot be read', () => {
+		const bad = read('customer_code,date,amount,currency\nH1,31.8.2026,5.00,GBP\nH1,2026-08-01,five,GBP\n');
+		expect(bad.ok ? [] : bad.problems).toMatchObject([
+			{ code: 'csv-field', field: 'date', line: 2 },
+			{ code: 'csv-field', field: 'amount', line: 3 }
 		]);
 	});
 });

@@ -1,0 +1,86 @@
+import { addDays } from '../src/lib/core/day/arithmetic';
+import { day } from '../src/lib/core/day/day';
+import type { Customer, OpenItem, ReceiptFacts } from '../src/lib/core/model/records';
+import { sampleItem } from '../src/lib/core/model/sample-item';
+import { minor } from '../src/lib/core/money/minor';
+import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
+import { findSets } from '../src/lib/core/3-matching/sets/find-sets';
+import { chance } from '../src/demo/random';
+
+type Say = (what: string, figure: string) => void;
+
+const took = (work: () => unknown): number => {
+	const from = process.hrtime.bigint();
+	work();
+	return Number(process.hrtime.bigint() - from) / 1e6;
+};
+
+/** The matcher alone: piles against books of two sizes, and sets within one account. */
+export function matcher(say: Say): void {
+	for (const [receipts, items] of [
+		[1_500, 3_500],
+		[10_000, 100_000]
+	] as const) {
+		const { books, pile } = pileAndBooks(receipts, items);
+		const time = took(() => answerReceipts(pile, books));
+		const memory = (process.memoryUsage().rss / 2 ** 20).toFixed(0);
+		say(
+			`answering ${receipts} receipts against ${items} items`,
+			`${(time / 1000).toFixed(2)} s, ${memory} MiB`
+		);
+	}
+	for (const [open, size] of [
+		[40, 5],
+		[200, 5],
+		[400, 15],
+		[500, 3]
+	] as const) {
+		const random = chance(open + size);
+		const amounts = Array.from({ length: open }, () => random.int(500, 400_000));
+		const target = amounts.slice(0, size).reduce((sum, amount) => sum + amount, 0);
+		const times = Array.from({ length: 5 }, () =>
+			took(() => findSets(amounts, target, { keep: 20, steps: 2_000_000 }))
+		).sort((a, b) => a - b);
+		const { count, all } = findSets(amounts, target, { keep: 20, steps: 2_000_000 });
+		say(
+			`a set of ${size} among ${open} open items, with how many fit`,
+			`${times[2]!.toFixed(1)} ms, ${all ? '' : 'at least '}${count}`
+		);
+	}
+}
+
+function pileAndBooks(receipts: number, items: number) {
+	const random = chance(items);
+	const count = Math.ceil(items / 9);
+	const customers = Array.from({ length: count }, (_, i): Customer => ({
+		...{ id: i + 1, code: `C${i}`, name: `Kiln Number ${i} Pottery Ltd`, otherNames: [] },
+		...{ payerAccounts: i % 2 ? [`ACC${i}`] : [], parentId: null, currency: 'GBP' }
+	}));
+	const open = Array.from({ length: items }, (_, i): OpenItem => {
+		const due = addDays(day('2026-06-01'), random.int(0, 150));
+		return sampleItem(i + 1, random.int(500, 400_000), {
+			...{ customerId: 1 + (i % count), number: `AK-${100_000 + i}`, due, issued: addDays(due, -30) }
+		});
+	});
+	const pile = Array.from({ length: receipts }, (_, i): ReceiptFacts => {
+		const first = open[random.int(0, items - 1)]!;
+		const own: OpenItem[] = [];
+		for (let at = first.customerId - 1; at < items && own.length < 30; at += count) own.push(open[at]!);
+		const silent = random.yes(0.15);
+		const paid = silent ? own.slice(0, random.int(1, 5)) : [first];
+		return {
+			...{
+				id: i + 1,
+				booked: day('2026-10-28'),
+				currency: 'GBP',
+				structuredReference: null,
+				endToEndId: null
+			},
+			amount: minor(paid.reduce((sum, one) => sum + one.open, 0)),
+			payerName: `KILN NUMBER ${first.customerId - 1} POTTERY`,
+			payerAccount: null,
+			text: silent ? 'BACS' : `INV ${first.number}`
+		};
+	});
+	return { books: { customers, items: open }, pile };
+}
