@@ -73,6 +73,13 @@ try {
 	await shot('by-hand');
 	await open('/odd-pennies');
 	await shot('odd-pennies');
+	await open('/odd-pennies/lost');
+	await shot('lost');
+	await open('/money-in');
+	await page.locator('[data-receipt]', { hasText: 'a payment came back' }).last().click();
+	await page.getByRole('link', { name: 'It is this' }).first().click();
+	await page.waitForURL(/returned/);
+	await shot('came-back');
 	await open('/books/settings');
 	await shot('settings');
 	await open('/open-items?show=part-paid');
