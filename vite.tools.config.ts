@@ -21,7 +21,8 @@ export default defineConfig({
 				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
-				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts')
+				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts'),
+				'trial-worker': entry('./src/lib/workers/trial-worker.ts')
 			},
 			output: { entryFileNames: '[name].js', chunkFileNames: 'parts/[name]-[hash].js' }
 		}

@@ -16,7 +16,12 @@ import type { Owed, Year } from './year';
 function owing(year: Year, currency: string, today: Day): { payer: Payer; item: Owed } | null {
 	for (const payer of year.payers) {
 		const { currency: own, parentCode, name } = payer.customer;
-		if (own !== currency || parentCode !== null || /Council|School|College/.test(name)) continue;
+		if (
+			own !== currency ||
+			parentCode !== null ||
+			/Council|School|College|Hazel Hill|Pottery Club/.test(name)
+		)
+			continue;
 		const list = year.owed.get(payer.customer.code) ?? [];
 		const item = list.find(
 			(one) =>

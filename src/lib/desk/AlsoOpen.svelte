@@ -4,6 +4,8 @@
 	import More from '$lib/ui/More.svelte';
 	import type { OpenItem } from '$lib/core/model/records';
 	import { amount, count, money, shortDay } from '$lib/words/format';
+	import { whyNot } from '$lib/core/3-matching/why-not';
+	import { whyNotSentence } from '$lib/words/why-not-sentence';
 	import { itemText, shareOf, standing } from './item-words';
 	import type { Placing } from './placing.svelte';
 
@@ -52,6 +54,11 @@
 	});
 	const activeAt = $derived(rest.findIndex((item) => item.id === activeId));
 	const shown = $derived(rest.slice(0, Math.max(drawn, activeAt + STEP / 2)));
+	/** The item of which somebody asks why it was not proposed. */
+	let asked = $derived.by<number | null>(() => {
+		void desk;
+		return null;
+	});
 	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));
 </script>
 
@@ -70,7 +77,7 @@
 					placeholder="filter: number, name, 45.40"
 				/> <span class="key">/</span></th
 			>
-			<th>Due</th><th class="num">Open</th><th class="w-20"></th>
+			<th>Due</th><th class="num">Open</th><th class="w-32"></th>
 		</tr>
 	</thead>
 	<tbody>
@@ -115,8 +122,14 @@
 						? amount(item.kind === 'credit_note' ? -item.open : item.open, item.currency)
 						: money(item.open, item.currency)}</td
 				>
-				<td class="num"
-					><button
+				<td class="num whitespace-nowrap"
+					>{#if desk.receipt && desk.answer}<button
+							class="why cursor-pointer py-0.5 text-sm text-soft hover:text-ink"
+							aria-expanded={asked === item.id}
+							aria-label="Why not {item.number}?"
+							onclick={() => (asked = asked === item.id ? null : item.id)}>why not?</button
+						>{/if}
+					<button
 						class="cursor-pointer text-sm text-soft hover:text-ink"
 						onclick={() => placing.toggle(item.id)}
 						disabled={!mayAct}
@@ -125,6 +138,13 @@
 					></td
 				>
 			</tr>
+			{#if asked === item.id && desk.receipt}
+				<tr
+					><td></td><td colspan="4" class="pb-2 text-sm text-soft" aria-live="polite"
+						>{whyNot(desk.receipt, item, desk.answer, desk.items).map(whyNotSentence).join(' ')}</td
+					></tr
+				>
+			{/if}
 		{:else}
 			<tr
 				><td></td><td colspan="4" class="text-soft"
@@ -150,6 +170,15 @@
 </table>
 
 <style>
+	.why {
+		opacity: 0;
+	}
+	.item:hover .why,
+	.item[data-active='true'] .why,
+	.why:focus-visible,
+	.why[aria-expanded='true'] {
+		opacity: 1;
+	}
 	.item {
 		content-visibility: auto;
 		contain-intrinsic-size: auto 33px;

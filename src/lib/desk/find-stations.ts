@@ -37,6 +37,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		href: '/money-in/returned',
 		words: 'bounced unpaid chargeback dishonoured'
 	},
+	{
+		name: 'Trial run',
+		about: 'what would match in files of yours',
+		href: '/money-in/trial',
+		words: 'test try csv match'
+	},
 	{ name: 'Open items', about: 'every open document', href: '/open-items', words: 'invoices overdue late' },
 	{
 		name: 'Write a document',

@@ -3,6 +3,7 @@ import { eq, sql } from 'drizzle-orm';
 import { day } from '../../core/day/day';
 import type { Books } from '../db/open';
 import { difference, itemState, receiptState } from '../db/schema';
+import { answeredPile } from '../looks/answers';
 import { lookAtPeriods } from '../looks/periods';
 import { lookAtRecord } from '../looks/record';
 import { lookAtRemainders } from '../looks/remainders';
@@ -20,6 +21,7 @@ import {
 	testBooks,
 	TODAY
 } from '../testing';
+import { forgetPayer } from './forget-payer';
 import { lockPeriod, unlockPeriod } from './lock-period';
 import { moveSeveral } from './move-several';
 import { perform } from './perform';
@@ -206,5 +208,21 @@ describe('periods and the record', () => {
 		expect(row).toMatchObject({ posted: true, undoneBy: null, reason: 'seen', code: 'H1' });
 		const [stored] = await books.db.all<{ hash: string }>(sql`select hash from act where id = ${row!.id}`);
 		expect(row!.hash).toBe(stored!.hash);
+	});
+});
+
+describe('what matching knows of a customer', () => {
+	it('is forgotten by account and by name, its own name is not; then its payments are nobody’s', async () => {
+		const owner = async () => (await answeredPile(books.db)).answers.get(1)!.customerId;
+		const forget = (kind: 'account' | 'name', text: string) =>
+			perform(books, forgetPayer, { customerId: 1, kind, text }, as(CLERK));
+		expect(await owner()).toBe(1);
+		const own = await forget('name', 'Hazel Hill Pottery');
+		expect(own.ok ? [] : own.problems).toMatchObject([{ code: 'not-found', what: 'other name' }]);
+		expect((await forget('account', 'ACCH1')).ok).toBe(true);
+		expect(await owner()).toBe(null);
+		const twice = await forget('account', 'ACCH1');
+		expect(twice.ok ? [] : twice.problems).toMatchObject([{ code: 'not-found', what: 'payer account' }]);
+		await proves(books);
 	});
 });

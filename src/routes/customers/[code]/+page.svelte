@@ -1,5 +1,8 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
+	import { toast } from 'svelte-sonner';
+	import { postAction } from '$lib/desk/post-action';
 	import AgeBar from '$lib/ui/AgeBar.svelte';
 	import ItemLife from '$lib/desk/ItemLife.svelte';
 	import { returnedMark } from '$lib/words/returned-mark';
@@ -22,6 +25,18 @@
 		)
 	);
 	const mark = $derived(returnedMark(account.returned, data.today ?? undefined));
+	let problems = $state<readonly string[]>([]);
+	async function forget(kind: string, text: string) {
+		const result = await postAction(
+			'?/forget',
+			{ json: { customerId: customer.id, kind, text }, key: '' },
+			'That did not work. Nothing was forgotten.'
+		);
+		problems = result.ok ? [] : result.problems;
+		if (!result.ok) return;
+		toast(`Forgotten: ${text} is nobody known any more.`);
+		await invalidateAll();
+	}
 	const here = $derived(`/customers/${customer.code}`);
 </script>
 
@@ -148,10 +163,24 @@
 				</p>{/if}
 			{#if customer.chasingPaused}<p class="note mt-2">No reminders: {customer.chasingPaused}</p>{/if}
 			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
-			{#if account.otherNames.length}<p class="mt-2">Also seen as {list(account.otherNames)}.</p>{/if}
-			{#if account.payerAccounts.length}<p class="mt-2 break-all">
-					Pays from {list(account.payerAccounts)}.
-				</p>{/if}
+			{#if account.otherNames.length || account.payerAccounts.length}
+				<h2 class="mt-5 font-sans font-semibold text-soft">What matching knows of them</h2>
+				<ul>
+					{#each [...account.otherNames.map( (text) => ({ kind: 'name', text }) ), ...account.payerAccounts.map( (text) => ({ kind: 'account', text }) )] as one (one.kind + one.text)}
+						<li class="group flex items-baseline gap-2 py-0.5">
+							<span class="min-w-0 break-all"
+								>{one.kind === 'name' ? 'Also called' : 'Pays from'} {one.text}</span
+							>
+							{#if data.who?.role !== 'reader'}<button
+									class="ml-auto cursor-pointer py-0.5 text-copper opacity-0 group-hover:opacity-100 hover:underline focus-visible:opacity-100"
+									aria-label="Forget {one.text}"
+									onclick={() => forget(one.kind, one.text)}>forget</button
+								>{/if}
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			{#each problems as problem (problem)}<p role="alert" class="note mt-2 text-oxblood">{problem}</p>{/each}
 			<h2 class="mt-5 font-sans font-semibold text-soft">Letters</h2>
 			{#each account.letters as letter (letter.id)}
 				<p class="mt-1">

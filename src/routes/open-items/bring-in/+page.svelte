@@ -32,7 +32,8 @@
 		<h1>Bring in {what === 'customers' ? 'customers' : 'open items'}</h1>
 		<p class="mt-1 mb-4 says">
 			From a table: a CSV file, or rows copied from a spreadsheet with their headings. You see what would
-			happen before anything does; nothing that is in the books is ever changed by a table.
+			happen before anything does; nothing that is in the books is ever changed by a table. To see first what
+			would match in your files, make a <a href="/money-in/trial">trial run</a>.
 		</p>
 		<form
 			bind:this={addForm}

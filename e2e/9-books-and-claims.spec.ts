@@ -1,0 +1,121 @@
+import { expect, test } from '@playwright/test';
+import { complaints, open, signIn, violations } from './helpers';
+
+test('a claim keeps notes and files, its owner changes, and what was lost is seen by month', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await open(page, '/odd-pennies');
+	expect(await violations(page, 'odd pennies')).toEqual([]);
+	const rows = page.locator('tbody tr');
+	const all = await rows.count();
+	await page.getByLabel('Customer', { exact: true }).fill('no such customer');
+	await expect(rows).toHaveCount(0);
+	await page.getByLabel('Customer', { exact: true }).fill('');
+	await expect(rows).toHaveCount(all);
+	await rows.first().locator('a[href^="/odd-pennies/"]').click();
+	await page.waitForURL('**/odd-pennies/CL-*');
+	await page.getByLabel('Note').fill('the driver found the box');
+	await page.keyboard.press('Control+Enter');
+	await expect(page.getByText('the driver found the box')).toBeVisible();
+	await page.locator('input[type=file]').setInputFiles({
+		...{ name: 'box.png', mimeType: 'image/png' },
+		buffer: Buffer.from(
+			'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+			'base64'
+		)
+	});
+	await expect(page.getByRole('link', { name: 'box.png' })).toBeVisible();
+	await page.getByLabel('Decide by').fill('31 Feb');
+	await page.getByRole('button', { name: 'Keep the change' }).click();
+	await expect(page.getByRole('alert')).toContainText('is no day');
+	await page.getByLabel('Decide by').fill('20 Nov');
+	await page.getByLabel('Followed up by').fill('Hollis Greaves');
+	await page.getByRole('button', { name: 'Keep the change' }).click();
+	await expect(page.getByText(/Changed CL-\d+: Hollis Greaves/)).toBeVisible();
+	expect(await violations(page, 'a claim')).toEqual([]);
+	await open(page, '/odd-pennies/lost');
+	expect(await violations(page, 'what was lost')).toEqual([]);
+	await page.getByRole('button', { name: /Settlement discount/ }).click();
+	await expect(page.locator('h1')).toContainText('settlement discount');
+	await open(page, '/odd-pennies/remainders?upTo=5&all=yes');
+	expect(await violations(page, 'small remainders')).toEqual([]);
+	expect(heard).toEqual([]);
+});
+
+test('the record is read by person and customer; payments are chosen to be moved', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/books/record');
+	expect(await violations(page, 'the record')).toEqual([]);
+	await page.getByLabel('Person').selectOption('Hollis Greaves');
+	await page.getByRole('button', { name: 'Show' }).click();
+	await expect(page.locator('tbody')).toContainText('Locked the books up to 2026-09-30');
+	await expect(page.locator('tbody')).not.toContainText('Wren Tolliver');
+	await open(page, '/customers/H1005/payments');
+	expect(await violations(page, 'payments to be moved')).toEqual([]);
+	await page.locator('tbody input[type=checkbox]').first().check();
+	await expect(page.locator('footer')).toContainText('waits on the desk again');
+	await page.getByRole('button', { name: 'Take 1 payment off' }).click();
+	await expect(page.getByText('1 payment wait on the desk again.')).toBeVisible();
+	await open(page, '/books/record?customer=H1005');
+	await page.locator('tbody a', { hasText: 'Took back' }).first().click();
+	await page.getByRole('button', { name: 'Place it again as it was' }).click();
+	await expect(page.locator('tbody').first()).toContainText('Placed');
+	expect(await violations(page, 'an act and its journal')).toEqual([]);
+});
+
+test('a month is opened again with a reason, and locked', async ({ page }) => {
+	await signIn(page, 'supervisor');
+	await open(page, '/books/periods');
+	expect(await violations(page, 'periods')).toEqual([]);
+	await page.getByRole('button', { name: 'Open from 1 Sep' }).click();
+	await expect(page.getByRole('button', { name: 'Open again' })).toBeDisabled();
+	await page.getByLabel('Why, for the record').fill('a late credit note');
+	await page.getByRole('button', { name: 'Open again' }).click();
+	await expect(page.locator('h1')).toContainText('locked up to 31 Aug');
+	await page.getByRole('button', { name: 'Lock September 2026' }).click();
+	await page.getByRole('button', { name: 'Lock', exact: true }).click();
+	await expect(page.locator('h1')).toContainText('locked up to 30 Sep');
+	await expect(page.locator('aside')).toContainText('a late credit note');
+});
+
+test('a trial run reads three files, says what would match, and keeps nothing', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page, 'reader');
+	await open(page, '/money-in/trial');
+	expect(await violations(page, 'a trial run')).toEqual([]);
+	const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+	await page.locator('input[name=customers]').setInputFiles(file('c.csv', 'code,name\nH1,Hazel\n'));
+	await page
+		.locator('input[name=invoices]')
+		.setInputFiles(
+			file(
+				'i.csv',
+				'number,kind,customer_code,issue_date,due_date,currency,total,open\nAK-9,invoice,H1,2026-09-01,2026-10-01,GBP,5.00,5.00\n'
+			)
+		);
+	await page
+		.locator('input[name=bank]')
+		.setInputFiles('data/e2e/todays-bank-files/camt053-gbp-2026-10-30.xml');
+	await page.getByRole('button', { name: 'See what would match' }).click();
+	await expect(page.getByRole('alert')).toContainText('c.csv');
+	await page
+		.locator('input[name=customers]')
+		.setInputFiles(file('c.csv', 'code,name,currency\nH1,Hazel,GBP\n'));
+	await page.getByRole('button', { name: 'See what would match' }).click();
+	await expect(page.getByText(/of 100 receipts need no thought/)).toBeVisible();
+	expect(await violations(page, 'what would match')).toEqual([]);
+	expect(heard).toEqual([]);
+});
+
+test('the desk says why an open item was not proposed', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'Hazel Hill Pottery' }).first().click();
+	await page.locator('h2', { hasText: 'Hazel Hill Pottery' }).waitFor();
+	const ask = page.getByRole('button', { name: /^Why not / }).first();
+	await ask.focus();
+	await page.keyboard.press('Space');
+	await expect(page.getByText(/The words (do not name it|name others)/).first()).toBeVisible();
+});
