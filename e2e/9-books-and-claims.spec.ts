@@ -16,7 +16,7 @@ test('a claim keeps notes and files, its owner changes, and what was lost is see
 	await expect(rows).toHaveCount(all);
 	await rows.first().locator('a[href^="/odd-pennies/"]').click();
 	await page.waitForURL('**/odd-pennies/CL-*');
-	await page.getByLabel('Note').fill('the driver found the box');
+	await page.getByRole('textbox', { name: 'Note' }).fill('the driver found the box');
 	await page.keyboard.press('Control+Enter');
 	await expect(page.getByText('the driver found the box')).toBeVisible();
 	await page.locator('input[type=file]').setInputFiles({

@@ -124,7 +124,7 @@
 				>
 				<td class="num whitespace-nowrap"
 					>{#if desk.receipt && desk.answer}<button
-							class="why cursor-pointer py-0.5 text-sm text-soft hover:text-ink"
+							class="why mr-2 cursor-pointer py-0.5 text-sm text-soft hover:text-ink"
 							aria-expanded={asked === item.id}
 							aria-label="Why not {item.number}?"
 							onclick={() => (asked = asked === item.id ? null : item.id)}>why not?</button

@@ -142,7 +142,8 @@
 			if (placing.outcome.ok && !busy) postForm.requestSubmit();
 			return;
 		}
-		if (typing) return;
+		// A button that was reached by Tab is pressed with the space bar, as everywhere.
+		if (typing || (event.key === ' ' && target.matches('button, summary'))) return;
 		const does: Record<string, () => void> = {
 			...(placing ? itemKeys(placing, { active, move: (to) => (active = to), filter }) : {}),
 			j: () => step(1),

@@ -92,7 +92,7 @@
 					<p class="text-sm text-soft">
 						{row.by}, {moment(row.at)}
 						{#if row.kind === 'decide-claim' || row.kind === 'place-receipt'}<a
-								class="text-copper"
+								class="text-copper underline"
 								href="/books/journal?act={row.id}">its journal</a
 							>{/if}
 					</p>

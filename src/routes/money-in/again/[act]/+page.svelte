@@ -25,6 +25,7 @@
 		if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
 		if (document.querySelector('[role="dialog"]')) return;
 		const target = event.target as HTMLElement;
+		if (event.key === ' ' && target.matches('button, summary')) return;
 		if (isTyping(target)) {
 			if (event.key === 'Escape') target.blur();
 			return;
