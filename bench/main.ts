@@ -18,6 +18,7 @@ import { lookAtDesk } from '../src/lib/server/looks/desk';
 import { openItemsOf } from '../src/lib/server/repo/open-items';
 import { at, bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
+import { hard } from './hard';
 import { matcher } from './matcher';
 import { screens } from './screens';
 
@@ -47,6 +48,12 @@ if (process.argv[2] === 'keys') {
 /** `matcher` measures matching alone. */
 if (process.argv[2] === 'matcher') {
 	matcher(say);
+	process.exit(0);
+}
+
+/** `hard` scores matching on hard books. */
+if (process.argv[2] === 'hard') {
+	hard(say);
 	process.exit(0);
 }
 

@@ -59,14 +59,14 @@ function answerFor(receipt: ReceiptFacts, payer: Payer, customerId: number, worl
 	const customer = world.customers.get(customerId)!.name;
 	const items = (world.itemsOf.get(customerId) ?? []).filter((item) => item.currency === currency);
 	const says = wordsSay(receipt.text);
-	const number = /\d{4,}/.test(receipt.text.replace(/\b(19|20)\d{2}([-/.]?\d{2}){0,2}\b/g, ''));
+	const number = /\d{3,}/.test(receipt.text.replace(/\b(19|20)\d{2}([-/.]?\d{2}){0,2}\b/g, ''));
 	const nothing = (...reasons: Reason[]): Draft => ({
 		...{ band: 'choose', customerId, lines: [], reasons: [...payer.reasons, ...reasons] },
 		...{ others: [], otherAnswers: 0 }
 	});
 	const onAccount = (): Draft => ({
 		...nothing({ code: 'says-on-account' }),
-		band: (payer.by === 'account' || payer.by === 'name') && !number ? 'certain' : 'likely'
+		band: (payer.by === 'account' || payer.by === 'name') && !/\d/.test(receipt.text) ? 'certain' : 'likely'
 	});
 	if (items.length === 0) return says.onAccount ? onAccount() : nothing({ code: 'nothing-open', customer });
 

@@ -54,7 +54,13 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 		amount: gap === 0 ? 'exact' : gap < 0 ? 'short' : 'long',
 		others: 0
 	});
-	return { band, customerId: owner.id, lines, reasons, others: [], otherAnswers: 0 };
+	// Which of equal credit notes is meant, no figure tells.
+	const equal = (world.itemsOf.get(owner.id) ?? []).some(
+		(item) =>
+			!credits.includes(item) && credits.some((one) => one.kind === item.kind && one.open === item.open)
+	);
+	const sure = equal && band === 'certain' ? 'likely' : band;
+	return { band: sure, customerId: owner.id, lines, reasons, others: [], otherAnswers: 0 };
 }
 
 type Relation = 'payer' | 'child' | 'other' | 'unknown-payer';

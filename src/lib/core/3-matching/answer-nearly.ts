@@ -37,8 +37,12 @@ export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, 
 		{ code: 'number-nearly', words: near.words, number: near.item.number, how: near.how },
 		{ code: 'adds-up', amount, currency, items: items.length }
 	];
-	const sure =
-		(payer.by === 'account' || payer.by === 'name') && (named.items.length === 0 || whole.length === 0);
+	// Of equal items a slip in the number may mean any.
+	const equal = (world.itemsOf.get(customerId) ?? []).filter(
+		(item) => item.open === near.item.open && item.currency === currency && item.kind === near.item.kind
+	);
+	const known = payer.by === 'account' || payer.by === 'name';
+	const sure = known && equal.length === 1 && (named.items.length === 0 || whole.length === 0);
 	return {
 		...{ band: sure ? 'certain' : 'likely', customerId, lines: linesFor(items, amount).lines, reasons },
 		...{ others: [], otherAnswers: 0 }

@@ -2,7 +2,7 @@ import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
 import type { Payer } from './find-payer';
 import { signedOpen } from './lines-for';
-import { referenceKey, wordsOfText, type Word } from './words-of-text';
+import { joinedWords, referenceKey, wordsOfText, type Word } from './words-of-text';
 import type { World } from './world';
 
 export interface Named {
@@ -53,7 +53,20 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		if (found.length > 0) reference ??= given;
 	}
 	const byDigits = digitReader(receipt, world, payer);
-	for (const word of wordsOfText(receipt.text)) {
+	const words = wordsOfText(receipt.text);
+	// A whole number of ours over several words: the longest first, and its words are read no more.
+	const joined: Word[] = [];
+	for (const word of joinedWords(receipt.text, words).sort((a, b) => b.key.length - a.key.length)) {
+		if (joined.some((one) => one.from < word.to && word.from < one.to)) continue;
+		const found = (world.byReference.get(word.key) ?? []).filter(
+			(item) => item.currency === receipt.currency
+		);
+		if (found.length === 0) continue;
+		joined.push(word);
+		pieces.push({ from: word.from, to: word.to, candidates: [found] });
+	}
+	for (const word of words) {
+		if (joined.some((one) => one.from <= word.from && word.to <= one.to)) continue;
 		const found = whole(word.key);
 		if (found.length > 0) pieces.push({ from: word.from, to: word.to, candidates: [found] });
 		else pieces.push(...readParts(word, receipt.text, whole, byDigits));
@@ -75,7 +88,7 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	};
 }
 
-type ByDigits = (digits: string, after: string | null) => readonly (readonly OpenItem[])[];
+type ByDigits = (digits: string, after: string | null, padded: boolean) => readonly (readonly OpenItem[])[];
 
 /** Reads a word at its slashes; a part of digits after a number may be that number shortened to its end. */
 function readParts(
@@ -89,10 +102,13 @@ function readParts(
 	for (const found of text.slice(word.from, word.to).matchAll(/[^/|]+/g)) {
 		const [from, to] = [word.from + found.index, word.from + found.index + found[0].length];
 		const exact = found[0].length < word.to - word.from ? whole(referenceKey(found[0])) : [];
-		const digits = /^\D{0,4}?0*(\d+)\D?$/.exec(found[0])?.[1] ?? null;
-		const candidates = exact.length ? [exact] : digits ? byDigits(digits, before) : [];
+		const run = /^\D{0,4}?(0*(\d+))\D?$/.exec(found[0]);
+		const digits = run?.[2] ?? null;
+		// Zeros before a short number make it one of a series; a bare short one may be anything, unless the sum says so.
+		const padded = run !== null && run[1]!.length >= SHORTEST_UNKNOWN;
+		const candidates = exact.length ? [exact] : digits ? byDigits(digits, before, padded) : [];
 		if (candidates.length > 0) pieces.push({ from, to, candidates });
-		if (digits && digits.length >= SHORTEST) before = digits;
+		if (digits && (digits.length >= SHORTEST || padded)) before = digits;
 	}
 	return pieces;
 }
@@ -111,9 +127,14 @@ function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigit
 			byDocument.set(item.documentId, [...(byDocument.get(item.documentId) ?? []), item]);
 		return [...byDocument.values()];
 	};
-	return (digits, after) => {
+	return (digits, after, padded) => {
 		if (after === null || digits.length >= after.length) {
-			if (digits.length < SHORTEST) return [];
+			if (digits.length < SHORTEST && !padded) {
+				// Three digits of the payer's own number count where the sum comes out with them.
+				const short = digits.length === SHORTEST - 1 ? inCurrency(digits) : [];
+				const mine = documents(short.filter((item) => own.has(item.customerId)));
+				return mine.length > 0 ? [...mine, []] : [];
+			}
 			const found = inCurrency(digits);
 			const mine = documents(found.filter((item) => own.has(item.customerId)));
 			if (mine.length > 0) return mine;
@@ -160,7 +181,11 @@ function readLoose(
 			return;
 		}
 		for (const candidate of loose[at]!.candidates) {
-			const id = candidate[0]!.documentId;
+			const id = candidate[0]?.documentId;
+			if (id === undefined) {
+				walk(at + 1, sum, chosen);
+				continue;
+			}
 			if (taken.has(id)) continue;
 			taken.add(id);
 			walk(at + 1, sum + worth(candidate), [...chosen, candidate]);

@@ -5,6 +5,7 @@ import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import { answerReceipts } from './answer-receipts';
 import type { Band } from './answer';
+import { numberDigits } from './number-digits';
 import { sampleItem } from '../model/sample-item';
 
 const customer = (id: number, name: string, over: Partial<Customer> = {}): Customer => ({
@@ -100,11 +101,52 @@ describe('numbers that are not quite right', () => {
 		// Another amount, and the slip proves nothing.
 		expect(brief(receipt(sum(105) - 1, { payerAccount: 'ACC1', text })).codes).not.toContain('number-nearly');
 	});
+	it('but of equal items a slip may mean any', () => {
+		const items = [item(1, 1, 5_000, { number: 'AK-40105' }), item(2, 1, 5_000, { number: 'AK-40205' })];
+		const one = receipt(5_000, { payerAccount: 'ACC1', text: 'AK-40150' });
+		expect(brief(one, [one], { items })).toMatchObject({ band: 'likely', items: [1] });
+	});
 	it('one beside others that are right', () => {
 		const text = `${number(101)}, ${number(103)} and AK-40150`;
 		expect(brief(receipt(sum(101, 103, 105), { payerAccount: 'ACC1', text }))).toMatchObject({
 			...{ band: 'certain', items: [101, 103, 105] }
 		});
+	});
+});
+
+describe('numbers as people write them', () => {
+	const own = (number: string) => ({ items: [item(1, 1, 5_000, { number }), item(2, 1, 7_770)] });
+	it.each([
+		['over several words', 'RE-2026-000123', 'zu RE 2026 000123 danke'],
+		['with other separators', '26/00713', 'facture 26 00713'],
+		['its middle digits, where the year stands last', 'K.1837-26', 'factuur 1837'],
+		['with its zeros, without the rest', 'RE-2026-000123', '000123'],
+		['in three digits, where the sum comes out', 'RE-2026-000123', 'Rg.Nr. 123'],
+		['in small letters and run together', 'K.1837-26', 'k183726']
+	])('%s', (_, number, text) => {
+		const one = receipt(5_000, { payerAccount: 'ACC1', text });
+		expect(brief(one, [one], own(number))).toMatchObject({ band: 'certain', items: [1] });
+	});
+	it('three digits prove nothing where the sum does not come out', () => {
+		const one = receipt(4_000, { payerAccount: 'ACC1', text: 'Rg.Nr. 123' });
+		expect(brief(one, [one], own('RE-2026-000123')).items).toEqual([]);
+	});
+	it.each([
+		['AK-40233', '40233'],
+		['RE/2026/00071', '71'],
+		['K.1837-26', '1837'],
+		['1234-2026', '1234'],
+		['2026', '2026'],
+		['ABC', null]
+	])('the digits of %s are %s', (number, digits) => expect(numberDigits(number)).toBe(digits));
+
+	it('of two equal credit notes none joins for certain', () => {
+		const items = [
+			item(1, 1, 20_000, { number: 'AK-40105' }),
+			...[2, 3].map((id) => item(id, 1, 900, { kind: 'credit_note', number: `AC-${id}` }))
+		];
+		const one = receipt(19_100, { payerAccount: 'ACC1', text: 'AK-40105' });
+		expect(brief(one, [one], { items }).band).toBe('likely');
 	});
 });
 

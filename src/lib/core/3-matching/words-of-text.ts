@@ -23,3 +23,21 @@ export function wordsOfText(text: string): Word[] {
 	}
 	return words;
 }
+
+/** A number that is written with spaces has no more parts than this. */
+const MOST_PARTS = 4;
+
+/** Words in a row, two to four, with nothing but one sign or space between them, as one: numbers are written with spaces, too. */
+export function joinedWords(text: string, words: readonly Word[]): Word[] {
+	const joined: Word[] = [];
+	for (let i = 0; i < words.length; i++) {
+		let key = words[i]!.key;
+		for (let j = i + 1; j < Math.min(words.length, i + MOST_PARTS); j++) {
+			if (words[j]!.from - words[j - 1]!.to !== 1 || !/\s/.test(text[words[j]!.from - 1]!)) break;
+			key += words[j]!.key;
+			if (key.length > 35) break;
+			if (/\d/.test(key)) joined.push({ key, from: words[i]!.from, to: words[j]!.to });
+		}
+	}
+	return joined;
+}

@@ -2,7 +2,7 @@ import { and, inArray, or, sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { Minor } from '../../core/money/minor';
 import { normaliseName } from '../../core/3-matching/normalise-name';
-import { MOST_TEXT, referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
+import { joinedWords, MOST_TEXT, referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
 import type { MatchBooks, Recorded } from '../../core/3-matching/world';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';
@@ -36,7 +36,8 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		if (receipt.payerName) names.add(normaliseName(receipt.payerName));
 		for (const reference of [receipt.structuredReference, receipt.endToEndId])
 			if (reference) words.add(referenceKey(reference));
-		for (const word of wordsOfText(receipt.text))
+		const own = wordsOfText(receipt.text);
+		for (const word of [...own, ...joinedWords(receipt.text, own)])
 			if (word.key.length >= SHORTEST && word.key.length <= 35) words.add(word.key);
 	}
 	for (const prefix of await numberPrefixes(db))
