@@ -66,8 +66,10 @@ test('a likely one is posted with Enter, undone with U, and posted again', async
 	await signIn(page);
 	await open(page, '/money-in');
 	const before = await waiting(page);
-	const first = page.locator('[data-receipt]').first();
+	const first = page.locator('[data-receipt]').filter({ hasNotText: 'Hazel Hill Pottery' }).first();
 	const id = await first.getAttribute('data-receipt');
+	await first.click();
+	await page.waitForURL(`**/money-in?r=${id}`);
 	await expect(page.locator('footer')).toContainText('Settles');
 	await postByKey(page);
 	await page.keyboard.press('u');
