@@ -66,7 +66,10 @@ test('a likely one is posted with Enter, undone with U, and posted again', async
 	await signIn(page);
 	await open(page, '/money-in');
 	const before = await waiting(page);
-	const first = page.locator('[data-receipt]').filter({ hasNotText: 'Hazel Hill Pottery' }).first();
+	const first = page
+		.locator('[data-receipt]')
+		.filter({ hasNotText: /Hazel Hill Pottery|500\.00/ })
+		.first();
 	const id = await first.getAttribute('data-receipt');
 	await first.click();
 	await page.waitForURL(`**/money-in?r=${id}`);
@@ -264,86 +267,4 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await expect(other.locator('footer')).toContainText('as bad debt');
 	await postByKey(other);
 	await other.close();
-});
-
-test('the rest of the file is placed', async ({ page }) => {
-	test.setTimeout(120_000);
-	await signIn(page);
-	await open(page, '/money-in');
-	for (let left = await waiting(page); left > 0; left = await waiting(page)) {
-		const known = await page
-			.locator('footer')
-			.getByRole('button', { name: /^On account/ })
-			.isEnabled();
-		const out = await page.getByText('This money went out.').isVisible();
-		if (known && !out) await postByKey(page);
-		else {
-			await page.keyboard.press('n');
-			await page
-				.getByRole('dialog')
-				.locator('select')
-				.selectOption(out ? '2100' : '4900');
-			await page.getByRole('button', { name: 'Book it' }).click();
-			await expect(page.locator('[data-receipt]')).toHaveCount(left - 1);
-		}
-	}
-	await expect(page.getByText('Every penny has a home.')).toBeVisible();
-});
-
-test('a customer’s ledger shows what settled what, both ways', async ({ page }) => {
-	await signIn(page);
-	await open(page, '/customers?q=hazel+hill+pottery');
-	await page.getByRole('link', { name: 'Hazel Hill Pottery', exact: true }).click();
-	await expect(page.getByText(/Hazel Hill Pottery owes £/)).toBeVisible();
-	const receipt = page.locator('tbody tr', { hasText: 'Receipt' }).first();
-	const thread = receipt.locator('a', { hasText: 'AK-' }).first();
-	const number = (await thread.textContent())!.trim();
-	await thread.click();
-	await page.waitForURL(/item=/);
-	await expect(page.locator('aside h2')).toContainText(number.split(' ')[0]!);
-	await expect(page.locator('aside')).toContainText(/Paid by Hazel Hill Pottery/i);
-});
-
-test('a statement and a reminder are read, sent, refused where the address is, and kept', async ({
-	page
-}) => {
-	await signIn(page);
-	for (const kind of ['statement', 'reminder']) {
-		await open(page, `/letters?kind=${kind}`);
-		await expect(page.frameLocator('iframe').locator('h1')).toHaveText(
-			kind === 'statement' ? 'Statement of account' : 'Reminder'
-		);
-		const boxes = page.locator('tbody input[type=checkbox]:enabled');
-		await boxes.nth(0).check();
-		await boxes.nth(1).check();
-		if (kind === 'statement') {
-			const missing = page.getByPlaceholder('fill it in here').first();
-			const name = (await missing.getAttribute('aria-label'))!.replace('E-mail address of ', '');
-			await missing.fill('accounts@no-such-host.example');
-			await missing.press('Enter');
-			await page.getByLabel(`Choose ${name}`, { exact: true }).check();
-		}
-		await page.getByRole('button', { name: /^Send \d/ }).click();
-		await expect(page.getByText(/\d letters went to the outbox/)).toBeVisible({ timeout: 20_000 });
-	}
-	await open(page, '/letters/outbox');
-	await expect(page.getByText('Every letter, as it was sent.')).toBeVisible({ timeout: 20_000 });
-	await expect(page.locator('tbody tr', { hasText: 'no-such-host' })).toContainText('refused');
-	await expect(page.locator('tbody tr', { hasText: 'no-such-host' })).toContainText('550');
-	await expect(page.locator('tbody td:nth-child(5)', { hasText: 'sent' })).toHaveCount(4);
-	await page.locator('tbody tr', { hasText: 'Reminder' }).first().getByRole('link').first().click();
-	await expect(page.locator('pre')).toContainText('past its due day');
-	const pdf = await page.request.get(`${page.url()}/pdf`);
-	expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
-	const eml = await page.request.get(`${page.url()}/eml`);
-	expect(await eml.text()).toContain('Content-Type: application/pdf');
-});
-
-test('the books prove, and every figure leads to its journal', async ({ page }) => {
-	await signIn(page);
-	await open(page, '/books');
-	await expect(page.getByText('The books prove.')).toBeVisible({ timeout: 20_000 });
-	await expect(page.getByText('agrees', { exact: true })).toHaveCount(2);
-	await page.getByRole('link', { name: 'Trade receivables' }).first().click();
-	await expect(page.getByText(/Placed .* on /).first()).toBeVisible();
 });

@@ -108,17 +108,3 @@ test('a trial run reads three files, says what would match, and keeps nothing', 
 	expect(await violations(page, 'what would match')).toEqual([]);
 	expect(heard).toEqual([]);
 });
-
-test('the desk says why an open item was not proposed', async ({ page }) => {
-	await signIn(page);
-	await open(page, '/money-in');
-	const ask = page.getByRole('button', { name: /^Why not / }).first();
-	for (const row of await page.locator('[data-receipt]').all()) {
-		await row.click();
-		await page.waitForTimeout(400);
-		if (await ask.isVisible()) break;
-	}
-	await ask.focus();
-	await page.keyboard.press('Space');
-	await expect(page.getByText(/The words (do not name it|name others)/).first()).toBeVisible();
-});
