@@ -1,8 +1,7 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
-	import type { DifferenceKind } from '$lib/core/model/records';
 	import { CLAIM_WORDS } from '$lib/words/claim-words';
-	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
+	import { LOST_NAMES } from '$lib/words/lost-names';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
 	import { daysBetween } from '$lib/core/day/arithmetic';
 	import type { Day } from '$lib/core/day/day';
@@ -145,13 +144,13 @@
 	</section>
 	{#if deciding}<DecideSheet bind:open={deciding} claims={chosen} done={() => picked.clear()} />{/if}
 	<aside class="border-l border-rule px-6 pt-5">
-		<h2 class="text-xl">{money(all, data.base)} lost in a year</h2>
+		<h2 class="text-xl">{money(all, data.base)} lost in twelve months</h2>
 		<ul class="mt-3 grid gap-3">
 			{#each data.lost as one (one.kind)}
 				<li>
 					<p class="flex justify-between text-sm">
 						<span
-							>{DIFFERENCE_NAMES[one.kind as DifferenceKind]}
+							>{LOST_NAMES[one.kind] ?? one.kind}
 							<span class="text-soft">{one.n} times</span></span
 						><span class="num">{amount(one.base, data.base)}</span>
 					</p>

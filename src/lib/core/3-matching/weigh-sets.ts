@@ -7,7 +7,7 @@ export type SetKind = 'one' | 'until' | 'until-but-one' | 'all' | 'set';
 /**
  * How often a payer who names nothing means such a thing, before the amount is looked at: one item, all up to a day, all that is
  * open, or some set of so many items; and anything else (a part, a round sum, something that is not open). The one table of
- * these; measured on made-up books of several kinds, rounded, and not far from what clerks say.
+ * these. They are assumptions, set by judgement and not measured on any firm's payments; `npm run bench -- hard` shows what they lead to.
  */
 const HOW_OFTEN = {
 	one: 0.7,

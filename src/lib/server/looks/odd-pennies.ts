@@ -1,13 +1,10 @@
-import { and, asc, eq, gte, isNull, ne, sql } from 'drizzle-orm';
-import { addDays } from '../../core/day/arithmetic';
-import { claim, customer, difference, document, item, itemState } from '../db/schema';
-import { readSetting } from '../repo/settings';
+import { and, asc, eq, ne } from 'drizzle-orm';
+import { claim, customer, document, item, itemState } from '../db/schema';
 import { defineLook } from './define-look';
-
-const YEAR = 365;
+import { lookAtLost } from './lost';
 
 /** Claims that wait for a decision, the next deadline first, and what was lost to odd pennies in a year, by kind. */
-export const lookAtOddPennies = defineLook('reader', async (db, _: null, { today }) => {
+export const lookAtOddPennies = defineLook('reader', async (db, _: null, viewer) => {
 	const claims = await db
 		.select({
 			itemId: item.id,
@@ -32,24 +29,15 @@ export const lookAtOddPennies = defineLook('reader', async (db, _: null, { today
 		.innerJoin(customer, eq(customer.id, document.customerId))
 		.where(and(eq(claim.state, 'open'), ne(itemState.open, 0)))
 		.orderBy(asc(claim.deadline), asc(document.id));
-	const lost = await db
-		.select({
-			kind: difference.kind,
-			n: sql<number>`count(*)`,
-			base: sql<number>`sum(${difference.base})`
-		})
-		.from(difference)
-		.where(
-			and(
-				gte(difference.date, addDays(today, -YEAR)),
-				isNull(difference.undoesId),
-				ne(difference.kind, 'claim'),
-				ne(difference.kind, 'settled_before'),
-				sql`not exists (select 1 from difference u where u.undoes_id = ${difference.id})`
-			)
-		)
-		.groupBy(difference.kind)
-		.orderBy(sql`3 desc`);
-	const firm = await readSetting(db, 'firm');
-	return { claims, lost, base: firm?.baseCurrency ?? 'GBP' };
+	// The same rows as on the page of what was lost, so that both say one figure.
+	const { rows, base } = await lookAtLost(db, null, viewer);
+	const sums = new Map<string, { kind: string; n: number; base: number }>();
+	for (const row of rows) {
+		const sum = sums.get(row.kind) ?? { kind: row.kind, n: 0, base: 0 };
+		sum.n += row.n;
+		sum.base += row.base;
+		sums.set(row.kind, sum);
+	}
+	const lost = [...sums.values()].sort((one, other) => other.base - one.base);
+	return { claims, lost, base };
 });
