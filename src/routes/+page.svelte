@@ -54,12 +54,16 @@
 		},
 		{
 			name: 'Statements',
-			says: data.statements.waiting
-				? `Wait: ${data.statements.waiting} of the ${data.statements.all} accounts on today's run have money not placed yet.`
-				: `${count(data.statements.all, 'account')} could have one. ${data.statements.noAddress} have no e-mail address.`,
+			says:
+				(data.corrections
+					? `${count(data.corrections, 'account')} ${data.corrections === 1 ? 'was' : 'were'} told what is no longer so: a corrected statement is drafted. `
+					: '') +
+				(data.statements.waiting
+					? `Wait: ${data.statements.waiting} of the ${data.statements.all} accounts on today's run have money not placed yet.`
+					: `${count(data.statements.all, 'account')} could have one. ${data.statements.noAddress} have no e-mail address.`),
 			done: false,
-			warn: data.statements.waiting > 0,
-			href: '/letters?kind=statement',
+			warn: data.statements.waiting + data.corrections > 0,
+			href: `/letters?kind=${data.corrections ? 'correction' : 'statement'}`,
 			does: 'Look'
 		},
 		{
@@ -70,6 +74,30 @@
 			href: '/letters?kind=reminder',
 			does: 'Read and send'
 		},
+		...(data.notices
+			? [
+					{
+						name: 'Payments that came back',
+						says: `${count(data.notices, 'notice is', 'notices are')} drafted and not sent yet.`,
+						done: false,
+						warn: true,
+						href: '/money-in/returned',
+						does: 'Read and send'
+					}
+				]
+			: []),
+		...(data.approvals
+			? [
+					{
+						name: 'For a supervisor',
+						says: `${count(data.approvals, 'writing-off waits', 'writings-off wait')} until a supervisor agrees.`,
+						done: false,
+						warn: data.who?.role === 'supervisor',
+						href: '/odd-pennies/asked',
+						does: data.who?.role === 'supervisor' ? 'Answer' : 'Look'
+					}
+				]
+			: []),
 		{
 			name: 'Letters on their way',
 			says: Object.keys(sheet.letters).length

@@ -126,6 +126,7 @@ export type Problem =
 			readonly currency: string;
 	  }
 	| { readonly code: 'credit-changed' }
+	| { readonly code: 'already-answered'; readonly who: string; readonly at: string }
 	| { readonly code: 'claim-of-claim'; readonly item: string }
 	| {
 			readonly code: 'claim-changed';

@@ -28,7 +28,7 @@
 	const WAYS = [
 		['allow', 'Allow', 'a credit note is issued and settles it'],
 		['billBack', 'Bill back', 'its invoice is owed again, due as at first'],
-		['writeOff', 'Write off', 'a bad debt, within your limit']
+		['writeOff', 'Write off', 'a bad debt; above your limit, a supervisor is asked']
 	] as const;
 	type Way = (typeof WAYS)[number][0];
 	let typed = $state(
@@ -64,7 +64,12 @@
 		problems = result.ok ? [] : result.problems;
 		if (!result.ok) return;
 		key = crypto.randomUUID();
-		toast(`Decided ${count(claims.length, 'claim')}.`);
+		const asked = ((result.data.waits as unknown[]) ?? []).length > 0;
+		toast(
+			asked
+				? 'That is above your limit: a supervisor was asked. Nothing is decided until then.'
+				: `Decided ${count(claims.length, 'claim')}.`
+		);
 		open = false;
 		done();
 		await invalidateAll();

@@ -12,8 +12,8 @@ export function letterText(letter: Letter): { title: string; before: string; aft
 	);
 	if (letter.kind === 'statement')
 		return {
-			title: 'Statement of account',
-			before: `This is what was open on your account on ${shortDay(letter.date)}. Payments that reached us after that day are not yet in it.`,
+			title: letter.corrects ? 'Corrected statement of account' : 'Statement of account',
+			before: `${correction(letter.corrects)}This is what was open on your account on ${shortDay(letter.date)}. Payments that reached us after that day are not yet in it.`,
 			after: [
 				...dated,
 				...after,
@@ -41,6 +41,11 @@ export function letterText(letter: Letter): { title: string; before: string; aft
 			'If there is something wrong with one of these invoices, please tell us what it is, so that we can put it right.'
 		]
 	};
+}
+
+function correction(corrects: Letter['corrects']): string {
+	if (!corrects) return '';
+	return `Our ${LETTER_NAMES[corrects.kind].toLowerCase()} of ${shortDay(corrects.date)} showed a payment where it did not belong. We have put that right, and this takes its place; we are sorry for the trouble. `;
 }
 
 /** What a letter asks for in all, minor units, and what that is called. */

@@ -93,6 +93,8 @@ function sentence(problem: Problem): string {
 			return `${money(problem.amount, problem.currency)} is no small difference: those go up to ${money(problem.most, problem.currency)}. Give it another name.`;
 		case 'over-limit':
 			return overLimitSentence(problem, problem.currency);
+		case 'already-answered':
+			return `${problem.who} answered that on ${moment(problem.at)} already.`;
 		case 'credit-changed':
 			return 'The earlier money was used by somebody meanwhile. Look at the account again.';
 		case 'claim-of-claim':

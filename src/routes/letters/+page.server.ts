@@ -10,13 +10,16 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const viewer = { who: locals.who!, today: await locals.app.today() };
-	const kind = url.searchParams.get('kind') === 'reminder' ? ('reminder' as const) : ('statement' as const);
+	const asked = url.searchParams.get('kind');
+	const kind = asked === 'reminder' ? ('reminder' as const) : ('statement' as const);
+	const corrections = asked === 'correction';
 	const page = Math.max(0, Math.trunc(Number(url.searchParams.get('page') ?? 0)) || 0);
 	return {
 		kind,
+		corrections,
 		page,
 		perPage: RUN_PAGE,
-		run: await look(lookAtRun(locals.app.books.db, { kind, page }, viewer)),
+		run: await look(lookAtRun(locals.app.books.db, { kind, page, corrections }, viewer)),
 		standIn: locals.app.postOffice.standIn,
 		mayAct: locals.who!.role !== 'reader'
 	};

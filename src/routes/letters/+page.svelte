@@ -60,8 +60,23 @@
 			: `${count(chosen.size, 'account')}${names.length ? `, ${list(names.slice(0, 6))} among them` : ''}`
 	);
 	const late = $derived(data.kind === 'reminder');
+	const tab = $derived(data.corrections ? 'correction' : data.kind);
+	const { corrections } = $derived(data.run);
+	const tabs = $derived([
+		['statement', 'Statements'],
+		['reminder', 'Reminders'],
+		...(corrections || data.corrections
+			? [['correction', corrections ? `Corrections (${corrections})` : 'Corrections']]
+			: [])
+	]);
 	const sums = $derived(list(data.run.sums.map((sum) => money(sum.amount, sum.currency))));
 	function why(row: RunRow): string {
+		const corrects = row.corrects
+			? `takes the place of the letter of ${shortDay(row.corrects, data.today ?? undefined)}`
+			: '';
+		return [reason(row), corrects].filter(Boolean).join('; ');
+	}
+	function reason(row: RunRow): string {
 		if (row.leftOut === 'money-waiting') return 'wait: money of theirs is not placed yet';
 		if (row.leftOut === 'paused') return `paused: ${row.because}`;
 		if (row.leftOut === 'no-address') return 'no e-mail address';
@@ -84,14 +99,14 @@
 <div class="grid h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(380px,46%)] grid-rows-[1fr_auto]">
 	<section class="overflow-y-auto px-8 pt-5">
 		<nav class="flex gap-5" aria-label="Kinds of letters">
-			{#each [['statement', 'Statements'], ['reminder', 'Reminders']] as [kind, name] (kind)}
+			{#each tabs as [kind, name] (kind)}
 				<a
 					href="/letters?kind={kind}"
-					aria-current={data.kind === kind ? 'true' : undefined}
+					aria-current={tab === kind ? 'true' : undefined}
 					onclick={() => (chosen.clear(), (shown = null))}
 					class={[
 						'border-b-2 pb-0.5 hover:no-underline',
-						data.kind === kind ? 'border-copper font-semibold' : 'border-transparent text-soft'
+						tab === kind ? 'border-copper font-semibold' : 'border-transparent text-soft'
 					]}>{name}</a
 				>
 			{/each}
@@ -100,11 +115,17 @@
 			>
 		</nav>
 		<h1 class="mt-3">
-			{late
-				? `${count(accounts, 'account')} ${accounts === 1 ? 'is' : 'are'} late with ${sums}.`
-				: `${count(accounts, 'account')} owe ${sums}.`}
+			{data.corrections
+				? accounts
+					? `${count(accounts, 'account')} ${accounts === 1 ? 'was' : 'were'} told what is no longer so.`
+					: 'Nobody was told what is no longer so.'
+				: late
+					? `${count(accounts, 'account')} ${accounts === 1 ? 'is' : 'are'} late with ${sums}.`
+					: `${count(accounts, 'account')} owe ${sums}.`}
 		</h1>
 		<p class="mt-1 mb-3 says">
+			{#if data.corrections}A payment that their last letter showed was put right since. The corrected
+				statement says so and takes that letter’s place.{/if}
 			{count(ready.length, 'letter')} can go; {accounts - ready.length} are better left, each for the reason beside
 			it.
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
@@ -189,7 +210,12 @@
 						</td>
 					</tr>
 				{:else}<tr
-						><td colspan="4" class="py-6 text-soft">{late ? 'Nobody is late.' : 'Nobody owes anything.'}</td
+						><td colspan="4" class="py-6 text-soft"
+							>{data.corrections
+								? 'Every letter says what is so.'
+								: late
+									? 'Nobody is late.'
+									: 'Nobody owes anything.'}</td
 						></tr
 					>{/each}
 			</tbody>

@@ -54,6 +54,9 @@
 		<p class="mb-3 flex gap-3">
 			<a class="btn" href="/odd-pennies/lost">What was lost</a>
 			<a class="btn" href="/odd-pennies/remainders">Small remainders</a>
+			<a class={['btn', data.waiting && 'btn-main']} href="/odd-pennies/asked"
+				>{data.waiting ? `${data.waiting} for a supervisor` : 'Asked of a supervisor'}</a
+			>
 		</p>
 		{#if data.claims.length}
 			<div class="mb-2 flex flex-wrap items-end gap-3 text-sm">

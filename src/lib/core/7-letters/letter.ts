@@ -43,6 +43,8 @@ export interface Letter {
 	readonly quote: string;
 	/** The payment that came back, where the letter tells of one. */
 	readonly returned?: ReturnedInLetter;
+	/** The letter whose place it takes, because what that one showed was put right since. */
+	readonly corrects?: { readonly kind: 'statement' | 'reminder'; readonly date: Day };
 	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;
 }
 

@@ -17,7 +17,7 @@ export interface Credit {
 
 export interface LetterOrder extends Pick<
 	Letter,
-	'date' | 'customer' | 'firm' | 'currency' | 'quote' | 'account'
+	'date' | 'customer' | 'firm' | 'currency' | 'quote' | 'account' | 'corrects'
 > {
 	readonly items: readonly OpenItem[];
 	readonly credits: readonly Credit[];
@@ -30,7 +30,8 @@ export interface LetterOrder extends Pick<
 
 /**
  * Writes an open-item statement (all that is open, credits too) or a one-step reminder (what is past its due day and
- * not in dispute), or the notice of a returned payment (what is owed again, and the charge for it). A statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
+ * not in dispute), or the notice of a returned payment (what is owed again, and the charge for it).
+ * A statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
  */
 export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
 	const { items, credits, date, currency } = order;
@@ -75,7 +76,8 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 		quote: order.quote,
 		account: order.account,
 		dated: order.dated,
-		...(order.returned ? { returned: order.returned.payment } : {})
+		...(order.returned ? { returned: order.returned.payment } : {}),
+		...(order.corrects && kind === 'statement' ? { corrects: order.corrects } : {})
 	});
 }
 

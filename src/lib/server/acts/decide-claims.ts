@@ -1,11 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { creditLines } from '../../core/1-open-items/credit-lines';
+import type { OverLimit } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
 import { parseDay, type Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { share } from '../../core/money/share';
 import { toDecimal } from '../../core/money/to-decimal';
+import { list, money } from '../../words/format';
 import type { Tx } from '../db/open';
 import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
 import { Refusal } from '../refusal';
@@ -14,6 +16,8 @@ import { nextNumber } from '../repo/next-number';
 import { itemsById } from '../repo/open-items';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
+
+import { askApproval } from './ask-approval';
 import { issueDocuments } from './issue-documents';
 import { defineAct, type Circumstance } from './perform';
 import { chosenDate } from './accounting-day';
@@ -45,22 +49,68 @@ export const decideInput = z.object({
 });
 type Decision = z.output<typeof decideInput>['claims'][number];
 
+export interface Decided {
+	readonly decided: number;
+	/** What is beyond the person's limit: then nothing is decided, and a supervisor was asked. */
+	readonly waits: readonly OverLimit[];
+}
+
 /**
  * Decides claims, whole or in parts: allowed (a credit note is issued and settles it), billed back (its invoice is owed again,
- * with its first due date), or written off as a bad debt within the person's limit. All of them or none.
+ * with its first due date), or written off as a bad debt. All of them or none; beyond the person's limit a supervisor is asked.
  */
 export const decideClaims = defineAct({
 	kind: 'decide-claim',
 	needs: 'clerk',
-	run: async (tx, given: z.input<typeof decideInput>, at): Promise<{ decided: number }> => {
+	run: async (tx, given: z.input<typeof decideInput>, at): Promise<Decided> => {
 		const input = decideInput.parse(given);
-		if (at.key && (await actByKey(tx, at.key))) return { decided: 0 };
+		if (at.key && (await actByKey(tx, at.key))) return { decided: 0, waits: [] };
+		const waits = await askFirst(tx, input, at);
+		if (waits.length) return { decided: 0, waits };
 		const date = await chosenDate(tx, input.date, at.today);
 		for (const [i, one] of input.claims.entries())
 			await decide(tx, one, date, input.note, { ...at, key: i === 0 ? at.key : undefined });
-		return { decided: input.claims.length };
+		return { decided: input.claims.length, waits: [] };
 	}
 });
+
+/** What is written off of all the claims together counts against the limit. */
+async function askFirst(tx: Tx, input: z.output<typeof decideInput>, at: Circumstance): Promise<OverLimit[]> {
+	const lost = input.claims.filter((one) => one.writeOff > 0);
+	const items = new Map(
+		(
+			await itemsById(
+				tx,
+				lost.map((one) => one.itemId)
+			)
+		).map((item) => [item.id, item])
+	);
+	const known = lost.flatMap((one) => {
+		const item = items.get(one.itemId);
+		return item && item.version === one.version && one.writeOff <= item.open
+			? [{ item, writeOff: one.writeOff }]
+			: [];
+	});
+	// What is wrong about one is refused, and not asked about.
+	if (known.length < lost.length) return [];
+	const sums = known.map(
+		({ item: { number, currency }, writeOff }) => `${money(writeOff, currency)} of ${number}`
+	);
+	const owners = [...new Set(known.map(({ item }) => item.customerId))];
+	return askApproval(
+		tx,
+		{
+			...{ kind: 'decide-claim', input },
+			about: `write off ${list(sums)}${input.note ? ` (${input.note})` : ''}`,
+			customerId: owners.length === 1 ? owners[0]! : null,
+			booked: known.map(({ item, writeOff }) => ({
+				kind: 'bad_debt',
+				base: share(item.openBase, writeOff, item.open)
+			}))
+		},
+		at
+	);
+}
 
 async function decide(tx: Tx, one: Decision, date: Day, note: string, at: Circumstance): Promise<void> {
 	const found = await tx

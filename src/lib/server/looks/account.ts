@@ -24,6 +24,7 @@ import {
 import { openItemsOf } from '../repo/open-items';
 import { returnedPayments } from '../repo/returned-payments';
 import { groupBy } from '../repo/group-by';
+import { overtakenLetters } from '../repo/overtaken-letters';
 import { defineLook } from './define-look';
 
 /** What a ledger line settled, or was settled by. */
@@ -232,6 +233,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		standing: standingByCurrency,
 		rows,
 		letters,
+		overtaken: await overtakenLetters(db, owner.id),
 		otherNames: names.map((row) => row.name).filter((name) => name !== owner.name),
 		payerAccounts: accounts.map((row) => row.account)
 	};

@@ -5,7 +5,9 @@ import type { Db } from '../db/open';
 import { customer, delivery, itemState, letter, message } from '../db/schema';
 import { answeredPile } from './answers';
 import { isOpen, signedOpen } from '../repo/is-open';
+import { overtakenLetters, type OvertakenLetter } from '../repo/overtaken-letters';
 import { letterFor } from '../repo/letter-for';
+import { returnedPayments } from '../repo/returned-payments';
 import { defineLook } from './define-look';
 
 export type LeftOut = 'money-waiting' | 'paused' | 'no-address';
@@ -23,6 +25,8 @@ export interface RunRow {
 	readonly leftOut: LeftOut | null;
 	readonly because: string | null;
 	readonly lastSent: string | null;
+	/** The day of a letter that is not so any more, because a payment that it showed was moved since. */
+	readonly corrects: string | null;
 }
 
 export const RUN_PAGE = 200;
@@ -32,6 +36,8 @@ export interface Run {
 	readonly rows: readonly RunRow[];
 	readonly accounts: number;
 	readonly sums: readonly { readonly currency: string; readonly amount: number }[];
+	/** How many accounts were told what is no longer so. */
+	readonly corrections: number;
 	/** Everybody who has no reason to be left out, on any page. */
 	readonly ready: readonly { readonly customerId: number; readonly currency: string }[];
 }
@@ -39,8 +45,10 @@ export interface Run {
 /** Who would get a statement or a reminder today, with amounts, and a reason where someone is better left out. */
 export const lookAtRun = defineLook(
 	'reader',
-	async (db, query: { kind: LetterKind; page: number }, { today }): Promise<Run> => {
-		const all = await runRows(db, query.kind, today);
+	async (db, query: { kind: LetterKind; page: number; corrections?: boolean }, { today }): Promise<Run> => {
+		const told = await overtakenLetters(db, null);
+		const rows = await runRows(db, query.kind, today, told);
+		const all = query.corrections ? rows.filter((row) => row.corrects) : rows;
 		const sums = new Map<string, number>();
 		for (const row of all)
 			sums.set(
@@ -50,6 +58,7 @@ export const lookAtRun = defineLook(
 		return {
 			rows: all.slice(query.page * RUN_PAGE, (query.page + 1) * RUN_PAGE),
 			accounts: all.length,
+			corrections: told.length,
 			sums: [...sums].map(([currency, amount]) => ({ currency, amount })),
 			ready: all.filter((row) => !row.leftOut).map(({ customerId, currency }) => ({ customerId, currency }))
 		};
@@ -58,8 +67,9 @@ export const lookAtRun = defineLook(
 
 /** How many accounts a run of each kind has, and how many of them are better left out, for the run sheet. */
 export const countRuns = defineLook('reader', async (db, _: null, { today }) => {
+	const told = await overtakenLetters(db, null);
 	const counts = async (kind: LetterKind) => {
-		const rows = await runRows(db, kind, today);
+		const rows = await runRows(db, kind, today, told);
 		const left = (reason: LeftOut) => rows.filter((row) => row.leftOut === reason).length;
 		return {
 			all: rows.length,
@@ -68,10 +78,20 @@ export const countRuns = defineLook('reader', async (db, _: null, { today }) => 
 			noAddress: left('no-address')
 		};
 	};
-	return { statements: await counts('statement'), reminders: await counts('reminder') };
+	return {
+		statements: await counts('statement'),
+		reminders: await counts('reminder'),
+		corrections: told.length,
+		notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length
+	};
 });
 
-async function runRows(db: Db, kind: LetterKind, today: Day): Promise<RunRow[]> {
+async function runRows(
+	db: Db,
+	kind: LetterKind,
+	today: Day,
+	told: readonly OvertakenLetter[]
+): Promise<RunRow[]> {
 	const owed = sql<number>`sum(${signedOpen})`;
 	const isLate = sql`${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge')`;
 	const late = sql<number>`sum(case when ${isLate} then ${itemState.open} else 0 end)`;
@@ -112,6 +132,7 @@ async function runRows(db: Db, kind: LetterKind, today: Day): Promise<RunRow[]> 
 		.where(eq(letter.kind, kind))
 		.groupBy(letter.customerId);
 	const lastSent = new Map(sent.map((row) => [row.customerId, row.date]));
+	const corrects = new Map(told.map((one) => [`${one.customerId} ${one.currency}`, one.date]));
 	return rows.map(({ statementEmail, reminderEmail, paused, ...row }) => {
 		const email = kind === 'statement' ? statementEmail : (reminderEmail ?? statementEmail);
 		const leftOut: LeftOut | null = waiting.has(row.customerId)
@@ -126,7 +147,8 @@ async function runRows(db: Db, kind: LetterKind, today: Day): Promise<RunRow[]> 
 			email,
 			leftOut,
 			because: leftOut === 'paused' ? paused : null,
-			lastSent: lastSent.get(row.customerId) ?? null
+			lastSent: lastSent.get(row.customerId) ?? null,
+			corrects: kind === 'statement' ? (corrects.get(`${row.customerId} ${row.currency}`) ?? null) : null
 		};
 	});
 }

@@ -7,13 +7,23 @@ import { defineLook } from './define-look';
 
 const MOST = 2_000;
 
-/** What is left open of part-paid items (or of all, where asked) up to a sum in base currency, minor units; at most 2,000. */
+/**
+ * What is left open of part-paid items (or of all, where asked) up to a sum in base currency, minor units; or, for one
+ * account, all that it owes, whatever the sum. At most 2,000.
+ */
 export const lookAtRemainders = defineLook(
 	'reader',
-	async (db, query: { upTo: number | null; partPaid: boolean }, { who }) => {
+	async (db, query: { upTo: number | null; partPaid: boolean; code?: string | null }, { who }) => {
 		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
 		const firm = await readSetting(db, 'firm');
 		const upTo = query.upTo ?? limits.tolerance ?? 100;
+		const owner = query.code
+			? await db
+					.select({ id: customer.id, code: customer.code, name: customer.name })
+					.from(customer)
+					.where(eq(customer.code, query.code))
+					.get()
+			: undefined;
 		const rows = await db
 			.select({
 				itemId: item.id,
@@ -36,15 +46,17 @@ export const lookAtRemainders = defineLook(
 			.where(
 				and(
 					isOpen,
-					lte(itemState.openBase, upTo),
 					inArray(itemState.kind, ['invoice', 'charge']),
-					query.partPaid ? lt(itemState.open, item.total) : undefined
+					...(owner
+						? [eq(itemState.customerId, owner.id)]
+						: [lte(itemState.openBase, upTo), query.partPaid ? lt(itemState.open, item.total) : undefined])
 				)
 			)
 			.orderBy(asc(customer.name), asc(itemState.due), asc(item.id))
 			.limit(MOST);
 		return {
 			rows,
+			owner: owner ?? null,
 			upTo,
 			base: firm?.baseCurrency ?? 'GBP',
 			tolerance: limits.tolerance,

@@ -9,7 +9,9 @@ import { sendAgain } from '../acts/send-again';
 import { sendLetters } from '../acts/send-letters';
 import { setAddress } from '../acts/set-address';
 import { perform } from '../acts/perform';
+import { placeAsBefore } from '../acts/place-as-before';
 import { placeMoney } from '../acts/place-money';
+import { undoPlacing } from '../acts/undo-placing';
 import type { Books } from '../db/open';
 import { delivery, letter, message } from '../db/schema';
 import { prepareLetters } from '../http/prepare-letters';
@@ -147,4 +149,80 @@ it('the run says who would better wait, and why', async () => {
 		['W2', 2000, null],
 		['H1', 1000, 'money-waiting']
 	]);
+});
+
+describe('a letter that is not so any more', () => {
+	const letters = async (ids = chosen) => {
+		const prepared = await prepareLetters(books.db, 'statement', ids, viewer, now());
+		if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
+		return prepared.value.map((one) => ({ ...one, corrects: one.letter.corrects, title: one.subject }));
+	};
+	const told = async () =>
+		(await lookAtRun(books.db, { kind: 'statement', page: 0, corrections: true }, viewer)).rows.map(
+			(row) => `${row.code} ${row.corrects}`
+		);
+	const place = (customerId: number, itemId: number, cash: number, version = 1) =>
+		done(
+			books,
+			placeMoney,
+			{
+				...{ receiptId: 1, receiptVersion: version, customerId },
+				lines: [{ itemId, version: 1, cash, differences: [] }]
+			},
+			CLERK
+		);
+	beforeEach(async () => {
+		await bringIn(books, bankXml([credit(400, 'AK-1')]));
+	});
+
+	it('is found once the payment it showed is taken off, and a corrected one takes its place', async () => {
+		const { actId } = await place(1, 1, 400);
+		await send('statement');
+		expect(await told()).toEqual([]);
+		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+		const [mine, other] = await letters();
+		expect(mine!.corrects).toEqual({ kind: 'statement', date: '2026-10-30' });
+		expect(mine!.title).toContain('Corrected statement');
+		expect(mine!.body).toContain('takes its place');
+		expect(other!.corrects).toBeUndefined();
+		const one = await prepareLetters(books.db, 'statement', chosen.slice(0, 1), viewer, now());
+		await done(books, sendLetters, { kind: 'statement', letters: one.ok ? one.value : [] }, CLERK);
+		expect(await told()).toEqual([]);
+		expect((await letters())[0]!.corrects).toBeUndefined();
+	});
+
+	it('is so again where the undoing was taken back', async () => {
+		const { actId } = await place(1, 1, 400);
+		await send('reminder');
+		const undone = await done(books, undoPlacing, { actId: actId! }, CLERK);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+		await done(books, placeAsBefore, { actId: undone.actId }, CLERK);
+		expect(await told()).toEqual([]);
+	});
+
+	it('is not one that was sent before the payment was placed', async () => {
+		await send('statement');
+		const { actId } = await place(1, 1, 400);
+		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		expect(await told()).toEqual([]);
+	});
+
+	it('tells the account that had the money, not the one that gets it', async () => {
+		const { actId } = await place(1, 1, 400);
+		await send('statement');
+		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await place(2, 2, 400, 3);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+	});
+
+	it('also where the money only lay on account, and lies on another account now', async () => {
+		const onAccount = (customerId: number, receiptVersion: number) =>
+			done(books, placeMoney, { receiptId: 1, receiptVersion, customerId, lines: [] }, CLERK);
+		const { actId } = await onAccount(1, 1);
+		await send('statement');
+		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await onAccount(2, 3);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+	});
 });

@@ -12,6 +12,7 @@ import type { Reader } from '../db/open';
 import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
 import { payIntoFor } from './firm-bank';
 import { openItemsOf } from './open-items';
+import { overtakenLetters } from './overtaken-letters';
 import { returnedPayments } from './returned-payments';
 import { readSetting } from './settings';
 
@@ -59,8 +60,13 @@ export async function letterFor(
 	const returned = returnedId === null ? null : await returnedInLetter(db, returnedId, items);
 	if (kind === 'returned' && returned === null)
 		return bad({ code: 'not-found', what: 'returned payment whose notice waits' });
+	const [overtaken] =
+		kind === 'statement'
+			? (await overtakenLetters(db, customerId)).filter((one) => one.currency === currency)
+			: [];
 	const written = writeLetter(kind, {
 		items,
+		...(overtaken ? { corrects: { kind: overtaken.kind, date: overtaken.date as Day } } : {}),
 		...(returned ? { returned } : {}),
 		credits: credits.map((row) => ({
 			reference: 'Your payment',

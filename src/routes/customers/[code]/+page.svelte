@@ -7,7 +7,7 @@
 	import ItemLife from '$lib/desk/ItemLife.svelte';
 	import { returnedMark } from '$lib/words/returned-mark';
 	import { ledgerWords } from '$lib/words/ledger-words';
-	import { amount, list, money, shortDay } from '$lib/words/format';
+	import { amount, list, moment, money, shortDay } from '$lib/words/format';
 	import { LETTER_NAMES } from '$lib/words/letter-text';
 	let { data } = $props();
 	const account = $derived(data.account);
@@ -50,6 +50,13 @@
 	<section class="overflow-y-auto px-8 pt-5 pb-8">
 		<h1>{customer.name} <span class="font-sans text-base font-normal text-soft">{customer.code}</span></h1>
 		<p class="mt-1 text-lg text-soft">{customer.name} {stands}.</p>
+		{#each account.overtaken as one (one.currency)}
+			<p class="note mt-1 text-sm">
+				The {one.kind} of {shortDay(one.date, data.today ?? undefined)} is not so any more: {one.by} put a payment
+				right on {moment(one.at)}.
+				<a class="underline" href="/letters?kind=correction">Send a corrected statement</a>
+			</p>
+		{/each}
 		{#each account.notCounted as one (one.id)}
 			<p class="text-sm text-soft">
 				{one.dated ? 'Held' : 'Typed, not posted'}: {one.method}
@@ -72,7 +79,7 @@
 			<a class="btn" href="/open-items/new?c={customer.id}">Write a document</a>
 			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
 					>Move payments</a
-				>{/if}
+				><a class="btn" href="/odd-pennies/remainders?customer={customer.code}">Write off</a>{/if}
 		</p>
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"

@@ -47,6 +47,6 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const at = await locals.app.circumstance(locals.who!, read.key);
 		const result = await perform(locals.app.books, decideClaims, read.value, at);
-		return result.ok ? { decided: result.value.decided } : refuse(result.problems);
+		return result.ok ? result.value : refuse(result.problems);
 	}
 };

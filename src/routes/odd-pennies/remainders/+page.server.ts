@@ -13,12 +13,14 @@ export const load: PageServerLoad = async ({ locals, url, parent }) => {
 	const read = typed ? parseTyped(typed, base, false) : null;
 	const query = {
 		upTo: typeof read === 'number' ? read : null,
-		partPaid: url.searchParams.get('all') !== 'yes'
+		partPaid: url.searchParams.get('all') !== 'yes',
+		code: url.searchParams.get('customer')
 	};
 	const found = await look(lookAtRemainders(locals.app.books.db, query, viewer));
 	return {
 		...found,
 		partPaid: query.partPaid,
+		upToTyped: query.upTo !== null,
 		bad: typeof read === 'string' ? typed : null,
 		mayAct: locals.who!.role !== 'reader'
 	};
@@ -30,6 +32,6 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const at = await locals.app.circumstance(locals.who!, read.key);
 		const result = await perform(locals.app.books, writeOffRemainders, read.value, at);
-		return result.ok ? { done: result.value.actIds } : refuse(result.problems);
+		return result.ok ? result.value : refuse(result.problems);
 	}
 };

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { untrack } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import { postAction } from '$lib/desk/post-action';
@@ -7,25 +8,39 @@
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
 	const today = $derived(data.today ?? '');
-	/** All are chosen at first; what is left out is remembered. */
-	const left = new SvelteSet<number>();
-	const chosen = $derived(data.rows.filter((row) => !left.has(row.itemId)));
+	const { owner } = $derived(data);
+	/** Remainders are all chosen at first, an account's documents none: what was turned round by hand is remembered. */
+	const turned = new SvelteSet<number>();
+	const isChosen = (id: number) => turned.has(id) === (owner !== null);
+	const chosen = $derived(data.rows.filter((row) => isChosen(row.itemId)));
+	const turn = (id: number) => (turned.has(id) ? turned.delete(id) : turned.add(id));
+	const noun = $derived(owner ? 'document' : 'remainder');
 	const accounts = $derived(new Set(chosen.map((row) => row.code)).size);
 	const sums = $derived.by(() => {
 		const by = new Map<string, number>();
 		for (const row of chosen) by.set(row.currency, (by.get(row.currency) ?? 0) + row.open);
 		return list([...by].map(([currency, sum]) => money(sum, currency)));
 	});
-	let kind = $state<'small_difference' | 'bad_debt'>('small_difference');
+	let kind = $state(untrack(() => (data.owner ? ('bad_debt' as const) : ('small_difference' as const))));
+	let note = $state('');
 	let problems = $state<readonly string[]>([]);
 	let busy = $state(false);
 	let key = crypto.randomUUID();
 	const most = $derived(data.mine[kind]);
-	const over = $derived(most === null ? [] : chosen.filter((row) => row.openBase > most));
+	/** As the act counts it: small differences by account, bad debts all together. */
+	const counts = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const row of chosen) {
+			const of = kind === 'bad_debt' ? '' : `${row.code} ${row.currency}`;
+			by.set(of, (by.get(of) ?? 0) + row.openBase);
+		}
+		return Math.max(0, ...by.values());
+	});
+	const over = $derived(most !== null && counts > most);
 
 	async function writeOff() {
 		busy = true;
-		const json = { kind, items: chosen.map(({ itemId, version }) => ({ itemId, version })) };
+		const json = { kind, note, items: chosen.map(({ itemId, version }) => ({ itemId, version })) };
 		const result = await postAction(
 			'?/writeOff',
 			{ json, key },
@@ -35,42 +50,58 @@
 		problems = result.ok ? [] : result.problems;
 		if (!result.ok) return;
 		key = crypto.randomUUID();
-		toast(`Wrote off ${count(chosen.length, 'remainder')}.`);
-		left.clear();
+		const asked = ((result.data.waits as unknown[]) ?? []).length > 0;
+		toast(
+			asked
+				? 'That is above your limit: a supervisor was asked. Nothing is written off until then.'
+				: `Wrote off ${count(chosen.length, noun)}.`
+		);
+		turned.clear();
 		await invalidateAll();
 	}
 </script>
 
-<svelte:head><title>Small remainders · Odd Penny</title></svelte:head>
+<svelte:head><title>{owner ? `What ${owner.name} owes` : 'Small remainders'} · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-24">
-	<p class="text-sm"><a href="/odd-pennies">Odd pennies</a></p>
+	<p class="text-sm">
+		<a class="inline-block py-0.5" href="/odd-pennies">Odd pennies</a>{#if owner}, <a
+				class="inline-block py-0.5"
+				href="/customers/{owner.code}">{owner.name}</a
+			>{/if}
+	</p>
 	<h1>
-		{data.rows.length
-			? `${count(data.rows.length, 'small remainder')} up to ${money(data.upTo, data.base)}.`
-			: `Nothing up to ${money(data.upTo, data.base)} is left over.`}
+		{owner
+			? data.rows.length
+				? `What ${owner.name} owes, to be written off.`
+				: `${owner.name} owes nothing.`
+			: data.rows.length
+				? `${count(data.rows.length, 'small remainder')} up to ${money(data.upTo, data.base)}.`
+				: `Nothing up to ${money(data.upTo, data.base)} is left over.`}
 	</h1>
 	<p class="mt-1 mb-3 says">
-		What is left open of {data.partPaid ? 'part-paid documents' : 'any document'}, too little to be asked for.
-		Written off in one run: an act for each account, dated today; each can be taken back.
+		{#if owner}For a customer who cannot or will not pay. Choose what is lost; it is booked as bad debts,
+			dated today, and can be taken back. A dividend that comes later is placed as money on account.{:else}
+			What is left open of {data.partPaid ? 'part-paid documents' : 'any document'}, too little to be asked
+			for. Written off in one run: an act for each account, dated today; each can be taken back.{/if}
 	</p>
 	<Problems problems={data.bad ? [`“${data.bad}” is no amount.`, ...problems] : problems} />
-	<form method="GET" class="mb-3 flex items-end gap-3 text-sm" data-sveltekit-keepfocus>
-		<label class="grid gap-1"
-			>Up to, in {data.base}
-			<input
-				type="text"
-				name="upTo"
-				inputmode="decimal"
-				class="amount-field w-28"
-				value={amount(data.upTo, data.base)}
-			/></label
-		>
-		<label class="flex items-center gap-2 pb-1.5"
-			><input type="checkbox" name="all" value="yes" checked={!data.partPaid} /> whole small documents, too</label
-		>
-		<button class="btn">Show</button>
-	</form>
+	{#if !owner}<form method="GET" class="mb-3 flex items-end gap-3 text-sm" data-sveltekit-keepfocus>
+			<label class="grid gap-1"
+				>Up to, in {data.base}
+				<input
+					type="text"
+					name="upTo"
+					inputmode="decimal"
+					class="amount-field w-28"
+					value={amount(data.upTo, data.base)}
+				/></label
+			>
+			<label class="flex items-center gap-2 pb-1.5"
+				><input type="checkbox" name="all" value="yes" checked={!data.partPaid} /> whole small documents, too</label
+			>
+			<button class="btn">Show</button>
+		</form>{/if}
 	{#if data.rows.length}
 		<table>
 			<thead
@@ -88,8 +119,8 @@
 								type="checkbox"
 								aria-label="Write off {row.number}"
 								disabled={!data.mayAct}
-								checked={!left.has(row.itemId)}
-								onchange={() => (left.has(row.itemId) ? left.delete(row.itemId) : left.add(row.itemId))}
+								checked={isChosen(row.itemId)}
+								onchange={() => turn(row.itemId)}
 							/></td
 						>
 						<td><a class="block py-0.5" href="/customers/{row.code}">{row.customer}</a></td>
@@ -108,7 +139,7 @@
 		{#if data.mayAct}
 			<footer class="double-top fixed inset-x-0 bottom-0 flex h-[54px] items-center gap-3 bg-sheet px-5">
 				<button class="btn btn-main" disabled={busy || chosen.length === 0} onclick={writeOff}
-					>Write off {count(chosen.length, 'remainder')}</button
+					>{over ? 'Ask to write off' : 'Write off'} {count(chosen.length, noun)}</button
 				>
 				<label class="flex items-center gap-2 text-sm"
 					>as <select bind:value={kind}
@@ -117,10 +148,15 @@
 						></select
 					></label
 				>
-				<p class={['ml-auto text-sm', over.length ? 'text-copper' : 'text-soft']} aria-live="polite">
-					{over.length
-						? `${count(over.length, 'remainder is', 'remainders are')} above your limit of ${money(most!, data.base)}: a supervisor has to write them off.`
-						: `Posting closes ${sums} on ${count(accounts, 'account')}.`}
+				<label class="flex items-center gap-2 text-sm"
+					>because <input type="text" class="w-64" bind:value={note} placeholder="for the record" /></label
+				>
+				<p class={['ml-auto text-sm', over ? 'text-copper' : 'text-soft']} aria-live="polite">
+					{over
+						? `${money(counts, data.base)} is above your limit of ${money(most!, data.base)}: a supervisor will be asked.`
+						: chosen.length === 0
+							? 'Choose what is lost.'
+							: `Posting closes ${sums} on ${count(accounts, 'account')}.`}
 				</p>
 			</footer>
 		{/if}

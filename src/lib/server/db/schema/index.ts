@@ -9,3 +9,4 @@ export * from './by-hand';
 export * from './refunds';
 export * from './returns';
 export * from './advices';
+export * from './approvals';

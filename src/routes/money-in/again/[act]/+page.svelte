@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
@@ -36,6 +37,11 @@
 		event.preventDefault();
 		does();
 	}
+	/** Where somebody was told how it stood, the way to the corrected statement. */
+	const toldAction = () =>
+		again.letters.length
+			? { action: { label: 'Corrected statement', onClick: () => goto('/letters?kind=correction') } }
+			: {};
 	const kinds = { statement: 'A statement', reminder: 'A reminder' } as Record<string, string>;
 </script>
 
@@ -55,12 +61,8 @@
 			<p class="mt-1 text-sm text-copper">
 				{kinds[letter.kind] ?? 'A letter'} of {shortDay(letter.date, data.today ?? undefined)} told {letter.customer}
 				how it stood.
-				<a class="underline" href="/letters/outbox/{letter.id}">Read it</a>, or
-				<a
-					class="underline"
-					href="/letters/preview?kind=statement&customer={letter.customerId}&currency={letter.currency}"
-					>send a corrected statement</a
-				> afterwards.
+				<a class="underline" href="/letters/outbox/{letter.id}">Read it</a>. A corrected statement will be
+				drafted.
 			</p>
 		{/each}
 		<div class="mt-1"><Problems {problems} /></div>
@@ -85,7 +87,7 @@
 					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
 					else if (result.type === 'error') problems = ['That did not work. Nothing was changed.'];
 					else {
-						toast('Put right. Both the old placing and the new one are in the journal.');
+						toast('Put right. Both the old placing and the new one are in the journal.', toldAction());
 						await update();
 					}
 				};

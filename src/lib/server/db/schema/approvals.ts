@@ -1,0 +1,28 @@
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { act } from './acts';
+import { customer } from './firm';
+
+/** What somebody wants to book beyond their limit, where there is no money whose receipt could wait for it. */
+export const approval = sqliteTable(
+	'approval',
+	{
+		/** The act of asking. */
+		actId: integer('act_id')
+			.primaryKey()
+			.references(() => act.id),
+		/** The act that was asked for, and its input as JSON. */
+		kind: text('kind', { enum: ['decide-claim', 'write-off-remainders'] }).notNull(),
+		input: text('input').notNull(),
+		/** Which limits it is beyond, as JSON; sums in base currency. */
+		over: text('over', { mode: 'json' })
+			.$type<readonly { kind: string; amount: number; most: number }[]>()
+			.notNull(),
+		about: text('about').notNull(),
+		/** The account, where it is about one alone. */
+		customerId: integer('customer_id').references(() => customer.id),
+		state: text('state', { enum: ['waiting', 'agreed', 'refused', 'withdrawn'] }).notNull(),
+		/** The act that answered it. */
+		endedActId: integer('ended_act_id').references(() => act.id)
+	},
+	(t) => [index('approval_state').on(t.state)]
+);
