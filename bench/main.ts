@@ -21,6 +21,7 @@ import { deskKeys } from './desk-keys';
 import { hard } from './hard';
 import { matcher } from './matcher';
 import { screens } from './screens';
+import { threads } from './threads';
 
 /** Measures and prints; asserts nothing. Figures are for comparing within one run on one machine. */
 const lines: [string, string][] = [];
@@ -48,6 +49,12 @@ if (process.argv[2] === 'keys') {
 /** `matcher` measures matching alone. */
 if (process.argv[2] === 'matcher') {
 	matcher(say);
+	process.exit(0);
+}
+
+/** `threads` measures one account with a long past. */
+if (process.argv[2] === 'threads') {
+	await threads(say);
 	process.exit(0);
 }
 
@@ -165,6 +172,7 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 	await books.close();
 }
 await deskKeys(say);
+await threads(say);
 await screens(say);
 
 async function writeStatement(

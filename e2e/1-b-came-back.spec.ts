@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { complaints, open, signIn, violations } from './helpers';
+import { complaints, open, postByKey, signIn, violations } from './helpers';
 
 test('a debit of the bank is a payment that came back: marked, its notice sent, and taken back', async ({
 	page
@@ -85,4 +85,33 @@ test('the desk says why an open item was not proposed', async ({ page }) => {
 	await ask.focus();
 	await page.keyboard.press('Space');
 	await expect(page.getByText(/The words (do not name it|name others)/).first()).toBeVisible();
+});
+
+test('a refund that came back is said to be one; on account, it is theirs again', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]', { hasText: 'Linden Rise Tiles' }).first().click();
+	await expect(page.getByText('A refund that came back?')).toBeVisible();
+	await expect(page.locator('footer')).toContainText('Leaves £41.00 on account');
+	await postByKey(page);
+});
+
+test('who was told what is no longer so is found on Today, and gets a corrected statement', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await expect(page.getByText('1 account was told what is no longer so')).toBeVisible();
+	await open(page, '/letters?kind=correction');
+	expect(await violations(page, 'corrections')).toEqual([]);
+	const name = await page.locator('tbody button').first().innerText();
+	const letter = page.frameLocator('iframe');
+	await expect(letter.locator('h1')).toHaveText('Corrected statement of account');
+	await expect(letter.locator('body')).toContainText('Our statement of 28 Oct 2026 showed a payment');
+	await page.getByLabel(`Choose ${name}`).check();
+	await page.getByRole('button', { name: 'Send 1 statement' }).click();
+	await expect(page.getByText('Nobody was told what is no longer so.')).toBeVisible();
+	await open(page, '/letters/outbox');
+	await page.getByRole('link', { name }).or(page.getByText(name)).first().waitFor();
+	expect(heard).toEqual([]);
 });

@@ -108,3 +108,51 @@ test('a trial run reads three files, says what would match, and keeps nothing', 
 	expect(await violations(page, 'what would match')).toEqual([]);
 	expect(heard).toEqual([]);
 });
+
+test('a loss beyond the limit waits for a supervisor, who does not agree, or agrees', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await open(page, '/customers/H1005');
+	await page.getByRole('link', { name: 'Write off' }).click();
+	await page.waitForURL('**/odd-pennies/remainders?customer=H1005');
+	expect(await violations(page, 'what an account owes, to be written off')).toEqual([]);
+	const rows = page.locator('tbody tr');
+	const owed = await rows.count();
+	await rows.first().getByRole('checkbox').check();
+	await expect(page.locator('footer')).toContainText('a supervisor will be asked');
+	await page.getByLabel('because').fill('the shop is shut');
+	await page.getByRole('button', { name: 'Ask to write off 1 document' }).click();
+	await expect(page.getByText('a supervisor was asked')).toBeVisible();
+	await expect(rows).toHaveCount(owed);
+	await open(page, '/odd-pennies/asked');
+	const mine = page.locator('article', { hasText: 'the shop is shut' });
+	await expect(mine.getByRole('button')).toHaveText(['Ask no longer']);
+	await signIn(page, 'supervisor');
+	await open(page, '/odd-pennies/asked');
+	expect(await violations(page, 'asked of a supervisor')).toEqual([]);
+	const other = page.locator('article', { hasText: 'letters come back' });
+	await other.getByRole('button', { name: 'Do not agree' }).click();
+	await expect(page.getByRole('alert')).toContainText('Say why not');
+	await other.getByLabel('Why, or why not').fill('ask the receiver first');
+	await other.getByRole('button', { name: 'Do not agree' }).click();
+	await expect(page.locator('tbody tr', { hasText: 'ask the receiver first' })).toContainText('not agreed');
+	await mine.getByRole('button', { name: 'Agree and post' }).click();
+	await expect(page.getByText('Nothing waits for a supervisor.')).toBeVisible();
+	await open(page, '/odd-pennies/remainders?customer=H1005');
+	await expect(rows).toHaveCount(owed - 1);
+	expect(heard).toEqual([]);
+});
+
+test('an item leads to the money that paid it', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/customers/H1005');
+	await page.getByRole('link', { name: 'what it paid' }).first().click();
+	await page.waitForURL('**/threads?money=*');
+	expect(await page.locator('[data-ribbon]').count()).toBeGreaterThan(1);
+	await page.locator('[data-ribbon]').first().focus();
+	await page.keyboard.press('Enter');
+	await page.locator('aside a[href*="?item="]').click();
+	await page.getByRole('link', { name: 'Which money paid it' }).click();
+	await page.waitForURL('**/threads?item=*');
+	expect(await page.locator('[data-ribbon]').count()).toBeGreaterThan(0);
+});

@@ -16,6 +16,7 @@ import { DEPOSIT_ORDER, invoiceForDeposit } from './invoice-for-deposit';
 import { documentFiles } from './document-files';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
+import { asksSupervisor, refundCameBack, toldWrong } from './bad-news';
 import { cameBack } from './came-back';
 import { creditAgainstInvoice, decidedClaims, rareCases } from './rare-cases';
 import { recordByHand } from './record-by-hand';
@@ -85,6 +86,9 @@ export async function makeBooks(
 	await creditAgainstInvoice(books, at(clerk), [...ids.values()]);
 	await cameBack(books, at(clerk), sterling);
 	await decidedClaims(books, at(supervisor));
+	await refundCameBack(books, at(supervisor), sterling);
+	await toldWrong(books, at(clerk));
+	await asksSupervisor(books, at(clerk));
 	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
 	// What the cheques pay is no longer owed, so today's entries are of others.
 	for (const code of clubs) year.owed.delete(code);

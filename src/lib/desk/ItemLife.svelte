@@ -70,6 +70,9 @@
 {#if life.document.paymentReference}<p class="says">
 		Payment reference {life.document.paymentReference}
 	</p>{/if}
+{#if life.events.length > 1}<p class="mt-1">
+		<a class="underline" href="/customers/{life.code}/threads?item={life.item.id}">Which money paid it</a>
+	</p>{/if}
 <h3 class="mt-5 font-sans text-sm font-semibold text-soft">Its life</h3>
 <ol class="mt-1 border-l border-rule pl-4">
 	{#each life.events as event, i (i)}

@@ -3,7 +3,7 @@ import { amount, money, shortDay } from './format';
 import { letterSum, letterText } from './letter-text';
 
 const STYLE =
-	'body{font:13px/1.45 Georgia,serif;color:#24201b;background:#fff;margin:0;padding:34px 38px}h1{font-size:20px;margin:22px 0 6px}table{border-collapse:collapse;width:100%;margin:10px 0}td,th{padding:4px 6px 4px 0;text-align:left;border-bottom:1px solid #ddd3c2;vertical-align:top}th{font-weight:400;color:#6f665a;font-size:11px}.n{text-align:right;font-variant-numeric:tabular-nums;white-space:nowrap}.s{color:#6f665a;font-size:12px}.l{color:#8c2f2b}hr{border:0;border-top:3px double #b9ac97;margin:8px 0 18px}.sum{display:flex;justify-content:space-between;font-weight:700;font-size:15px;margin:12px 0}';
+	'body{font:13px/1.45 Georgia,serif;color:#24201b;background:#fff;margin:0;padding:34px 38px}h1{font-size:20px;margin:22px 0 6px}table{border-collapse:collapse;width:100%;margin:10px 0}td,th{padding:4px 6px 4px 0;text-align:left;border-bottom:1px solid #ddd3c2;vertical-align:top}th{font-weight:400;color:#6f665a;font-size:11px}.n{text-align:right;font-variant-numeric:tabular-nums;white-space:nowrap}.d{white-space:nowrap}.s{color:#6f665a;font-size:12px}.l{color:#8c2f2b}hr{border:0;border-top:3px double #b9ac97;margin:8px 0 18px}.sum{display:flex;justify-content:space-between;font-weight:700;font-size:15px;margin:12px 0}';
 
 /** A letter as a page of its own, for reading beside a list: the same data and words as the PDF. */
 export function letterPage(letter: Letter): string {
@@ -15,7 +15,7 @@ export function letterPage(letter: Letter): string {
 				? `${shortDay(row.due, letter.date)}${row.late > 0 ? ` <span class="l">${row.late} days</span>` : ''}`
 				: '';
 			const part = row.partPaid ? '<br><span class="s">part paid, the remainder is open</span>' : '';
-			return `<tr><td><b>${safe(row.number)}</b> <span class="s">${safe(row.text)}</span>${part}</td><td>${shortDay(row.issued, letter.date)}</td><td>${due}</td><td class="n">${amount(row.total, currency)}</td><td class="n"><b>${amount(row.open, currency)}</b></td></tr>`;
+			return `<tr><td><b>${safe(row.number)}</b> <span class="s">${safe(row.text)}</span>${part}</td><td class="d">${shortDay(row.issued, letter.date)}</td><td class="d">${due}</td><td class="n">${amount(row.total, currency)}</td><td class="n"><b>${amount(row.open, currency)}</b></td></tr>`;
 		})
 		.join('');
 	const sum = letterSum(letter);

@@ -126,8 +126,8 @@
 		<p class="mt-1 mb-3 says">
 			{#if data.corrections}A payment that their last letter showed was put right since. The corrected
 				statement says so and takes that letter’s place.{/if}
-			{count(ready.length, 'letter')} can go; {accounts - ready.length} are better left, each for the reason beside
-			it.
+			{count(ready.length, 'letter')} can go; {accounts - ready.length}
+			{accounts - ready.length === 1 ? 'is' : 'are'} better left, each for the reason beside it.
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
 				it.{/if}
 		</p>

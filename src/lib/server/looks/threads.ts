@@ -64,65 +64,93 @@ const WINDOW = 60;
 /** More ribbons than this are no picture; the newest are shown. */
 const MOST = 240;
 
+export interface ThreadQuery {
+	readonly code: string;
+	readonly from: string | null;
+	readonly ghosts: boolean;
+	/** One item, or one receipt, alone: its threads of any time, and those of the money that they belong to. */
+	readonly item?: number | null;
+	readonly money?: number | null;
+}
+
 /**
  * An account's money and credits, its items, and what of the one lies on the other, from a day on; what was placed before is
  * summed up. With `ghosts`, placings that were taken off are among them.
  */
-export const lookAtThreads = defineLook(
-	'reader',
-	async (db, input: { code: string; from: string | null; ghosts: boolean }, { today }) => {
-		const owner = await db.select().from(customer).where(eq(customer.code, input.code)).get();
-		if (!owner) return null;
-		const from = (input.from && parseDay(input.from)) || addDays(today, -WINDOW);
-		const touching = or(eq(item.customerId, owner.id), eq(allocation.creditCustomerId, owner.id));
-		const rows = await db
-			.select({ part: allocation, by: act.userName, at: act.at, facts: act.facts })
-			.from(allocation)
-			.innerJoin(item, eq(item.id, allocation.itemId))
-			.innerJoin(act, eq(act.id, allocation.actId))
-			.where(and(touching, gte(allocation.date, from)))
-			.orderBy(desc(allocation.id))
-			.limit(MOST * 2);
-		const offs = new Map(
-			rows.flatMap(({ part, by, at }) =>
-				part.undoesId === null ? [] : [[part.undoesId, { by, at, actId: part.actId }] as const]
-			)
-		);
-		const standing = rows
-			.filter(({ part }) => part.undoesId === null && (input.ghosts || !offs.has(part.id)))
-			.slice(0, MOST)
-			.reverse();
-		const links = standing.map(({ part, by, at, facts }): ThreadLink => ({
-			id: part.id,
-			source: part.receiptId !== null ? `r${part.receiptId}` : `i${part.creditItemId}`,
-			...{ itemId: part.itemId, amount: part.amount, date: part.date, actId: part.actId, by, at },
-			reasons: (JSON.parse(facts) as { reasons?: string[] }).reasons ?? [],
-			off: offs.get(part.id) ?? null
-		}));
-		const earlier = await db
-			.select({ count: sql<number>`count(*)`, sum: sql<number>`coalesce(sum(${allocation.amount}), 0)` })
-			.from(allocation)
-			.innerJoin(item, eq(item.id, allocation.itemId))
-			.where(and(touching, lt(allocation.date, from)))
-			.get();
-		return {
-			customer: { id: owner.id, code: owner.code, name: owner.name, currency: owner.currency },
-			from,
-			ghosts: input.ghosts,
-			links,
-			sources: await sourcesOf(db, links, owner.id, from),
-			items: await itemsOf(db, links, owner.id),
-			earlier: { count: earlier?.count ?? 0, sum: earlier?.sum ?? 0 }
-		};
-	}
-);
+export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery, { today }) => {
+	const owner = await db.select().from(customer).where(eq(customer.code, input.code)).get();
+	if (!owner) return null;
+	const from = (input.from && parseDay(input.from)) || addDays(today, -WINDOW);
+	const alone = aloneOf(db, input);
+	const touching = and(
+		or(eq(item.customerId, owner.id), eq(allocation.creditCustomerId, owner.id)),
+		alone ?? undefined
+	);
+	const rows = await db
+		.select({ part: allocation, by: act.userName, at: act.at, facts: act.facts })
+		.from(allocation)
+		.innerJoin(item, eq(item.id, allocation.itemId))
+		.innerJoin(act, eq(act.id, allocation.actId))
+		.where(and(touching, alone ? undefined : gte(allocation.date, from)))
+		.orderBy(desc(allocation.id))
+		.limit(MOST * 4);
+	const offs = new Map(
+		rows.flatMap(({ part, by, at }) =>
+			part.undoesId === null ? [] : [[part.undoesId, { by, at, actId: part.actId }] as const]
+		)
+	);
+	const standing = rows
+		.filter(({ part }) => part.undoesId === null && (input.ghosts || !offs.has(part.id)))
+		.slice(0, MOST)
+		.reverse();
+	const links = standing.map(({ part, by, at, facts }): ThreadLink => ({
+		id: part.id,
+		source: part.receiptId !== null ? `r${part.receiptId}` : `i${part.creditItemId}`,
+		...{ itemId: part.itemId, amount: part.amount, date: part.date, actId: part.actId, by, at },
+		reasons: (JSON.parse(facts) as { reasons?: string[] }).reasons ?? [],
+		off: offs.get(part.id) ?? null
+	}));
+	const earlier = await db
+		.select({ count: sql<number>`count(*)`, sum: sql<number>`coalesce(sum(${allocation.amount}), 0)` })
+		.from(allocation)
+		.innerJoin(item, eq(item.id, allocation.itemId))
+		.where(and(touching, lt(allocation.date, from)))
+		.get();
+	return {
+		customer: { id: owner.id, code: owner.code, name: owner.name, currency: owner.currency },
+		from,
+		ghosts: input.ghosts,
+		links,
+		alone: alone !== null,
+		/** Newer ones than this are shown; there are more in the window. */
+		cut: rows.length >= MOST * 4 || standing.length >= MOST,
+		sources: await sourcesOf(db, links, owner.id, alone ? null : from),
+		items: await itemsOf(db, links, owner.id, alone === null),
+		earlier: alone ? { count: 0, sum: 0 } : { count: earlier?.count ?? 0, sum: earlier?.sum ?? 0 }
+	};
+});
 
-/** The receipts and credit notes of the links, and receipts that lie on account. */
+/** Those that lie on the item, or come of the receipt, and with an item all of the money that paid it. */
+function aloneOf(db: Db, { item: itemId, money }: ThreadQuery) {
+	if (money) return eq(allocation.receiptId, money);
+	if (!itemId) return null;
+	const paying = db
+		.select({ id: allocation.receiptId })
+		.from(allocation)
+		.where(eq(allocation.itemId, itemId));
+	return or(
+		eq(allocation.itemId, itemId),
+		eq(allocation.creditItemId, itemId),
+		inArray(allocation.receiptId, paying)
+	)!;
+}
+
+/** The receipts and credit notes of the links; with a day, also receipts since then and those that lie on account. */
 async function sourcesOf(
 	db: Db,
 	links: readonly ThreadLink[],
 	customerId: number,
-	from: Day
+	from: Day | null
 ): Promise<ThreadSource[]> {
 	const ids = [...new Set(links.flatMap(({ source }) => (source[0] === 'r' ? Number(source.slice(1)) : [])))];
 	const money = await db
@@ -132,10 +160,12 @@ async function sourcesOf(
 		.where(
 			or(
 				inArray(receipt.id, ids),
-				and(
-					eq(receiptState.customerId, customerId),
-					or(sql`${receiptState.onAccount} > 0`, gte(receipt.booked, from))
-				)
+				from === null
+					? undefined
+					: and(
+							eq(receiptState.customerId, customerId),
+							or(sql`${receiptState.onAccount} > 0`, gte(receipt.booked, from))
+						)
 			)
 		)
 		.orderBy(asc(receipt.booked), asc(receipt.id));
@@ -172,9 +202,16 @@ async function sourcesOf(
 	].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.key < b.key ? -1 : 1));
 }
 
-/** The items of the links, and all that the account has open. */
-async function itemsOf(db: Db, links: readonly ThreadLink[], customerId: number): Promise<ThreadItem[]> {
-	const open = (await openItemsOf(db, [customerId])).filter((one) => one.kind !== 'credit_note');
+/** The items of the links, and with `others` all that the account has open. */
+async function itemsOf(
+	db: Db,
+	links: readonly ThreadLink[],
+	customerId: number,
+	others: boolean
+): Promise<ThreadItem[]> {
+	const open = others
+		? (await openItemsOf(db, [customerId])).filter((one) => one.kind !== 'credit_note')
+		: [];
 	const ids = [
 		...new Set([...links.map((link) => link.itemId), ...open.slice(0, MOST).map((one) => one.id)])
 	];

@@ -126,6 +126,10 @@
 									<span class="text-soft">{amount(thread.amount, row.currency)}</span>
 								</span>
 							{/each}
+							{#if row.receiptId && !row.undone && row.threads.length > 1}<a
+									class="mr-2 whitespace-nowrap text-soft underline"
+									href="{here}/threads?money={row.receiptId}">what it paid</a
+								>{/if}
 							{#if row.onAccount > 0}<span class="whitespace-nowrap text-copper"
 									>{amount(row.onAccount, row.currency)} on account</span
 								>{/if}

@@ -12,7 +12,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const input = {
 		code: params.code,
 		from: url.searchParams.get('from'),
-		ghosts: url.searchParams.get('off') === 'shown'
+		ghosts: url.searchParams.get('off') === 'shown',
+		item: Number(url.searchParams.get('item')) || null,
+		money: Number(url.searchParams.get('money')) || null
 	};
 	const threads = await look(lookAtThreads(locals.app.books.db, input, viewer));
 	if (!threads) error(404, `There is no account ${params.code}.`);

@@ -37,15 +37,21 @@
 		<p class="text-sm"><a href="/customers/{threads.customer.code}">{threads.customer.name}</a></p>
 		<h1>Which money paid what</h1>
 		<p class="mt-1 flex flex-wrap items-center gap-x-4 text-sm text-soft">
-			<span>Placed since {shortDay(threads.from, today)}:</span>
-			{#each SINCE as [days, words] (days)}
-				{@const from = addDays(today, -days)}
-				<a
-					class={['block py-0.5', from === threads.from && 'font-semibold text-ink']}
-					href={address({ from })}
-					aria-current={from === threads.from ? 'true' : undefined}>{words}</a
+			{#if threads.alone}
+				<a class="block py-0.5 underline" href="/customers/{threads.customer.code}/threads"
+					>all of the account</a
 				>
-			{/each}
+			{:else}
+				<span>Placed since {shortDay(threads.from, today)}:</span>
+				{#each SINCE as [days, words] (days)}
+					{@const from = addDays(today, -days)}
+					<a
+						class={['block py-0.5', from === threads.from && 'font-semibold text-ink']}
+						href={address({ from })}
+						aria-current={from === threads.from ? 'true' : undefined}>{words}</a
+					>
+				{/each}
+			{/if}
 			<a class="block py-0.5 underline" href={address({ off: threads.ghosts ? null : 'shown' })}
 				>{threads.ghosts ? 'without what was taken off' : 'with what was taken off'}</a
 			>
@@ -55,9 +61,8 @@
 		</p>
 		{#if threads.links.length === 0}
 			<p class="mt-6 says">
-				Nothing was placed on this account since then. {threads.earlier.count
-					? `Before it, ${count(threads.earlier.count, 'time')}.`
-					: ''}
+				{threads.alone ? 'No money lies on it.' : 'Nothing was placed on this account since then.'}
+				{threads.earlier.count ? `Before it, ${count(threads.earlier.count, 'time')}.` : ''}
 			</p>
 		{/if}
 		{#if data.asTable}
@@ -97,6 +102,9 @@
 				/>
 			</div>
 		{/if}
+		{#if threads.cut}<p class="mt-2 text-sm text-copper">
+				Only the newest {count(threads.links.length, 'placing')} are shown; take a shorter time to see all of it.
+			</p>{/if}
 		{#if threads.earlier.count}
 			<p class="double-top mt-4 pt-2 text-sm text-soft">
 				Before {shortDay(threads.from, today)}: {count(threads.earlier.count, 'placing')} of {money(

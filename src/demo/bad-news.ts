@@ -1,0 +1,113 @@
+import { and, asc, eq, gt, gte, lte } from 'drizzle-orm';
+import { addDays } from '../lib/core/day/arithmetic';
+import { makeRefundFile } from '../lib/server/acts/make-refund-file';
+import { perform, type Circumstance } from '../lib/server/acts/perform';
+import { placeAgain } from '../lib/server/acts/place-again';
+import { sendLetters } from '../lib/server/acts/send-letters';
+import { writeOffRemainders } from '../lib/server/acts/write-off-remainders';
+import type { Books } from '../lib/server/db/open';
+import { allocation, bankAccount, item, itemState, receipt, receiptState } from '../lib/server/db/schema';
+import { prepareLetters } from '../lib/server/http/prepare-letters';
+import { refundsDue } from '../lib/server/repo/refunds-due';
+import type { BankBook } from './bank-book';
+import { DEMO_TODAY } from './firm';
+
+async function must<T>(
+	work: Promise<{ ok: true; value: T } | { ok: false; problems: readonly unknown[] }>
+): Promise<T> {
+	const result = await work;
+	if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
+	return result.value;
+}
+
+/** A refund went to the bank in a file; its debit stands in today's file, and so does the money, since the account was closed. */
+export async function refundCameBack(books: Books, at: Circumstance, bank: BankBook): Promise<void> {
+	const from = await books.db.select().from(bankAccount).where(eq(bankAccount.currency, 'GBP')).get();
+	const due = (await refundsDue(books.db)).filter((one) => one.currency === 'GBP' && one.account);
+	const [first] = due;
+	if (!from || !first) throw new Error('the demo books have no refund that could come back');
+	const { id, account, payee, amount } = first;
+	await must(
+		perform(books, makeRefundFile, { bankAccountId: from.id, refunds: [{ id, account: account! }] }, at)
+	);
+	bank.add({
+		...{ amount: -amount, booked: addDays(DEMO_TODAY, -1), code: ['ICDT', 'ESCT'] as const },
+		details: [{ amount, name: payee, account, text: `REFUND-${id}` }]
+	});
+	bank.add({
+		...{ amount, booked: DEMO_TODAY, code: ['RCDT', 'RRTN'] as const },
+		details: [{ amount, name: payee, account, text: `RETURNED REFUND-${id}`, returned: 'AC04' }]
+	});
+}
+
+/**
+ * Statements went out in the morning; in the afternoon one of the customers rang: a payment that the statement showed on one
+ * invoice was meant for another, and it was moved.
+ */
+export async function toldWrong(books: Books, at: Circumstance): Promise<void> {
+	const rows = await books.db
+		.select({
+			receiptId: receipt.id,
+			version: receiptState.version,
+			actId: receiptState.actId,
+			amount: receipt.amount,
+			customerId: receiptState.customerId,
+			currency: receipt.currency
+		})
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(
+			and(
+				eq(receiptState.state, 'placed'),
+				eq(receipt.currency, 'GBP'),
+				eq(receiptState.onAccount, 0),
+				gte(receipt.booked, addDays(DEMO_TODAY, -9)),
+				lte(receipt.booked, addDays(DEMO_TODAY, -3))
+			)
+		)
+		.orderBy(asc(receipt.id));
+	for (const row of rows) {
+		const parts = await books.db.select().from(allocation).where(eq(allocation.receiptId, row.receiptId));
+		const other = await books.db
+			.select({ itemId: item.id, version: itemState.version })
+			.from(itemState)
+			.innerJoin(item, eq(item.id, itemState.itemId))
+			.where(
+				and(
+					eq(itemState.customerId, row.customerId!),
+					eq(itemState.kind, 'invoice'),
+					eq(itemState.currency, 'GBP'),
+					gt(itemState.open, row.amount)
+				)
+			)
+			.get();
+		if (parts.length !== 1 || parts[0]!.actId !== row.actId || !other) continue;
+		const morning = { ...at, now: () => `${at.today}T09:05:00.000Z` };
+		const chosen = [{ customerId: row.customerId!, currency: row.currency }];
+		const letters = await must(prepareLetters(books.db, 'statement', chosen, at, morning.now()));
+		await must(perform(books, sendLetters, { kind: 'statement', letters }, morning));
+		const order = {
+			...{ receiptId: row.receiptId, receiptVersion: row.version, customerId: row.customerId },
+			lines: [{ ...other, cash: row.amount, differences: [] }],
+			reasons: ['They rang: it was meant for this one.']
+		};
+		await must(perform(books, placeAgain, { actId: row.actId!, order }, at));
+		return;
+	}
+	throw new Error('the demo books have no payment that could have been meant for another invoice');
+}
+
+/** A clerk wants to write off an old invoice, which takes a supervisor. */
+export async function asksSupervisor(books: Books, at: Circumstance): Promise<void> {
+	const oldest = await books.db
+		.select({ itemId: itemState.itemId, version: itemState.version })
+		.from(itemState)
+		.where(and(eq(itemState.kind, 'invoice'), eq(itemState.currency, 'GBP'), gt(itemState.open, 5_000)))
+		.orderBy(asc(itemState.due), asc(itemState.itemId))
+		.limit(1);
+	const note = 'the pottery has closed, letters come back';
+	const { waits } = await must(
+		perform(books, writeOffRemainders, { items: oldest, kind: 'bad_debt', note }, at)
+	);
+	if (waits.length === 0) throw new Error('the demo books have no debt that takes a supervisor');
+}
