@@ -143,8 +143,10 @@
 	.ribbon.picked {
 		fill-opacity: 0.62;
 	}
-	.ribbon:focus-visible {
+	.ribbon:focus {
 		outline: none;
+	}
+	.ribbon:focus-visible {
 		stroke: var(--copper);
 		stroke-width: 2;
 	}

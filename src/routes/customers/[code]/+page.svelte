@@ -66,7 +66,7 @@
 				)}, not yet counted. <a class="underline" href="/money-in/by-hand">Payments by hand</a>
 			</p>
 		{/each}
-		<p class="mt-3 flex gap-3">
+		<p class="mt-3 flex flex-wrap gap-x-3 gap-y-2">
 			<a
 				class="btn"
 				href="/letters/preview?kind=statement&customer={customer.id}&currency={customer.currency}"
@@ -115,7 +115,7 @@
 						</td>
 						<td class="text-sm">
 							{#each row.threads as thread, i (i)}
-								<span class="mr-2 whitespace-nowrap">
+								<span class="mr-2 inline-block whitespace-nowrap">
 									{#if thread.itemId}<a
 											class="text-patina"
 											href="{here}?item={thread.itemId}"
@@ -127,7 +127,7 @@
 								</span>
 							{/each}
 							{#if row.receiptId && !row.undone && row.threads.length > 1}<a
-									class="mr-2 whitespace-nowrap text-soft underline"
+									class="mr-2 inline-block whitespace-nowrap text-soft underline"
 									href="{here}/threads?money={row.receiptId}">what it paid</a
 								>{/if}
 							{#if row.onAccount > 0}<span class="whitespace-nowrap text-copper"

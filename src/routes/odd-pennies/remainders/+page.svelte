@@ -106,9 +106,9 @@
 		<table>
 			<thead
 				><tr
-					><th class="w-8"></th><th>Customer</th><th>Document</th><th>Due</th><th class="num">Total</th><th
-						class="num">Left open</th
-					></tr
+					><th class="w-8"></th>{#if !owner}<th>Customer</th>{/if}<th>Document</th><th>Due</th><th class="num"
+						>Total</th
+					><th class="num">Left open</th></tr
 				></thead
 			>
 			<tbody>
@@ -123,7 +123,7 @@
 								onchange={() => turn(row.itemId)}
 							/></td
 						>
-						<td><a class="block py-0.5" href="/customers/{row.code}">{row.customer}</a></td>
+						{#if !owner}<td><a class="block py-0.5" href="/customers/{row.code}">{row.customer}</a></td>{/if}
 						<td
 							><a class="block py-0.5" href="/open-items?item={row.itemId}"
 								>{row.number}{row.parts > 1 ? ` (${row.part} of ${row.parts})` : ''}</a
