@@ -93,6 +93,51 @@ describe('numbers as people write them', () => {
 	});
 });
 
+describe('a run of numbers', () => {
+	test.each<[string, number, string, number[]]>([
+		['from the first to the last, as one word', 7_000, '40233-40251', [1, 2, 3]],
+		['with prefixes and spaces', 7_000, 'AK-40233 - AK-40251', [1, 2, 3]],
+		['in words', 7_000, 'invoices AK40233 to AK40251', [1, 2, 3]],
+		['with a space in each', 7_000, 'AK 40233 to AK 40251', [1, 2, 3]],
+		['the last shortened', 7_000, '40233-51', [1, 2, 3]],
+		['just the ends, where those come to the amount', 5_000, '40233-40251', [1, 3]],
+		['of two neighbours', 3_000, '40233-40234', [1, 2]],
+		['all of it, where too little came', 6_950, '40233 bis 40251', [1, 2, 3]]
+	])('%s', (_, amount, text, wanted) => {
+		expect(read(amount, text).slice(1)).toEqual(wanted);
+	});
+	it('nobody known, it is that of the one account that has both', () => {
+		expect(read(7_000, '40233-40251', { payerAccount: 'NEW' }).slice(1)).toEqual([1, 2, 3]);
+	});
+	test.each([
+		['whose ends are of two accounts', 47_000, '40233-40500', 'NEW'],
+		['that ends before it begins', 777, '40251-40233', 'ACC1'],
+		['that is a day', 777, '2026-10-28', 'ACC1'],
+		['whose end is not open', 777, '40233-40239', 'ACC1'],
+		['that is too long', 777, '40234-41151', 'ACC1']
+	])('is none, %s', (_, amount, text, payerAccount) => {
+		expect(read(amount, text, { payerAccount }).slice(1)).toEqual([]);
+	});
+	it('is underlined as one', () => {
+		const text = 'for 40233-40251, thanks';
+		expect(answer(7_000, text).recognised.map(({ from, to }) => text.slice(from, to))).toEqual([
+			'40233-40251'
+		]);
+	});
+	it('that is a number of ours is just that', () => {
+		const one = answerReceipts(
+			[
+				{
+					...{ id: 1, booked: day('2026-10-28'), amount: minor(500), currency: 'GBP', payerName: null },
+					...{ payerAccount: 'ACC1', text: '40233-40251', structuredReference: null, endToEndId: null }
+				}
+			],
+			{ customers, items: [...items, item(9, '40233-40251', 500)] }
+		)[0]!;
+		expect(one.lines.map((line) => line.itemId)).toEqual([9]);
+	});
+});
+
 describe('a name that the bank cut off', () => {
 	it('is that of the one customer whose begins so', () => {
 		expect(read(1_000, 'AK-40233', { payerAccount: null, payerName: 'WICKER LANE ADULT L' })).toEqual([

@@ -2,6 +2,7 @@ import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
 import type { Payer } from './find-payer';
 import { signedOpen } from './lines-for';
+import { rangesInWords } from './ranges-in-words';
 import { joinedWords, referenceKey, wordsOfText, type Word } from './words-of-text';
 import type { World } from './world';
 
@@ -34,7 +35,8 @@ interface Piece {
 /**
  * What is named: the structured and the end-to-end reference, and each word of the text: whole, or at its slashes, with our
  * prefix or without it, with zeros before it, or shortened in a list to its last digits ("40233/34/51"). What can be read in
- * several ways is read so that it comes to the amount, where just one way does; else it names nothing.
+ * several ways is read so that it comes to the amount, where just one way does; else it names nothing. "40233-40239" names
+ * all of an account's documents between the two.
  */
 export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Named {
 	const items = new Map<number, OpenItem>();
@@ -54,10 +56,14 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	}
 	const byDigits = digitReader(receipt, world, payer);
 	const words = wordsOfText(receipt.text);
+	// All of a run is meant, unless just its ends come to the amount.
+	const ranges = rangesInWords(receipt, world, payer);
+	for (const { from, to, all, ends } of ranges)
+		pieces.push({ from, to, candidates: all.length > ends.length ? [all, ends] : [all] });
 	// A whole number of ours over several words: the longest first, and its words are read no more.
 	const joined: Word[] = [];
 	for (const word of joinedWords(receipt.text, words).sort((a, b) => b.key.length - a.key.length)) {
-		if (joined.some((one) => one.from < word.to && word.from < one.to)) continue;
+		if ([...joined, ...ranges].some((one) => one.from < word.to && word.from < one.to)) continue;
 		const found = (world.byReference.get(word.key) ?? []).filter(
 			(item) => item.currency === receipt.currency
 		);
@@ -66,6 +72,7 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		pieces.push({ from: word.from, to: word.to, candidates: [found] });
 	}
 	for (const word of words) {
+		if (ranges.some((one) => one.from < word.to && word.from < one.to)) continue;
 		if (joined.some((one) => one.from <= word.from && word.to <= one.to)) continue;
 		const found = whole(word.key);
 		if (found.length > 0) pieces.push({ from: word.from, to: word.to, candidates: [found] });
@@ -76,8 +83,14 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	const loose = pieces.filter((piece) => piece.candidates.length > 1);
 	const read = loose.length ? readLoose(loose, [...items.values()], targetsOf(receipt, payer, world)) : [];
 	for (const item of (read ?? []).flat()) items.set(item.id, item);
+	const runs = new Set(ranges.map((range) => range.all));
+	// A run that comes to the amount in no way is named all the same: too little or too much came for it.
+	const isRun = (piece: Piece) => runs.has(piece.candidates[0]!);
+	if (read === null)
+		for (const piece of loose.filter(isRun))
+			for (const item of piece.candidates[0]!) items.set(item.id, item);
 	const shown = pieces.filter(
-		(piece) => piece.candidates.length === 1 || (read !== null && loose.length > 0)
+		(piece) => piece.candidates.length === 1 || (read !== null && loose.length > 0) || isRun(piece)
 	);
 	return {
 		items: [...items.values()].sort(compareItems),
