@@ -88,13 +88,14 @@
 					<td class="whitespace-nowrap">{moment(row.at)}</td>
 					<td class="whitespace-nowrap">{row.by}</td>
 					<td>
-						{#if row.posted}<a href="/books/journal?act={row.id}">{row.summary}</a>{:else}{row.summary}{/if}
+						{#if row.posted}<a class="block w-fit py-0.5" href="/books/journal?act={row.id}">{row.summary}</a
+							>{:else}{row.summary}{/if}
 						{#if row.undoesId}<a
-								class="inline-block py-0.5 text-sm text-copper"
+								class="block w-fit py-0.5 text-sm text-copper"
 								href="/books/journal?act={row.undoesId}">of record {row.undoesId}</a
 							>{/if}
 						{#if row.undoneBy}<a
-								class="inline-block py-0.5 text-sm text-copper"
+								class="block w-fit py-0.5 text-sm text-copper"
 								href="/books/journal?act={row.undoneBy}">taken back by record {row.undoneBy}</a
 							>{/if}
 						{#if row.reason}<span class="block text-sm text-soft">{row.reason}</span>{/if}
