@@ -91,11 +91,11 @@
 						{#if row.posted}<a class="block w-fit py-0.5" href="/books/journal?act={row.id}">{row.summary}</a
 							>{:else}{row.summary}{/if}
 						{#if row.undoesId}<a
-								class="block w-fit py-0.5 text-sm text-copper"
+								class="block min-h-6 w-fit py-0.5 text-sm text-copper"
 								href="/books/journal?act={row.undoesId}">of record {row.undoesId}</a
 							>{/if}
 						{#if row.undoneBy}<a
-								class="block w-fit py-0.5 text-sm text-copper"
+								class="block min-h-6 w-fit py-0.5 text-sm text-copper"
 								href="/books/journal?act={row.undoneBy}">taken back by record {row.undoneBy}</a
 							>{/if}
 						{#if row.reason}<span class="block text-sm text-soft">{row.reason}</span>{/if}
