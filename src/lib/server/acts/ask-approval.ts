@@ -40,3 +40,8 @@ export async function askApproval(tx: Tx, wants: WantsApproval, at: Circumstance
 		.values({ actId, kind, input: JSON.stringify(input), over, about, customerId, state: 'waiting' });
 	return over;
 }
+
+/** What an act sent a second time was beyond, where the first time put it before a supervisor: it waits, and nothing is posted. */
+export function askedBefore(done: { readonly kind: string; readonly facts: string }): readonly OverLimit[] {
+	return done.kind === 'ask-approval' ? (JSON.parse(done.facts) as { over: OverLimit[] }).over : [];
+}

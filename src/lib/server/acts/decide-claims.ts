@@ -17,7 +17,7 @@ import { itemsById } from '../repo/open-items';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 
-import { askApproval } from './ask-approval';
+import { askApproval, askedBefore } from './ask-approval';
 import { issueDocuments } from './issue-documents';
 import { defineAct, type Circumstance } from './perform';
 import { chosenDate } from './accounting-day';
@@ -64,7 +64,8 @@ export const decideClaims = defineAct({
 	needs: 'clerk',
 	run: async (tx, given: z.input<typeof decideInput>, at): Promise<Decided> => {
 		const input = decideInput.parse(given);
-		if (at.key && (await actByKey(tx, at.key))) return { decided: 0, waits: [] };
+		const done = at.key ? await actByKey(tx, at.key) : undefined;
+		if (done) return { decided: 0, waits: askedBefore(done) };
 		const waits = await askFirst(tx, input, at);
 		if (waits.length) return { decided: 0, waits };
 		const date = await chosenDate(tx, input.date, at.today);

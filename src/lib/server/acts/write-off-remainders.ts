@@ -8,7 +8,7 @@ import { Refusal } from '../refusal';
 import { groupBy } from '../repo/group-by';
 import { itemsById } from '../repo/open-items';
 import { actByKey } from '../repo/record-act';
-import { askApproval } from './ask-approval';
+import { askApproval, askedBefore } from './ask-approval';
 
 import { defineAct, type Circumstance } from './perform';
 import { placeAs } from './place-money';
@@ -45,7 +45,10 @@ export const writeOffRemainders = defineAct({
 	run: async (tx, given: z.input<typeof remaindersInput>, at): Promise<WrittenOff> => {
 		const input = remaindersInput.parse(given);
 		const done = at.key ? await actByKey(tx, at.key) : undefined;
-		if (done) return { actIds: done.kind === 'ask-approval' ? [] : [done.id], waits: [] };
+		if (done) {
+			const waits = askedBefore(done);
+			return { actIds: waits.length ? [] : [done.id], waits };
+		}
 		const items = new Map(
 			(
 				await itemsById(
