@@ -43,6 +43,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 	const answer: Answer = {
 		receiptId: 9,
 		band: 'likely',
+		credits: [],
 		customerId: 1,
 		lines,
 		onAccount: minor(0),

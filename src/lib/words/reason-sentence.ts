@@ -1,4 +1,5 @@
 import type { Reason } from '../core/3-matching/answer';
+import { CLAIM_WORDS } from './claim-words';
 import { count, list, money, percent, shortDay } from './format';
 
 const HOW = {
@@ -17,6 +18,34 @@ export function reasonSentence(reason: Reason): string {
 			return `“${reason.name}” is a name of ${reason.customer}.`;
 		case 'name-cut':
 			return `Only the name of ${reason.customer} begins with “${reason.name}”, as the bank printed it.`;
+		case 'name-near':
+			return `“${reason.name}” is nearly a name of ${reason.customer}, and of nobody else.`;
+		case 'earlier-money':
+			return `Together with ${money(reason.amount, reason.currency)} ${reason.receipts === 1 ? `of ${shortDay(reason.booked)}` : `of ${reason.receipts} earlier payments`} that lies on account.`;
+		case 'oldest-habit':
+			return `They have paid the oldest every time there was a choice (${count(reason.times, 'payment')}).`;
+		case 'statement-habit':
+			return `They usually pay all that is due by a day: ${reason.times} of ${count(reason.of, 'payment')}.`;
+		case 'fills-oldest':
+			return `They usually pay sums of their own onto the oldest: ${reason.times} of ${count(reason.of, 'payment')}. So it goes on the oldest ${reason.items === 1 ? 'item' : `${reason.items} items`}.`;
+		case 'late-discount-habit':
+			return `They were allowed it up to ${count(reason.days, 'day')} late, ${reason.times} times.`;
+		case 'charge-habit':
+			return `Banks kept just ${money(reason.amount, reason.currency)} of ${reason.times} payments of ${reason.customer} before.`;
+		case 'claim-said':
+			return `“${reason.words}” says why less came: ${CLAIM_WORDS[reason.claim]}.`;
+		case 'tax-said': {
+			const of = reason.basisPoints ? `, ${percent(reason.basisPoints)} of it` : '';
+			return reason.words
+				? `“${reason.words}” says that tax was withheld: ${money(reason.amount, reason.currency)}${of}.`
+				: `The gap of ${money(reason.amount, reason.currency)}${of}, was withheld as tax at this rate before.`;
+		}
+		case 'digits-swapped':
+			return `${reason.number} is open at ${money(reason.open, reason.currency)}: two digits of what came, ${money(reason.came, reason.currency)}, may be swapped.`;
+		case 'says-part':
+			return `“${reason.words}” says that it is a part of it; the rest stays owed.`;
+		case 'round-sum':
+			return `${money(reason.amount, reason.currency)} is a round sum: it may be meant on account.`;
 		case 'name-shared':
 			return `“${reason.name}” fits ${count(reason.customers, 'account')}, so it proves none of them.`;
 		case 'payer-unknown':

@@ -1,4 +1,5 @@
 import type { PastPayment } from '../model/past-payment';
+import { DIFFERENCE_KINDS } from '../model/records';
 import type { Problem } from '../problems';
 import { bad, good, type Result } from '../result';
 import type { TableRow } from '../model/table-row';
@@ -21,12 +22,26 @@ export function readHistory(rows: readonly TableRow[]): Result<PastPayment[]> {
 				...{ customerCode, currency, date, amount },
 				payerName: fields.optional('payer_name'),
 				payerAccount: fields.optional('payer_account')?.replace(/\s+/g, '') ?? null,
-				numbers: fields
-					.text('invoice_numbers')
-					.split(/[|,;\s]+/)
-					.filter(Boolean)
+				numbers: numbersOf(fields.text('invoice_numbers')),
+				difference: differenceOf(fields, currency)
 			}
 		];
 	});
 	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(past);
+}
+
+/** Document numbers, separated by a bar; where there is none, by commas, semicolons or spaces. */
+function numbersOf(text: string): string[] {
+	const parts = text.includes('|') ? text.split('|') : text.split(/[,;\s]+/);
+	return parts.map((part) => part.trim()).filter(Boolean);
+}
+
+/** What closed a gap without cash: both of its fields, or none. */
+function differenceOf(fields: Fields, currency: string): PastPayment['difference'] {
+	const said = fields.text('difference_kind');
+	if (!said && !fields.text('difference_amount')) return null;
+	const kind = DIFFERENCE_KINDS.find((one) => one === said);
+	if (!kind) fields.fault('difference_kind', `it is none of ${DIFFERENCE_KINDS.join(', ')}`);
+	const amount = fields.amount('difference_amount', currency);
+	return kind && amount !== null && amount > 0 ? { kind, amount } : null;
 }

@@ -1,109 +1,127 @@
-import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
+import type { OpenItem, ReceiptFacts } from '../model/records';
 import { sumOf } from '../money/add';
 import { minor } from '../money/minor';
-import type { Reason } from './answer';
+import { swappedDigits } from '../money/swapped-digits';
+import type { Band, Reason } from './answer';
 import type { Draft } from './draft';
+import { earlierMoney } from './earlier-money';
 import type { Named } from './find-named';
 import type { Payer } from './find-payer';
 import { linesFor, signedOpen } from './lines-for';
+import { ownersOf, type Owners } from './named-owners';
 import { findSets } from './sets/find-sets';
 import { weigh } from './weigh';
+import { wordsSay } from './words-say';
 import type { World } from './world';
+
+/** Sums that somebody chooses, in minor units: what is paid of an invoice in part. */
+const CHOSEN = 1_000;
 
 /** Answers a receipt whose words name open items; null where they name none. */
 export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, world: World): Draft | null {
 	if (named.items.length === 0) return null;
-	const owners = [...new Set(named.items.map((item) => item.customerId))];
-	const customerOf = (id: number) => world.customers.get(id)!;
-	if (owners.length > 1) return answerSeveralOwners(receipt, named, payer, world, owners);
-	const owner = customerOf(owners[0]!);
+	const owners = ownersOf(named.items, receipt, payer, world);
+	if (!owners) return answerSeveralOwners(receipt, named, payer, world);
 	const plain = pickInstalments(named.items, receipt.amount);
-	const credits = creditsThatJoin(plain, receipt.amount, owner.id, world);
+	const credits = creditsThatJoin(plain, receipt.amount, owners.accounts, world);
 	const items = [...plain, ...credits];
 	const open = sumOf(items, signedOpen);
 	const gap = minor(receipt.amount - open);
-	const { relation, by } = relationOf(receipt, payer, owner, world);
-	const reasons: Reason[] = [...payer.reasons, namedReason(named, items, owner.name)];
-	if (relation === 'payer' && by === 'name' && payer.by !== 'name')
-		reasons.push({ code: 'name-and-number', name: receipt.payerName ?? '', customer: owner.name });
+	const earlier = gap < 0 ? earlierMoney(minor(-gap), owners.customerId, receipt, world) : null;
+	const reasons = [...payer.reasons, namedReason(named, items, nameOf(owners.accounts, world))];
+	reasons.push(...relationReasons(receipt, payer, owners, world));
+	const { currency } = receipt;
 	if (credits.length > 0)
 		reasons.push({
 			...{ code: 'credit-joins', numbers: credits.map((item) => item.number) },
-			...{ amount: sumOf(credits, (item) => item.open), currency: receipt.currency }
+			...{ amount: sumOf(credits, (item) => item.open), currency }
 		});
-	if (relation === 'child')
-		reasons.push({
-			code: 'parent-pays',
-			parent: customerOf(payer.customerIds[0]!).name,
-			customer: owner.name
-		});
-	if (relation === 'other')
-		reasons.push({
-			code: 'payer-differs',
-			payer: customerOf(payer.customerIds[0]!).name,
-			customer: owner.name
-		});
-	const { currency } = receipt;
-	if (gap === 0) reasons.push({ code: 'adds-up', amount: receipt.amount, currency, items: items.length });
+	if (earlier) reasons.push(earlier.reason);
+	if (gap === 0 || earlier)
+		reasons.push({ code: 'adds-up', amount: earlier ? open : receipt.amount, currency, items: items.length });
 	else if (gap < 0) reasons.push({ code: 'short', by: minor(-gap), of: open, currency });
 	else reasons.push({ code: 'long', by: gap, of: open, currency });
-	const { lines } = linesFor(items, receipt.amount);
+	if (gap !== 0 && !earlier && items.length === 1 && swappedDigits(receipt.amount, open))
+		reasons.push({
+			...{ code: 'digits-swapped', open, came: receipt.amount, currency, number: items[0]!.number }
+		});
+	const part = gap < 0 && !earlier ? partSaid(receipt, items) : null;
+	if (part !== null) reasons.push({ code: 'says-part', words: part });
+	const { lines } = linesFor(items, minor(receipt.amount + (earlier?.amount ?? 0)));
 	const band = weigh({
-		payer: by,
-		owner: relation,
-		amount: gap === 0 ? 'exact' : gap < 0 ? 'short' : 'long',
-		others: 0
+		...{ payer: owners.by, owner: owners.relation, others: 0 },
+		amount: gap === 0 ? 'exact' : part !== null ? 'said' : earlier ? 'earlier' : gap < 0 ? 'short' : 'long'
 	});
-	// Which of equal credit notes is meant, no figure tells.
-	const equal = (world.itemsOf.get(owner.id) ?? []).some(
-		(item) =>
-			!credits.includes(item) && credits.some((one) => one.kind === item.kind && one.open === item.open)
-	);
-	const sure = equal && band === 'certain' ? 'likely' : band;
-	return { band: sure, customerId: owner.id, lines, reasons, others: [], otherAnswers: 0 };
+	return {
+		...{ band: unlessEqualCredits(band, credits, owners.accounts, world), customerId: owners.customerId },
+		...{ lines, reasons, others: [], otherAnswers: 0 },
+		...(earlier ? { credits: earlier.credits } : {})
+	};
 }
 
-type Relation = 'payer' | 'child' | 'other' | 'unknown-payer';
+function nameOf(accounts: readonly number[], world: World): string {
+	const names = accounts.map((id) => world.customers.get(id)!.name);
+	return names.length === 1 ? names[0]! : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+}
 
-/**
- * How the payer stands to the owner of what is named. A name that fits several accounts, the owner's among them, is proof
- * together with the number.
- */
-function relationOf(
-	receipt: ReceiptFacts,
-	payer: Payer,
-	owner: Customer,
-	world: World
-): { relation: Relation; by: Payer['by'] } {
-	const { by } = payer;
-	if (payer.customerIds.includes(owner.id)) {
-		if (by === 'nothing') return { relation: 'payer', by: 'name' };
-		return by === 'words' ? { relation: 'unknown-payer', by } : { relation: 'payer', by };
-	}
-	if (payer.customerIds.length === 0 || by === 'words') return { relation: 'unknown-payer', by };
-	if (by !== 'nothing' && world.children.get(payer.customerIds[0]!)?.includes(owner.id))
-		return { relation: 'child', by };
-	return { relation: by === 'nothing' ? 'unknown-payer' : 'other', by };
+function relationReasons(receipt: ReceiptFacts, payer: Payer, owners: Owners, world: World): Reason[] {
+	const name = (id: number) => world.customers.get(id)!.name;
+	const [known] = payer.customerIds;
+	const { relation, by, accounts } = owners;
+	if (relation === 'payer' && by === 'name' && payer.by !== 'name')
+		return [{ code: 'name-and-number', name: receipt.payerName ?? '', customer: nameOf(accounts, world) }];
+	if (relation === 'child')
+		return accounts
+			.filter((id) => id !== known)
+			.map((id) => ({ code: 'parent-pays', parent: name(known!), customer: name(id) }));
+	if (relation === 'other')
+		return [{ code: 'payer-differs', payer: name(known!), customer: nameOf(accounts, world) }];
+	return [];
+}
+
+/** The words that say that a chosen sum, or just the half, is a part of the one document that is named; else null. */
+function partSaid(receipt: ReceiptFacts, items: readonly OpenItem[]): string | null {
+	const [only] = items;
+	if (!only || items.length > 1) return null;
+	const chosen = receipt.amount % CHOSEN === 0 || Math.abs(2 * receipt.amount - only.open) <= 1;
+	return chosen ? wordsSay(receipt.text).part : null;
 }
 
 /** The credit note, or the two or all of them, that makes named items come to the amount; none where several ways do. */
 function creditsThatJoin(
 	items: readonly OpenItem[],
 	amount: number,
-	ownerId: number,
+	accounts: readonly number[],
 	world: World
 ): OpenItem[] {
 	const over = sumOf(items, signedOpen) - amount;
 	if (over <= 0 || items.some((item) => item.kind === 'credit_note')) return [];
-	const credits = (world.itemsOf.get(ownerId) ?? []).filter(
-		(item) => item.kind === 'credit_note' && item.currency === items[0]!.currency
-	);
+	const credits = accounts
+		.flatMap((id) => world.itemsOf.get(id) ?? [])
+		.filter((item) => item.kind === 'credit_note' && item.currency === items[0]!.currency);
 	const { sets, count } = findSets(
 		credits.map((item) => item.open),
 		over,
 		{ keep: 1, steps: 20_000 }
 	);
 	return count === 1 ? sets[0]!.map((place) => credits[place]!) : [];
+}
+
+/** Which of equal credit notes is meant, no figure tells. */
+function unlessEqualCredits(
+	band: Band,
+	credits: readonly OpenItem[],
+	accounts: readonly number[],
+	world: World
+): Band {
+	if (band !== 'certain' || credits.length === 0) return band;
+	const equal = accounts
+		.flatMap((id) => world.itemsOf.get(id) ?? [])
+		.some(
+			(item) =>
+				!credits.includes(item) && credits.some((one) => one.kind === item.kind && one.open === item.open)
+		);
+	return equal ? 'likely' : band;
 }
 
 function namedReason(named: Named, items: readonly OpenItem[], customer: string): Reason {
@@ -131,14 +149,9 @@ function sameDocument(items: readonly OpenItem[]): boolean {
 	return items.every((item) => item.documentId === items[0]!.documentId);
 }
 
-/** Numbers of several accounts in one text: the account whose items come to the amount, else the payer's own, for a look. */
-function answerSeveralOwners(
-	receipt: ReceiptFacts,
-	named: Named,
-	payer: Payer,
-	world: World,
-	owners: readonly number[]
-): Draft {
+/** Numbers of accounts that have nothing to do with each other: the one whose items come to the amount, else the payer's own, for a look. */
+function answerSeveralOwners(receipt: ReceiptFacts, named: Named, payer: Payer, world: World): Draft {
+	const owners = [...new Set(named.items.map((item) => item.customerId))];
 	const itemsOf = (id: number) => named.items.filter((item) => item.customerId === id);
 	const exact = owners.filter((id) => sumOf(itemsOf(id), signedOpen) === receipt.amount);
 	const chosen = exact[0] ?? owners.find((id) => payer.customerIds.includes(id)) ?? owners[0]!;

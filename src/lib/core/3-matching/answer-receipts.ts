@@ -10,7 +10,7 @@ import { answerNearly } from './answer-nearly';
 import type { Draft } from './draft';
 import { findNamed } from './find-named';
 import { findPayer } from './find-payer';
-import { nameGaps } from './name-gaps';
+import { nameGaps } from './gaps/name-gaps';
 import { indexWorld, type MatchBooks, type World } from './world';
 
 /**
@@ -115,11 +115,14 @@ function recordedBefore(receipt: ReceiptFacts, world: World): Draft | null {
 
 function finish(receipt: ReceiptFacts, draft: Draft, recognised: Answer['recognised']): Answer {
 	const cash = draft.lines.reduce((sum, line) => sum + line.cash, 0);
+	const credits = draft.credits ?? [];
+	const earlier = credits.reduce((sum, credit) => sum + credit.use, 0);
 	return {
 		...draft,
+		credits,
 		receiptId: receipt.id,
 		recognised,
 		booked: receipt.booked,
-		onAccount: minor(receipt.amount - cash)
+		onAccount: minor(receipt.amount + earlier - cash)
 	};
 }

@@ -1,4 +1,5 @@
 import type { Day } from '../day/day';
+import type { ClaimReason } from '../model/claim';
 import type { DifferenceKind } from '../model/records';
 import type { Minor } from '../money/minor';
 
@@ -12,12 +13,19 @@ export interface AnswerLine {
 	readonly differences: readonly { readonly kind: DifferenceKind; readonly amount: Minor }[];
 }
 
+/** Earlier money of one receipt, and how much of it is used. */
+export interface UsedCredit {
+	readonly receiptId: number;
+	readonly use: Minor;
+}
+
 /** Why an answer is what it is: a code and facts; the sentences are in `words/reason-sentence.ts`. */
 export type Reason =
 	| { readonly code: 'account-known'; readonly account: string; readonly customer: string }
 	| { readonly code: 'payer-given'; readonly customer: string }
 	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-cut'; readonly name: string; readonly customer: string }
+	| { readonly code: 'name-near'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-shared'; readonly name: string; readonly customers: number }
 	| { readonly code: 'name-in-words'; readonly words: string; readonly customer: string }
 	| { readonly code: 'name-and-number'; readonly name: string; readonly customer: string }
@@ -45,6 +53,43 @@ export type Reason =
 	| { readonly code: 'says-on-account' }
 	| { readonly code: 'paid-twice'; readonly number: string }
 	| { readonly code: 'sets-found'; readonly sets: number; readonly all: boolean; readonly looked: number }
+	| {
+			/** Earlier money on account that is used, to the penny. */
+			readonly code: 'earlier-money';
+			readonly amount: Minor;
+			readonly currency: string;
+			readonly booked: Day;
+			readonly receipts: number;
+	  }
+	| { readonly code: 'oldest-habit'; readonly times: number }
+	| { readonly code: 'statement-habit'; readonly times: number; readonly of: number }
+	| { readonly code: 'fills-oldest'; readonly times: number; readonly of: number; readonly items: number }
+	| { readonly code: 'late-discount-habit'; readonly times: number; readonly days: number }
+	| {
+			readonly code: 'charge-habit';
+			readonly times: number;
+			readonly customer: string;
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
+	| { readonly code: 'claim-said'; readonly words: string; readonly claim: ClaimReason }
+	| {
+			readonly code: 'tax-said';
+			readonly words: string;
+			/** Of the gross, or of the net. */
+			readonly basisPoints: number;
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'digits-swapped';
+			readonly open: Minor;
+			readonly came: Minor;
+			readonly currency: string;
+			readonly number: string;
+	  }
+	| { readonly code: 'says-part'; readonly words: string }
+	| { readonly code: 'round-sum'; readonly amount: Minor; readonly currency: string }
 	| { readonly code: 'payer-unknown'; readonly name: string | null }
 	| { readonly code: 'payer-differs'; readonly payer: string; readonly customer: string }
 	| { readonly code: 'parent-pays'; readonly parent: string; readonly customer: string }
@@ -110,13 +155,16 @@ export type Reason =
 	  }
 	| { readonly code: 'money-out' };
 
-/** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount. */
+/** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount and
+ * the earlier money that joins in. */
 export interface Answer {
 	readonly receiptId: number;
 	readonly band: Band;
 	/** Whose money it is; null where unknown or not a customer's. */
 	readonly customerId: number | null;
 	readonly lines: readonly AnswerLine[];
+	/** Earlier money on account that joins in. */
+	readonly credits: readonly UsedCredit[];
 	readonly onAccount: Minor;
 	readonly reasons: readonly Reason[];
 	/** Other answers, best first, to step through. */

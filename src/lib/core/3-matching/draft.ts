@@ -4,4 +4,5 @@ import type { Answer } from './answer';
 export type Draft = Pick<
 	Answer,
 	'band' | 'customerId' | 'lines' | 'reasons' | 'others' | 'otherAnswers' | 'adviceId'
->;
+> &
+	Partial<Pick<Answer, 'credits'>>;

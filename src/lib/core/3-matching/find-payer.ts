@@ -3,7 +3,7 @@ import type { Reason } from './answer';
 import { fullName, spelledName } from './full-name';
 import { namesBeginning } from './names-beginning';
 import { namesInWords } from './names-in-words';
-import { normaliseName } from './normalise-name';
+import { nameKey } from './name-key';
 import { partsOfName } from './parts-of-name';
 import type { World } from './world';
 
@@ -11,8 +11,8 @@ export interface Payer {
 	/** Accounts that this payer stands for, by evidence; several where a name or number is shared. */
 	readonly customerIds: readonly number[];
 	/**
-	 * `part`: the name as the bank cut it off, which only one customer's begins with. `words`: nobody knows who pays, but the
-	 * words name a customer.
+	 * `part`: the name as the bank cut it off, which only one customer's begins with, or one that is written nearly as only one
+	 * customer's. `words`: nobody knows who pays, but the words name a customer.
 	 */
 	readonly by: 'account' | 'name' | 'part' | 'words' | 'nothing';
 	readonly reasons: readonly Reason[];
@@ -20,7 +20,7 @@ export interface Payer {
 
 /**
  * Who pays: by account number seen before, else by name exactly (as names are compared; a legal form tells two of one name
- * apart), else by a name that was cut off, else by a customer whose name stands in the words. A shared one is no proof.
+ * apart), else by a name that was cut off or is nearly one of ours, else by a customer whose name stands in the words. A shared one is no proof.
  */
 export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 	const name = (id: number) => world.customers.get(id)!.name;
@@ -58,6 +58,14 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 			customer: name(begun[0]!)
 		});
 	if (begun.length > 1) return shared(begun);
+	const near = nearly(names, world);
+	if (near.length === 1)
+		return known(near[0]!, 'part', {
+			code: 'name-near',
+			name: receipt.payerName!,
+			customer: name(near[0]!)
+		});
+	if (near.length > 1) return shared(near);
 	const unknown: Reason = { code: 'payer-unknown', name: receipt.payerName };
 	const [said, ...more] = namesInWords(receipt.text, world);
 	if (said && more.length === 0)
@@ -76,13 +84,27 @@ function known(id: number, by: Payer['by'], reason: Reason): Payer {
 /** Customers of exactly these names; where several share one, those of its legal form. */
 function byNames(names: readonly string[], world: World): number[] {
 	for (const name of names) {
-		const ids = world.byName.get(normaliseName(name)) ?? [];
+		const ids = world.byName.get(nameKey(name)) ?? [];
 		if (ids.length === 1) return [...ids];
 		if (ids.length > 1) {
 			const exact = world.byFullName.get(fullName(name)) ?? [];
 			const narrowed = ids.filter((id) => exact.includes(id));
 			return narrowed.length > 0 ? narrowed : [...ids];
 		}
+	}
+	return [];
+}
+
+/** Customers with a name that is nearly one of these. */
+function nearly(names: readonly string[], world: World): number[] {
+	for (const name of names) {
+		const ids = new Set(
+			world
+				.near()
+				.find(name)
+				.flatMap((key) => world.byName.get(key)!)
+		);
+		if (ids.size > 0) return [...ids].sort((a, b) => a - b);
 	}
 	return [];
 }
@@ -109,7 +131,7 @@ function beginning(payerName: string | null, world: World): number[] {
 			.flatMap((key) => world.byFullName.get(key) ?? [])
 	);
 	if (ids.size === 0) {
-		const part = normaliseName(payerName);
+		const part = nameKey(payerName);
 		if (part.length < SHORTEST) return [];
 		for (const key of namesBeginning(world.names, part))
 			for (const id of world.byName.get(key) ?? []) ids.add(id);

@@ -1,3 +1,5 @@
+import { nameWords } from './name-key';
+
 /** A name with its legal form, as it may be compared to tell two firms of one name apart: upper case, no accents, single spaces. */
 export function fullName(name: string): string {
 	return spelledName(name)
@@ -8,14 +10,7 @@ export function fullName(name: string): string {
 
 /** The same as it is spelled: a bank may cut a legal form off in its middle. */
 export function spelledName(name: string): string {
-	return name
-		.normalize('NFD')
-		.replace(/\p{M}+/gu, '')
-		.toUpperCase()
-		.replace(/[.'’]/g, '')
-		.split(/[^\p{L}\p{N}]+/u)
-		.filter(Boolean)
-		.join(' ');
+	return nameWords(name).join(' ');
 }
 
 /** Legal forms that are written in two ways. */

@@ -1,6 +1,6 @@
 import type { PastPayment } from '../model/past-payment';
 import type { Customer } from '../model/records';
-import { normaliseName } from './normalise-name';
+import { nameKey } from './name-key';
 
 /** One payment may have been placed wrongly; so many for one customer, and none for another, are a lesson. */
 const LESSON = 2;
@@ -11,12 +11,12 @@ const LESSON = 2;
  */
 export function learnPayers(customers: readonly Customer[], past: readonly PastPayment[]): Customer[] {
 	const accounts = paidFor(past, (one) => one.payerAccount);
-	const names = paidFor(past, (one) => one.payerName && normaliseName(one.payerName));
+	const names = paidFor(past, (one) => one.payerName && nameKey(one.payerName));
 	const spelled = new Map(
-		past.flatMap((one) => (one.payerName ? [[normaliseName(one.payerName), one.payerName]] : []))
+		past.flatMap((one) => (one.payerName ? [[nameKey(one.payerName), one.payerName]] : []))
 	);
 	return customers.map((customer) => {
-		const known = new Set([customer.name, ...customer.otherNames].map(normaliseName));
+		const known = new Set([customer.name, ...customer.otherNames].map(nameKey));
 		const moreNames = (names.get(customer.code) ?? []).filter((key) => !known.has(key));
 		const moreAccounts = (accounts.get(customer.code) ?? []).filter(
 			(account) => !customer.payerAccounts.includes(account)

@@ -1,5 +1,5 @@
 import { namesBeginning } from './names-beginning';
-import { normaliseName } from './normalise-name';
+import { isForm, nameWords } from './name-key';
 import { MOST_TEXT } from './words-of-text';
 import type { World } from './world';
 
@@ -18,12 +18,15 @@ export interface NameInWords {
  * longer. Names are looked up at each word of the text, so that the cost follows the text and not the books.
  */
 export function namesInWords(text: string, world: World): NameInWords[] {
-	const words = normaliseName(text.slice(0, MOST_TEXT)).split(' ');
+	const words = wordsWithPlaces(text.slice(0, MOST_TEXT));
 	let best = 0;
 	const found = new Map<number, string>();
 	for (let from = 0; from < Math.min(words.length, MOST_STARTS); from++) {
 		for (let to = Math.min(words.length, from + 6); to > from; to--) {
-			const key = words.slice(from, to).join(' ');
+			const key = words
+				.slice(from, to)
+				.map((word) => word.key)
+				.join(' ');
 			if (key.length < SHORTEST || (to - from < 2 && key.length < 12)) break;
 			// Only what stands at the very end may be a beginning that was cut off.
 			const keys =
@@ -33,10 +36,21 @@ export function namesInWords(text: string, world: World): NameInWords[] {
 			if (key.length > best) found.clear();
 			if (key.length >= best) {
 				best = key.length;
-				for (const id of ids) found.set(id, key);
+				const said = text.slice(words[from]!.from, words[to - 1]!.to);
+				for (const id of ids) found.set(id, said);
 			}
 			break;
 		}
 	}
 	return [...found].sort(([a], [b]) => a - b).map(([customerId, said]) => ({ customerId, words: said }));
+}
+
+/** The words of a text as names are compared, without legal forms, each with its place. */
+function wordsWithPlaces(text: string): { key: string; from: number; to: number }[] {
+	const words: { key: string; from: number; to: number }[] = [];
+	for (const found of text.matchAll(/[\p{L}\p{N}\p{M}.'’]+/gu)) {
+		const to = found.index + found[0].length;
+		for (const key of nameWords(found[0])) if (!isForm(key)) words.push({ key, from: found.index, to });
+	}
+	return words;
 }

@@ -1,7 +1,7 @@
 import type { ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import type { Answer, AnswerLine, Band, Reason } from './answer';
-import { normaliseName } from './normalise-name';
+import { nameKey } from './name-key';
 import type { World } from './world';
 
 const STRENGTH: Readonly<Record<Band, number>> = { certain: 3, likely: 2, choose: 1, none: 0 };
@@ -26,6 +26,7 @@ export function settleRivals(
 	const items = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item]));
 	for (const item of items.values()) open.set(item.id, item.open);
 	const takenBy = new Map<number, ReceiptFacts>();
+	const usedCredits = new Set<number>();
 	const order = [...receipts].sort((a, b) => {
 		const strength = STRENGTH[answers.get(b.id)!.band] - STRENGTH[answers.get(a.id)!.band];
 		const named = Number(isNamed(answers.get(b.id)!)) - Number(isNamed(answers.get(a.id)!));
@@ -37,6 +38,7 @@ export function settleRivals(
 		const settled = withoutClash(receipt, answer);
 		if (settled !== answer) answers.set(receipt.id, settled);
 		if (settled.band === 'choose') continue;
+		for (const credit of settled.credits) usedCredits.add(credit.receiptId);
 		for (const line of settled.lines) {
 			open.set(line.itemId, open.get(line.itemId)! - Math.abs(line.cash));
 			takenBy.set(line.itemId, receipt);
@@ -45,6 +47,12 @@ export function settleRivals(
 
 	function withoutClash(receipt: ReceiptFacts, answer: Answer): Answer {
 		const clash = answer.lines.find((line) => Math.abs(line.cash) > (open.get(line.itemId) ?? 0));
+		if (!clash && answer.credits.some((credit) => usedCredits.has(credit.receiptId)))
+			return {
+				...answer,
+				band: 'choose',
+				reasons: [...answer.reasons, { code: 'wanted-twice', number: 'the earlier money' }]
+			};
 		if (!clash) return answer;
 		const number = items.get(clash.itemId)?.number ?? '';
 		const moved = isNamed(answer) || isUpTo(answer) ? null : onEqualOnes(answer);
@@ -57,7 +65,7 @@ export function settleRivals(
 		const before = takenBy.get(clash.itemId);
 		if (before && isNamed(answer) && before.amount === receipt.amount && samePayer(before, receipt))
 			return {
-				...{ ...answer, band: 'likely', lines: [], onAccount: minor(receipt.amount) },
+				...{ ...answer, band: 'likely', lines: [], credits: [], onAccount: minor(receipt.amount) },
 				reasons: [...answer.reasons, { code: 'paid-twice', number }]
 			};
 		return {
@@ -100,7 +108,5 @@ function isUpTo(answer: Answer): boolean {
 
 function samePayer(a: ReceiptFacts, b: ReceiptFacts): boolean {
 	if (a.payerAccount !== null && a.payerAccount === b.payerAccount) return true;
-	return (
-		a.payerName !== null && b.payerName !== null && normaliseName(a.payerName) === normaliseName(b.payerName)
-	);
+	return a.payerName !== null && b.payerName !== null && nameKey(a.payerName) === nameKey(b.payerName);
 }

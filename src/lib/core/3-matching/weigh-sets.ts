@@ -58,15 +58,21 @@ export interface Doubts {
 }
 
 /** From here on an answer by its amount alone is certain: one in so many may be a coincidence. */
-const SURE = { account: { one: 0.99, more: 0.999 }, name: { one: 0.9993, more: 0.9993 } } as const;
+const SURE = {
+	account: { one: 0.99, more: 0.999 },
+	name: { one: 0.9993, more: 0.9993 },
+	part: { one: 0.99995, more: 1 }
+} as const;
 const LIKELY = 0.7;
 
 /**
  * The band of an answer that nothing but its amount speaks for: how probable it is among all other meanings, by how well the
- * payer is known. A name that was cut off, or that stands in the words only, is half a proof: a person looks.
+ * payer is known. A name that was cut off or is nearly one is half a proof: only one item with a sum of its own is certain with
+ * it. One that stands in the words only is none: a person looks.
  */
 export function bandOfSet(probability: number, size: number, payer: Payer['by'], doubts: Doubts): Band {
 	if (probability < LIKELY) return 'choose';
-	if (doubts.equal || doubts.words || (payer !== 'account' && payer !== 'name')) return 'likely';
+	if (doubts.equal || doubts.words || (payer !== 'account' && payer !== 'name' && payer !== 'part'))
+		return 'likely';
 	return probability >= SURE[payer][size === 1 ? 'one' : 'more'] ? 'certain' : 'likely';
 }

@@ -7,8 +7,11 @@ export interface Evidence {
 	readonly payer: Payer['by'];
 	/** Whether what is named belongs to the payer (or to an account the payer may pay for). */
 	readonly owner: 'payer' | 'child' | 'other' | 'unknown-payer';
-	/** Whether the amount is explained to the penny. */
-	readonly amount: 'exact' | 'short' | 'long';
+	/**
+	 * Whether the amount is explained to the penny: by itself; by the words, which say that it is a part; or together with
+	 * earlier money of the account.
+	 */
+	readonly amount: 'exact' | 'said' | 'earlier' | 'short' | 'long';
 	/** Other answers as good. */
 	readonly others: number;
 }
@@ -16,20 +19,20 @@ export interface Evidence {
 /**
  * The one place where evidence becomes a band for what is named (what only its amount speaks for is weighed in `weigh-sets`).
  *
- * | payer known, and the owner | amount   | band    |
- * |----------------------------|----------|---------|
- * | payer or its child         | exact    | certain |
- * | payer or its child         | not      | likely  |
- * | somebody else              | exact    | likely  |
- * | somebody else              | not      | choose  |
- * | payer not known            | exact    | likely  |
- * | payer not known            | not      | choose  |
+ * | payer known, and the owner | amount            | band    |
+ * |----------------------------|-------------------|---------|
+ * | payer or its child         | exact             | certain |
+ * | payer or its child         | said to be a part | certain |
+ * | payer or its child         | earlier money     | likely  |
+ * | payer or its child         | short or long     | likely  |
+ * | somebody else, or unknown  | exact             | likely  |
+ * | somebody else, or unknown  | anything else     | choose  |
  *
  * Where another answer is as good it is a choice, always.
  */
 export function weigh({ payer, owner, amount, others }: Evidence): Band {
 	if (others > 0) return 'choose';
 	const known = payer !== 'nothing' && payer !== 'words' && (owner === 'payer' || owner === 'child');
-	if (known) return amount === 'exact' ? 'certain' : 'likely';
+	if (known) return amount === 'exact' || amount === 'said' ? 'certain' : 'likely';
 	return amount === 'exact' ? 'likely' : 'choose';
 }

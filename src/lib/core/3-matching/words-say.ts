@@ -1,3 +1,4 @@
+import type { ClaimReason } from '../model/claim';
 import { MOST_TEXT } from './words-of-text';
 
 /** What the words of a payment say beside numbers, in the languages that a firm's customers write. */
@@ -8,21 +9,81 @@ export interface WordsSay {
 	readonly upToDate: boolean;
 	/** That it is a part of something, or that something was taken off. */
 	readonly notWhole: boolean;
+	/** The words that say that it is a part of what they name, or null. */
+	readonly part: string | null;
+	/** Why something was taken off, in the terms of a claim, or null. */
+	readonly claim: { readonly reason: ClaimReason; readonly words: string } | null;
+	/** The words that say that tax was withheld, or null. */
+	readonly tax: string | null;
 }
 
-const ON_ACCOUNT =
-	/\b(on account|payment on a\/?c|a\/c payment|on a\/c|akonto|a conto|acompte|acconto|anticipo|a cuenta|op rekening|vorauszahlung|anzahlung|à valoir|deposit|advance|in advance|prepayment)\b/i;
-const UP_TO_DATE =
-	/\b(statement|stmt|acct? to date|account to date|to date|all (open|due|outstanding|invoices)|outstanding|balance|in full|kontoauszug|saldo|solde|relevé|estado de cuenta|estratto conto|alle offenen)\b/i;
-const NOT_WHOLE =
-	/\b(less|minus|short|part|half|first|second|instal?ments?|instalment|deduct(ed|ion)?|credit|damaged?|broken|breakages?|missing|disc(ount)?|per agreement|retention|teil(zahlung)?|rate|abz(ü|ue)gl(ich)?|skonto|partiel|acompte|moins|escompte|parcial|menos|parziale|meno|gedeeltelijk|minder|korting)\b/i;
+/** A phrase of whole words, written here without accents; texts are read without them, too. */
+const says = (phrases: string): RegExp => new RegExp(`(?<![a-z])(?:${phrases})(?![a-z])`, 'i');
+
+const ON_ACCOUNT = says(
+	'on account|payment on a/?c|a/c payment|on a/c|akonto(?:zahlung)?|a conto|acompte|acconto|anticipo|a cuenta|op rekening|vorauszahlung|anzahlung|a valoir|aanbetaling|deposit|advance|in advance|prepayment'
+);
+const UP_TO_DATE = says(
+	'statement|stmt|acct? to date|account to date|to date|all (?:open|due|outstanding|invoices)|outstanding|balance|in full|kontoauszug|saldo|solde|releve|estado de cuenta|estratto conto|alle offenen'
+);
+const NOT_WHOLE = says(
+	'less|minus|short|part|half|first|second|instal?ments?|deduct(?:ed|ion)?|credit|damaged?|broken|breakages?|missing|disc(?:ount)?|per agreement|retention|teil(?:zahlung)?|rate|abz(?:u|ue)?gl?(?:ich)?|skonto|partiel|acompte|moins|escompte|parcial|menos|parziale|meno|gedeeltelijk|minder|korting'
+);
+const PART = says(
+	'part(?:ial)? (?:payment|pymt|pmt|pay)|part of|(?:first|second|1st|2nd) half|half of|(?:first|second|third|1st|2nd|3rd|final)? ?instal?ments?|on a/c|on account(?: of)?|teilzahlung|teilbetrag|abschlag(?:szahlung)?|anzahlung|akonto(?:zahlung)?|\\d\\. rate|acompte|a valoir|(?:paiement|versement|reglement) partiel|pago parcial|a cuenta|acconto|pagamento parziale|deelbetaling'
+);
+const TAX = says(
+	'wht|w/h ?tax|withh(?:olding|eld)(?: tax)?|tds|tax (?:deducted|withheld)|quellensteuer|steuerabzug|retenue(?: a la source)?|ritenuta(?: d.?acconto)?|retencion|bronbelasting|irpf'
+);
+/** Why less was paid; the first that fits is meant, so what says only that is last. */
+const CLAIMS: readonly (readonly [ClaimReason, RegExp])[] = [
+	[
+		'damaged',
+		says(
+			'damage[ds]?|broken|breakages?|defect(?:ive|s)?|faulty|beschadigt|beschaedigt|bruch|defekt|mangel|maengel|casse|endommagee?s?|rott[oi]|danneggiat[oi]|rotos?|danados?|beschadigd|kapot'
+		)
+	],
+	[
+		'missing',
+		says(
+			'missing|short(?: ?del(?:iver(?:y|ed))?| ship(?:ped|ment)?| supplied)|shortage|not (?:received|delivered)|fehlt|fehlmenge|fehlend[e]?|manquante?s?|mancant[ei]|faltantes?|ontbrekend[e]?'
+		)
+	],
+	['late', says('late del(?:ivery)?|delayed?|verspatet|verspaetet|retard|ritardo|retraso|te laat')],
+	[
+		'returned',
+		says('(?:goods )?returned|returns|retoure|ruecksendung|rucksendung|retournee?s?|reso|devolucion')
+	],
+	[
+		'price',
+		says(
+			'pric(?:e|ing)(?: diff(?:erence)?)?|overcharged?|per agreement|as agreed|disc(?:ount)?|preis(?:differenz)?|nachlass|prix|remise|rabais|rabatt|prezzo|precio|prijs(?:verschil)?|korting'
+		)
+	],
+	[
+		'other',
+		says(
+			'less|minus|deduct(?:ed|ions?)|short paid|abzugl?(?:ich)?|abzgl|abzuegl(?:ich)?|moins|menos|meno|minder'
+		)
+	]
+];
 
 /** Reads what the words say; a phrase may stand anywhere in them. */
 export function wordsSay(text: string): WordsSay {
-	const plain = text.slice(0, MOST_TEXT).replace(/\s+/g, ' ');
+	const plain = text
+		.slice(0, MOST_TEXT)
+		.normalize('NFD')
+		.replace(/\p{M}+/gu, '')
+		.replace(/\s+/g, ' ');
+	const claim = CLAIMS.map(([reason, pattern]) => ({ reason, words: pattern.exec(plain)?.[0] ?? '' })).find(
+		({ words }) => words !== ''
+	);
 	return {
 		onAccount: ON_ACCOUNT.test(plain),
 		upToDate: UP_TO_DATE.test(plain),
-		notWhole: NOT_WHOLE.test(plain)
+		notWhole: NOT_WHOLE.test(plain) || claim !== undefined,
+		part: PART.exec(plain)?.[0].trim() ?? null,
+		claim: claim ?? null,
+		tax: TAX.exec(plain)?.[0] ?? null
 	};
 }

@@ -3,9 +3,11 @@ import type { Minor } from '../money/minor';
 import type { AdviceLine } from '../model/advice';
 import type { Customer, OpenItem } from '../model/records';
 import { compareItems } from './compare-items';
+import { NO_HABITS, type Habits } from './habits';
 import { numberDigits } from './number-digits';
 import { fullName, spelledName } from './full-name';
-import { normaliseName } from './normalise-name';
+import { nameKey } from './name-key';
+import { NearNames } from './near-names';
 import { partsOfName } from './parts-of-name';
 import { referenceKey } from './words-of-text';
 
@@ -19,8 +21,32 @@ export interface MatchBooks {
 	readonly settledNumbers?: readonly string[];
 	/** Money recorded by hand that the bank has not shown yet. */
 	readonly recorded?: readonly Recorded[];
+	/** Earlier money that lies on account. */
+	readonly credits?: readonly CreditOnAccount[];
+	/** How customers pay, by id, where earlier payments show it. */
+	readonly habits?: ReadonlyMap<number, Habits>;
+	/** Fees that were kept of earlier payments, by who paid them, newest first. */
+	readonly pastFees?: readonly PastFee[];
 	/** Remittance advices kept until their payments come. */
 	readonly advices?: readonly KeptAdvice[];
+}
+
+/** What is left of an earlier receipt, on its customer's account. */
+export interface CreditOnAccount {
+	readonly receiptId: number;
+	readonly customerId: number;
+	readonly currency: string;
+	readonly booked: Day;
+	readonly amount: Minor;
+}
+
+/** A fee that somebody who pays for others kept of a payment; `gross` and `fee` in minor units. */
+export interface PastFee {
+	readonly payerName: string | null;
+	readonly payerAccount: string | null;
+	readonly currency: string;
+	readonly gross: Minor;
+	readonly fee: Minor;
 }
 
 /** A remittance advice that waits for its payment. */
@@ -54,6 +80,8 @@ export interface World {
 	/** The same with their legal forms. */
 	readonly byFullName: ReadonlyMap<string, readonly number[]>;
 	readonly fullNames: readonly string[];
+	/** The names by what they are nearly; made when first asked for. */
+	readonly near: () => NearNames;
 	/** Items by document number, purchase order and payment reference, as reference keys. */
 	readonly byReference: ReadonlyMap<string, readonly OpenItem[]>;
 	/** Items by the digits of their documents' numbers, and those digits by item. */
@@ -65,6 +93,10 @@ export interface World {
 	readonly baseCurrency: string | null;
 	readonly recorded: readonly Recorded[];
 	readonly advices: readonly KeptAdvice[];
+	/** Earlier money of a customer, oldest first. */
+	readonly creditsOf: ReadonlyMap<number, readonly CreditOnAccount[]>;
+	readonly habitsOf: (customerId: number) => Habits;
+	readonly pastFees: readonly PastFee[];
 }
 
 /** Indexes the books. The order of customers and items given makes no difference to any answer. */
@@ -77,7 +109,7 @@ export function indexWorld(books: MatchBooks): World {
 	for (const customer of customers) {
 		for (const account of customer.payerAccounts) put(byAccount, account, customer.id);
 		for (const name of [customer.name, ...customer.otherNames].flatMap(partsOfName)) {
-			put(byName, normaliseName(name), customer.id);
+			put(byName, nameKey(name), customer.id);
 			put(byFullName, fullName(name), customer.id);
 			put(byFullName, spelledName(name), customer.id);
 		}
@@ -99,12 +131,21 @@ export function indexWorld(books: MatchBooks): World {
 		);
 		for (const key of new Set(keys)) if (key) put(byReference, key, item);
 	}
+	const creditsOf = new Map<number, CreditOnAccount[]>();
+	const older = (a: CreditOnAccount, b: CreditOnAccount) =>
+		a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.receiptId - b.receiptId;
+	for (const credit of [...(books.credits ?? [])].sort(older))
+		if (credit.amount > 0) put(creditsOf, credit.customerId, credit);
+	const known = new Set(customers.map((customer) => customer.id));
+	const names = [...byName.keys()].sort();
+	let near: NearNames | null = null;
 	return {
 		customers: new Map(customers.map((customer) => [customer.id, customer])),
 		children,
 		byAccount,
 		byName,
-		names: [...byName.keys()].sort(),
+		names,
+		near: () => (near ??= new NearNames(names)),
 		byFullName,
 		fullNames: [...byFullName.keys()].sort(),
 		byReference,
@@ -113,7 +154,10 @@ export function indexWorld(books: MatchBooks): World {
 		itemsOf,
 		baseCurrency: books.baseCurrency ?? null,
 		recorded: books.recorded ?? [],
-		advices: (books.advices ?? []).filter((one) => customers.some(({ id }) => id === one.customerId)),
+		advices: (books.advices ?? []).filter((one) => known.has(one.customerId)),
+		creditsOf,
+		habitsOf: (id) => books.habits?.get(id) ?? NO_HABITS,
+		pastFees: books.pastFees ?? [],
 		settled: new Set((books.settledNumbers ?? []).map(referenceKey))
 	};
 }

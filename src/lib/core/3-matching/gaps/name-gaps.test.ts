@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { day } from '../day/day';
-import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
-import { sampleItem } from '../model/sample-item';
-import { minor } from '../money/minor';
-import { share } from '../money/share';
-import { answerReceipts } from './answer-receipts';
+import { day } from '../../day/day';
+import type { Customer, OpenItem, ReceiptFacts } from '../../model/records';
+import { sampleItem } from '../../model/sample-item';
+import { minor } from '../../money/minor';
+import { share } from '../../money/share';
+import { answerReceipts } from '../answer-receipts';
 
 const customer = (id: number): Customer => ({
 	...{ id, code: `C${id}`, name: `Customer ${id}`, otherNames: [], payerAccounts: [`ACC${id}`] },

@@ -1,0 +1,162 @@
+import { addDays } from '../day/arithmetic';
+import type { OpenItem, ReceiptFacts } from '../model/records';
+import { minor } from '../money/minor';
+import { share } from '../money/share';
+import { swappedDigits } from '../money/swapped-digits';
+import type { AnswerLine, Reason } from './answer';
+import type { Draft } from './draft';
+import type { Payer } from './find-payer';
+import { discountDaysAllowed, FIRM_HABIT, paysByStatement, paysOldestFirst, paysOntoOldest } from './habits';
+import { linesFor, signedOpen } from './lines-for';
+import { meaningsOf } from './meanings-of';
+import { findSets } from './sets/find-sets';
+import { bandOfSet, weightOfCoincidence } from './weigh-sets';
+import { wordsSay } from './words-say';
+import type { World } from './world';
+
+const OTHERS_KEPT = 8;
+/** Sets listed of one search; the rest are counted. */
+const LISTED = 24;
+/** Look-ups that one receipt may take. */
+const STEPS = 300_000;
+/** Days after the last day of a discount on which it is still taken for one. */
+const GRACE = 3;
+/** Sums that somebody chooses, in minor units. */
+const ROUND = 5_000;
+
+/**
+ * Answers a receipt of one payer by its amount alone: one of these open items, all up to a day, or a set of them, weighed
+ * against every other set that comes to the same and against coincidence; else by what the payer usually does; or on account
+ * where the words say so. `items` are of one currency, oldest first.
+ */
+export function answerAccount(
+	receipt: ReceiptFacts,
+	payer: Payer,
+	customerId: number,
+	items: readonly OpenItem[],
+	world: World
+): Draft {
+	const { currency, amount } = receipt;
+	const customer = world.customers.get(customerId)!.name;
+	const habits = world.habitsOf(customerId);
+	const byStatement = paysByStatement(habits);
+	const says = wordsSay(receipt.text);
+	const number = /\d{3,}/.test(receipt.text.replace(/\b(19|20)\d{2}([-/.]?\d{2}){0,2}\b/g, ''));
+	const nothing = (...reasons: Reason[]): Draft => ({
+		...{ band: 'choose', customerId, lines: [], reasons: [...payer.reasons, ...reasons] },
+		...{ others: [], otherAnswers: 0 }
+	});
+	const onAccount = (): Draft => ({
+		...nothing({ code: 'says-on-account' }),
+		band: (payer.by === 'account' || payer.by === 'name') && !/\d/.test(receipt.text) ? 'certain' : 'likely'
+	});
+	if (items.length === 0) return says.onAccount ? onAccount() : nothing({ code: 'nothing-open', customer });
+
+	const found = findSets(items.map(signedOpen), amount, { keep: LISTED, steps: STEPS });
+	const meanings = meaningsOf(items, amount, found.sets, says.upToDate || byStatement);
+	const [best] = meanings;
+	if (!best) {
+		const discounted = withDiscount(receipt, items, discountDaysAllowed(habits));
+		if (discounted) return { ...nothing(discounted.reason), band: 'likely', lines: [discounted.line] };
+		if (says.onAccount) return onAccount();
+		const noSet: Reason = { code: 'no-set', amount, currency, items: items.length };
+		const slipped = items.filter((item) => item.kind !== 'credit_note' && swappedDigits(item.open, amount));
+		const [slip] = slipped;
+		if (slip && slipped.length === 1 && (payer.by === 'account' || payer.by === 'name'))
+			return {
+				...nothing({ code: 'digits-swapped', open: slip.open, came: amount, currency, number: slip.number }),
+				lines: linesFor([slip], amount).lines
+			};
+		if (paysOntoOldest(habits)) {
+			const due = items.filter((item) => item.kind !== 'credit_note');
+			const { lines } = linesFor(due, amount);
+			const { times, of } = habits.fillsOldest;
+			return {
+				...nothing(noSet, { code: 'fills-oldest', times, of, items: lines.length }),
+				band: 'likely',
+				lines
+			};
+		}
+		return amount % ROUND === 0 ? nothing(noSet, { code: 'round-sum', amount, currency }) : nothing(noSet);
+	}
+	const largest = items.reduce((sum, item) => sum + Math.max(0, signedOpen(item)), 0);
+	const listed = meanings.reduce((sum, one) => sum + one.weight, 0);
+	const unlisted = Math.max(0, found.count - found.sets.length) * (meanings.at(-1)?.weight ?? 0);
+	const all = listed + unlisted + weightOfCoincidence(amount, largest);
+	const chosen = best.places.map((place) => items[place]!);
+	const equal = equalLeft(items, best.places);
+	const others = Math.max(meanings.length, found.count) - 1;
+	// Which of equal items is meant no sum can tell: each of the others is another answer.
+	const equalOnes =
+		chosen.length === 1
+			? items.flatMap((item, place) =>
+					signedOpen(item) === amount && place !== best.places[0] ? [[place]] : []
+				)
+			: [];
+	const reasons: Reason[] = [...payer.reasons];
+	if (best.reason) reasons.push(best.reason);
+	if (byStatement && best.reason) reasons.push({ code: 'statement-habit', ...habits.byStatement });
+	if (equal > 0 && chosen.length === 1)
+		reasons.push({ code: 'oldest-of-equal', number: chosen[0]!.number, equal: equal + 1 });
+	else if (items.length === 1) reasons.push({ code: 'only-open-item', number: chosen[0]!.number, customer });
+	else if (others === 0)
+		reasons.push({
+			...{ code: 'only-set', items: chosen.length, customer, looked: items.length, all: found.all }
+		});
+	reasons.push({ code: 'adds-up', amount, currency, items: chosen.length });
+	if (others > 0)
+		reasons.push({ code: 'sets-found', sets: others + 1, all: found.all, looked: items.length });
+	// They have taken the oldest every time, so that of equal ones it is no other.
+	const oldest = equal > 0 && paysOldestFirst(habits);
+	if (oldest) reasons.push({ code: 'oldest-habit', times: habits.oldestFirst.times });
+	const firm = oldest && chosen.length === 1 && paysOldestFirst(habits, FIRM_HABIT);
+	const doubts = { equal: equal > 0 && !firm, words: says.notWhole || says.onAccount || number };
+	const band = bandOfSet(best.weight / all, chosen.length, payer.by, doubts);
+	return {
+		...{ band, customerId, lines: linesFor(chosen, amount).lines, reasons },
+		others: [...equalOnes, ...meanings.slice(1).map((one) => one.places)]
+			.slice(0, OTHERS_KEPT)
+			.map((places) => ({
+				customerId,
+				lines: linesFor(
+					places.map((place) => items[place]!),
+					amount
+				).lines
+			})),
+		otherAnswers: others + equalOnes.length
+	};
+}
+
+/** How many items of the account are open at the same amount as one of those chosen, and are not chosen. */
+function equalLeft(items: readonly OpenItem[], places: readonly number[]): number {
+	const chosen = new Set(places);
+	const amounts = new Set(places.map((place) => signedOpen(items[place]!)));
+	return items.filter((item, place) => !chosen.has(place) && amounts.has(signedOpen(item))).length;
+}
+
+/** The one item that comes to the sum less the discount of its terms; null where there is none, or more than one. */
+function withDiscount(
+	{ amount, booked, currency }: ReceiptFacts,
+	items: readonly OpenItem[],
+	daysLate: number
+): { line: AnswerLine; reason: Reason } | null {
+	const fitting = items.flatMap((item) => {
+		if (!item.discountBasisPoints || !item.discountUntil || item.kind === 'credit_note') return [];
+		if (booked > addDays(item.discountUntil, Math.max(GRACE, daysLate))) return [];
+		const off = share(item.open, item.discountBasisPoints, 10_000);
+		return item.open - off === amount ? [{ item, off }] : [];
+	});
+	const [only] = fitting;
+	if (!only || fitting.length > 1) return null;
+	const { item, off } = only;
+	return {
+		line: {
+			...{ itemId: item.id, cash: minor(item.open - off) },
+			differences: [{ kind: 'settlement_discount', amount: off }]
+		},
+		reason: {
+			...{ code: 'discount-taken', basisPoints: item.discountBasisPoints!, until: item.discountUntil! },
+			...{ amount: off, currency }
+		}
+	};
+}

@@ -1,0 +1,39 @@
+import { minor } from '../../money/minor';
+import type { Answer } from '../answer';
+import type { Habits } from '../habits';
+import { atMostLikely, MOST_FEE, onLast, withGap, type Short } from './short';
+
+/** What banks on the way keep of a payment from abroad: between these, in minor units, and by full halves. */
+const USUAL = { least: 300, most: 5_000, step: 50 } as const;
+
+/** The bank states the charges that it kept, and they are just the gap. */
+export function byStatedCharges(short: Short): Answer | null {
+	const { receipt, gap, answer } = short;
+	if (!receipt.charges || receipt.charges !== gap) return null;
+	const band = answer.band === 'choose' ? 'likely' : answer.band;
+	const { currency } = receipt;
+	const reasons = [{ code: 'charges-stated', amount: minor(gap), currency }] as const;
+	return withGap(short, 'bank_charge', onLast(short), reasons, band);
+}
+
+/** A gap of a sum that banks kept of this customer's payments before. */
+export function byHabitOfCharges(short: Short, habits: Habits, customer: string): Answer | null {
+	const { receipt, gap, answer } = short;
+	const { currency } = receipt;
+	const known = habits.charges.find((one) => one.amount === gap && one.currency === currency);
+	if (!known) return null;
+	const { times } = known;
+	const reasons = [{ code: 'charge-habit', times, customer, amount: minor(gap), currency }] as const;
+	return withGap(short, 'bank_charge', onLast(short), reasons, atMostLikely(answer.band));
+}
+
+/** A payment in another currency than the firm's own, short by a sum that banks on the way usually keep. */
+export function byUsualCharge(short: Short, baseCurrency: string | null): Answer | null {
+	const { receipt, gap, open, answer } = short;
+	const { currency } = receipt;
+	if (baseCurrency === null || currency === baseCurrency) return null;
+	const usual = gap >= USUAL.least && gap <= USUAL.most && gap % USUAL.step === 0;
+	if (!usual || gap * MOST_FEE > open) return null;
+	const reasons = [{ code: 'charge-usual', amount: minor(gap), currency }] as const;
+	return withGap(short, 'bank_charge', onLast(short), reasons, atMostLikely(answer.band));
+}

@@ -1,0 +1,55 @@
+import { minor } from '../../money/minor';
+import type { Answer, Reason } from '../answer';
+import type { Habits } from '../habits';
+import { wordsSay } from '../words-say';
+import { atMostLikely, onLast, withGap, type Short } from './short';
+
+/** A larger part of what is owed, in percent, is no tax that a customer withholds. */
+const MOST_TAX = 35;
+/** A gap no larger than this, in minor units and as a share of what is open, is an odd penny. */
+const SMALL = { most: 99, share: 50 } as const;
+
+/** The words say that tax was withheld, or it was withheld at just this rate before. */
+export function byTax(short: Short, habits: Habits): Answer | null {
+	const { receipt, open, gap, answer } = short;
+	if (gap * 100 > open * MOST_TAX) return null;
+	const basisPoints = Math.round((10_000 * gap) / open);
+	const exact = Math.abs((open * basisPoints) / 10_000 - gap) < 1;
+	const { tax } = wordsSay(receipt.text);
+	const before = habits.taxRates.some((one) => one.basisPoints === basisPoints) && exact;
+	if (tax === null && !before) return null;
+	const reasons: Reason[] = [
+		{
+			...{ code: 'tax-said', words: tax ?? '', basisPoints: exact ? basisPoints : 0 },
+			...{ amount: minor(gap), currency: receipt.currency }
+		}
+	];
+	return withGap(short, 'withholding_tax', shares(short), reasons, atMostLikely(answer.band));
+}
+
+/** The words say why less was paid: a claim of the customer, for a person to accept. */
+export function byClaim(short: Short): Answer | null {
+	const { claim } = wordsSay(short.receipt.text);
+	if (!claim) return null;
+	const reasons = [{ code: 'claim-said', words: claim.words, claim: claim.reason }] as const;
+	return withGap(short, 'claim', onLast(short), reasons, atMostLikely(short.answer.band));
+}
+
+/** A gap of pennies is one that nobody asks for. */
+export function bySmallness(short: Short): Answer | null {
+	const { gap, open, answer } = short;
+	if (gap > SMALL.most || gap * SMALL.share > open) return null;
+	return withGap(short, 'small_difference', onLast(short), [], atMostLikely(answer.band));
+}
+
+/** The gap shared among the items by what is open of each, so that it comes to the penny. */
+function shares({ items, open, gap }: Short): number[] {
+	let [before, given] = [0, 0];
+	return items.map((item) => {
+		before += item.open;
+		const upTo = Math.round((gap * before) / open);
+		const own = upTo - given;
+		given = upTo;
+		return own;
+	});
+}
