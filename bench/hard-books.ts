@@ -32,7 +32,10 @@ const SHAPES: readonly ((n: number) => string)[] = [
 	(n) => `F00${String(n).padStart(5, '0')}`,
 	(n) => `${4_700_000 + n}`,
 	(n) => `INV${100_000 + n}`,
-	(n) => `K.${n}-26`
+	(n) => `K.${n}-26`,
+	(n) => `2026${String(n).padStart(5, '0')}`,
+	(n) => `S${String(n).padStart(4, '0')}/B/26`,
+	(n) => `${String(n).padStart(8, '0')}`
 ];
 const WORDS = [
 	'Rechnung',
@@ -52,7 +55,12 @@ export interface HardScore {
 	readonly receipts: number;
 	readonly right: number;
 	readonly certain: number;
+	/** Gaps that have a kind, and those of them that got it. */
+	readonly gaps: number;
+	readonly gapsRight: number;
 	readonly wrongCertain: readonly string[];
+	/** Payments that were not answered right. */
+	readonly wrong: readonly string[];
 	readonly byKind: ReadonlyMap<string, { n: number; right: number; certain: number }>;
 }
 
@@ -64,17 +72,32 @@ export function hardBooks(seed: number, receipts: number): HardScore {
 	const answers = answerReceipts(pile, { customers, items, baseCurrency: 'EUR' });
 	const byKind = new Map<string, { n: number; right: number; certain: number }>();
 	const wrongCertain: string[] = [];
+	const wrong: string[] = [];
 	let right = 0;
 	let certain = 0;
+	let [gaps, gapsRight] = [0, 0];
 	for (const answer of answers) {
 		const want = truth.get(answer.receiptId)!;
 		const kind = byKind.get(want.kind) ?? { n: 0, right: 0, certain: 0 };
 		byKind.set(want.kind, kind);
 		kind.n++;
 		const fits = isRight(answer, want);
+		if (want.gap) {
+			gaps++;
+			if (answer.lines.some((line) => line.differences.some((one) => one.kind === want.gap))) gapsRight++;
+		}
 		if (fits) {
 			right++;
 			kind.right++;
+		} else {
+			const one = pile.find(({ id }) => id === answer.receiptId)!;
+			const number = (id: number) => items.find((item) => item.id === id)!.number;
+			const wanted = [...want.lines].map(([id, cash]) => `${number(id)}:${cash}`).join(' ');
+			const got = answer.lines.map((line) => `${number(line.itemId)}:${line.cash}`).join(' ');
+			const name = customers.find(({ id }) => id === want.customerId)?.name;
+			wrong.push(
+				`${want.kind} ${answer.band}: "${one.payerName}" (${name}) "${one.text}" ${one.amount} wants ${wanted} got ${got}: ${answer.reasons.map((reason) => reason.code).join(' ')}`
+			);
 		}
 		if (answer.band !== 'certain') continue;
 		certain++;
@@ -85,12 +108,35 @@ export function hardBooks(seed: number, receipts: number): HardScore {
 			wrongCertain.push(`${want.kind}: "${one.payerName}" "${one.text}" ${one.amount}: ${codes}`);
 		}
 	}
-	return { receipts: answers.length, right, certain, wrongCertain, byKind };
+	return { receipts: answers.length, right, certain, gaps, gapsRight, wrongCertain, wrong, byKind };
+}
+
+/** A name as a bank or a person may print it. */
+function print(name: string, random: Chance): string {
+	const words = name.split(' ');
+	const slip = (word: string) => word.slice(0, 2) + word.slice(3, 4) + word.slice(2, 3) + word.slice(4);
+	return random.pick([
+		name,
+		name,
+		name.toUpperCase(),
+		name.toUpperCase(),
+		name.slice(0, 18),
+		name.slice(0, 27).toUpperCase(),
+		name.replace(/ö/g, 'oe').replace(/Ö/g, 'Oe').replace(/ü/g, 'ue').toUpperCase(),
+		name.normalize('NFD').replace(/\p{M}/gu, '').toUpperCase(),
+		name.replace(/ (Ltd|GmbH|SARL|BV|LLP|AG|SA|CIC|Limited)$/, ''),
+		[...words.slice(1), words[0]].join(' '),
+		words.map((word, i) => (i === 1 && word.length > 4 ? slip(word) : word)).join(' '),
+		`MR J HOLM T/A ${name}`,
+		words.map((word) => (word.length > 6 ? word.slice(0, 4) : word)).join(' ')
+	]);
 }
 
 function isRight(answer: Answer, want: Truth): boolean {
 	if (want.customerId === null) return answer.lines.length === 0 && answer.customerId === null;
-	if (answer.customerId !== want.customerId || answer.lines.length !== want.lines.size) return false;
+	// What a parent pays for one branch may lie on either account.
+	if (answer.customerId !== want.customerId && !want.kind.startsWith('group')) return false;
+	if (answer.lines.length !== want.lines.size) return false;
 	return answer.lines.every((line) => want.lines.get(line.itemId) === line.cash);
 }
 
@@ -146,7 +192,8 @@ function payments(random: Chance, customers: readonly Customer[], all: readonly 
 			left.get(id)!.filter((item) => !some.includes(item))
 		);
 	const say = (number: string): string => {
-		const digits = /(\d+)\D*$/.exec(number)![1]!;
+		// The running digits, without the year that some shapes carry.
+		const digits = number.replace(/\/?-?26$|^26\/|2026-?/, '').match(/\d+/)![0];
 		return random.pick([
 			number,
 			number,
@@ -158,7 +205,7 @@ function payments(random: Chance, customers: readonly Customer[], all: readonly 
 		]);
 	};
 	const spoil = (number: string): string => {
-		const at = number.length - 1 - random.int(0, 2);
+		const at = number.replace(/-26$|\/B\/26$/, '').length - 1 - random.int(0, 2);
 		return random.pick([
 			number.replace(/0(?=[^0]*$)/, 'O'),
 			number.slice(0, at - 1) + number[at] + number[at - 1] + number.slice(at + 1),
@@ -175,9 +222,7 @@ function payments(random: Chance, customers: readonly Customer[], all: readonly 
 		gap?: string
 	) => {
 		const id = pile.length + 1;
-		const printed = customer
-			? random.pick([customer.name, customer.name.toUpperCase(), customer.name.slice(0, 18)])
-			: null;
+		const printed = customer ? print(customer.name, random) : null;
 		const account = customer?.payerAccounts[0];
 		pile.push({
 			...{ id, booked: day('2026-10-28'), amount: minor(amount), currency: customer?.currency ?? 'EUR' },
@@ -202,7 +247,7 @@ function payments(random: Chance, customers: readonly Customer[], all: readonly 
 		const sum = (list: readonly OpenItem[]) => list.reduce((total, item) => total + item.open, 0);
 		const whole = (list: readonly OpenItem[]) => list.map((item) => [item, item.open] as const);
 		const word = random.pick(WORDS);
-		const dice = random.int(1, 100);
+		const dice = random.int(1, 112);
 		if (dice <= 40) {
 			pay('one', customer, first!.open, `${word} ${say(first!.number)}`, whole([first!]));
 			take(customer.id, [first!]);
@@ -306,13 +351,55 @@ function payments(random: Chance, customers: readonly Customer[], all: readonly 
 				[credit, -credit.open]
 			]);
 			take(customer.id, [first!, credit]);
-		} else {
+		} else if (dice <= 100) {
 			pay(
 				'over',
 				customer,
 				first!.open + random.int(1, 50) * 100,
 				`${word} ${say(first!.number)}`,
 				whole([first!])
+			);
+			take(customer.id, [first!]);
+		} else if (dice <= 103) {
+			const branches = customers.filter((one) => one.parentId !== null && invoices(one.id).length > 0);
+			const branch = branches.length > 0 ? random.pick(branches) : null;
+			const parent = branch && customers.find((one) => one.id === branch.parentId)!;
+			if (!branch || parent!.currency !== branch.currency) continue;
+			const beside = random.yes(0.5) ? invoices(parent!.id).slice(0, 1) : [];
+			const paid = [...invoices(branch.id).slice(0, random.int(1, 3)), ...beside];
+			const words = random.yes(0.75) ? paid.map((item) => say(item.number)).join(', ') : '';
+			pay(words ? 'group' : 'group, silent', parent!, sum(paid), words, whole(paid));
+			take(branch.id, paid);
+			take(parent!.id, paid);
+		} else if (dice <= 106) {
+			const cut = random.pick([18, 35, 70]);
+			const words = `${word} ${some.map((item) => item.number).join(', ')}`.slice(0, cut);
+			pay('cut off', customer, sum(some), words, whole(some));
+			take(customer.id, some);
+		} else if (dice <= 108) {
+			const off = share(first!.open, random.pick([500, 1_000, 1_500]), 10_000);
+			if (off === 0) continue;
+			pay(
+				'tax',
+				customer,
+				first!.open - off,
+				`${say(first!.number)} ${random.pick(['less WHT', 'abzgl. Quellensteuer', 'retenue à la source', 'ritenuta'])}`,
+				[[first!, first!.open - off]],
+				{},
+				'withholding_tax'
+			);
+			take(customer.id, [first!]);
+		} else if (dice <= 112) {
+			const off = share(first!.open, 160, 10_000) + 25;
+			if (first!.open < 2_000) continue;
+			pay(
+				'card',
+				customer,
+				first!.open - off,
+				random.yes(0.7) ? say(first!.number) : customer.name.slice(0, 16),
+				[[first!, first!.open - off]],
+				{ payerName: 'PAYBARGE SA', payerAccount: null },
+				'processor_fee'
 			);
 			take(customer.id, [first!]);
 		}

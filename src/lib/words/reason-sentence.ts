@@ -22,6 +22,8 @@ export function reasonSentence(reason: Reason): string {
 			return `“${reason.name}” is nearly a name of ${reason.customer}, and of nobody else.`;
 		case 'earlier-money':
 			return `Together with ${money(reason.amount, reason.currency)} ${reason.receipts === 1 ? `of ${shortDay(reason.booked)}` : `of ${reason.receipts} earlier payments`} that lies on account.`;
+		case 'list-cut':
+			return `The words were cut off. ${reason.sets === 1 ? 'Only' : `One of ${reason.sets} ways:`} ${list(reason.numbers)} ${reason.numbers.length === 1 ? 'comes' : 'come'} to the ${money(reason.amount, reason.currency)} that is left.`;
 		case 'oldest-habit':
 			return `They have paid the oldest every time there was a choice (${count(reason.times, 'payment')}).`;
 		case 'statement-habit':

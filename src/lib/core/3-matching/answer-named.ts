@@ -3,6 +3,7 @@ import { sumOf } from '../money/add';
 import { minor } from '../money/minor';
 import { swappedDigits } from '../money/swapped-digits';
 import type { Band, Reason } from './answer';
+import { restOfList } from './complete-list';
 import type { Draft } from './draft';
 import { earlierMoney } from './earlier-money';
 import type { Named } from './find-named';
@@ -24,11 +25,16 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 	if (!owners) return answerSeveralOwners(receipt, named, payer, world);
 	const plain = pickInstalments(named.items, receipt.amount);
 	const credits = creditsThatJoin(plain, receipt.amount, owners.accounts, world);
-	const items = [...plain, ...credits];
+	const left = receipt.amount - sumOf(plain, signedOpen);
+	const more = left > 0 ? restOfList(receipt, plain, owners.accounts, left, world) : null;
+	const items = [...plain, ...credits, ...(more?.items ?? [])];
 	const open = sumOf(items, signedOpen);
 	const gap = minor(receipt.amount - open);
 	const earlier = gap < 0 ? earlierMoney(minor(-gap), owners.customerId, receipt, world) : null;
-	const reasons = [...payer.reasons, namedReason(named, items, nameOf(owners.accounts, world))];
+	const reasons = [
+		...payer.reasons,
+		namedReason(named, [...plain, ...credits], nameOf(owners.accounts, world))
+	];
 	reasons.push(...relationReasons(receipt, payer, owners, world));
 	const { currency } = receipt;
 	if (credits.length > 0)
@@ -37,6 +43,11 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 			...{ amount: sumOf(credits, (item) => item.open), currency }
 		});
 	if (earlier) reasons.push(earlier.reason);
+	if (more)
+		reasons.push({
+			...{ code: 'list-cut', numbers: more.items.map((item) => item.number), sets: more.sets },
+			...{ amount: minor(left), currency }
+		});
 	if (gap === 0 || earlier)
 		reasons.push({ code: 'adds-up', amount: earlier ? open : receipt.amount, currency, items: items.length });
 	else if (gap < 0) reasons.push({ code: 'short', by: minor(-gap), of: open, currency });
@@ -49,12 +60,23 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 	if (part !== null) reasons.push({ code: 'says-part', words: part });
 	const { lines } = linesFor(items, minor(receipt.amount + (earlier?.amount ?? 0)));
 	const band = weigh({
-		...{ payer: owners.by, owner: owners.relation, others: 0 },
-		amount: gap === 0 ? 'exact' : part !== null ? 'said' : earlier ? 'earlier' : gap < 0 ? 'short' : 'long'
+		...{ payer: owners.by, owner: owners.relation, others: more ? more.sets - 1 : 0 },
+		// Only one way to complete a list that was cut off is nearly as good as having read it; a person looks.
+		amount: more
+			? 'completed'
+			: gap === 0
+				? 'exact'
+				: part !== null
+					? 'said'
+					: earlier
+						? 'completed'
+						: gap < 0
+							? 'short'
+							: 'long'
 	});
 	return {
 		...{ band: unlessEqualCredits(band, credits, owners.accounts, world), customerId: owners.customerId },
-		...{ lines, reasons, others: [], otherAnswers: 0 },
+		...{ lines, reasons, others: [], otherAnswers: more ? more.sets - 1 : 0 },
 		...(earlier ? { credits: earlier.credits } : {})
 	};
 }

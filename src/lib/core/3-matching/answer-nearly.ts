@@ -37,12 +37,13 @@ export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, 
 		{ code: 'number-nearly', words: near.words, number: near.item.number, how: near.how },
 		{ code: 'adds-up', amount, currency, items: items.length }
 	];
-	// Of equal items a slip in the number may mean any.
+	// Of equal items a slip in the number may mean any; a letter for the digit that it looks like means just one.
 	const equal = (world.itemsOf.get(customerId) ?? []).filter(
 		(item) => item.open === near.item.open && item.currency === currency && item.kind === near.item.kind
 	);
 	const known = payer.by === 'account' || payer.by === 'name';
-	const sure = known && equal.length === 1 && (named.items.length === 0 || whole.length === 0);
+	const alone = equal.length === 1 || near.how === 'letter';
+	const sure = known && alone && (named.items.length === 0 || whole.length === 0);
 	return {
 		...{ band: sure ? 'certain' : 'likely', customerId, lines: linesFor(items, amount).lines, reasons },
 		...{ others: [], otherAnswers: 0 }

@@ -61,6 +61,14 @@ export type Reason =
 			readonly booked: Day;
 			readonly receipts: number;
 	  }
+	| {
+			/** What completes a list of numbers that the bank cut off. */
+			readonly code: 'list-cut';
+			readonly numbers: readonly string[];
+			readonly sets: number;
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
 	| { readonly code: 'oldest-habit'; readonly times: number }
 	| { readonly code: 'statement-habit'; readonly times: number; readonly of: number }
 	| { readonly code: 'fills-oldest'; readonly times: number; readonly of: number; readonly items: number }

@@ -84,9 +84,10 @@ describe('numbers as people write them', () => {
 		)[0]!;
 		expect(one.band).not.toBe('certain');
 	});
-	it('digits alone are taken for somebody else’s number only with five of them, and never as certain', () => {
+	it('digits alone are somebody else’s number with five of them, or where just that came, and never certain', () => {
 		expect(read(32_000, '40500', { payerAccount: 'NEW' })).toEqual(['likely', 6]);
-		expect(read(64_000, '9912', { payerAccount: 'NEW' })[0]).toBe('none');
+		expect(read(64_000, '9912', { payerAccount: 'NEW' })[0]).toBe('likely');
+		expect(read(64_001, '9912', { payerAccount: 'NEW' })[0]).toBe('none');
 	});
 	it('a year, an amount or a day is no number of ours', () => {
 		expect(read(777, 'paid 2026 10.2026 40,233')[0]).not.toBe('certain');

@@ -2,7 +2,9 @@ import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
 import type { Payer } from './find-payer';
 import { signedOpen } from './lines-for';
+import { digitsByPattern, shapeOf } from './number-patterns';
 import { rangesInWords } from './ranges-in-words';
+import { wordsSay } from './words-say';
 import { joinedWords, referenceKey, wordsOfText, type Word } from './words-of-text';
 import type { World } from './world';
 
@@ -76,13 +78,19 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		if (joined.some((one) => one.from <= word.from && word.to <= one.to)) continue;
 		const found = whole(word.key);
 		if (found.length > 0) pieces.push({ from: word.from, to: word.to, candidates: [found] });
-		else pieces.push(...readParts(word, receipt.text, whole, byDigits));
+		else pieces.push(...readParts(word, receipt.text, whole, byDigits, world));
 	}
 	const fixed = pieces.filter((piece) => piece.candidates.length === 1);
 	for (const { candidates } of fixed) for (const item of candidates[0]!) items.set(item.id, item);
 	const loose = pieces.filter((piece) => piece.candidates.length > 1);
 	const read = loose.length ? readLoose(loose, [...items.values()], targetsOf(receipt, payer, world)) : [];
 	for (const item of (read ?? []).flat()) items.set(item.id, item);
+	// Three digits alone, of one document of the payer's: too little came for it, and the words say why.
+	const [short] = loose;
+	const shortOne = items.size === 0 && loose.length === 1 && short!.candidates.length === 2;
+	const [onlyOne, none] = shortOne ? short!.candidates : [];
+	if (read === null && onlyOne?.length && none?.length === 0 && saysWhy(receipt, onlyOne))
+		for (const item of onlyOne) items.set(item.id, item);
 	const runs = new Set(ranges.map((range) => range.all));
 	// A run that comes to the amount in no way is named all the same: too little or too much came for it.
 	const isRun = (piece: Piece) => runs.has(piece.candidates[0]!);
@@ -90,7 +98,11 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		for (const piece of loose.filter(isRun))
 			for (const item of piece.candidates[0]!) items.set(item.id, item);
 	const shown = pieces.filter(
-		(piece) => piece.candidates.length === 1 || (read !== null && loose.length > 0) || isRun(piece)
+		(piece) =>
+			piece.candidates.length === 1 ||
+			(piece === short && items.size > 0 && read === null && shortOne) ||
+			(read !== null && loose.length > 0) ||
+			isRun(piece)
 	);
 	return {
 		items: [...items.values()].sort(compareItems),
@@ -108,22 +120,40 @@ function readParts(
 	word: Word,
 	text: string,
 	whole: (key: string) => readonly OpenItem[],
-	byDigits: ByDigits
+	byDigits: ByDigits,
+	world: World
 ): Piece[] {
+	const written = text.slice(word.from, word.to);
+	// What has the shape of our numbers is one number, whatever signs are in it, and no list.
+	if (written.includes('/') && world.patterns.has(shapeOf(written))) {
+		const digits = digitsByPattern(written, world.patterns);
+		const candidates = digits ? byDigits(digits, null, true) : [];
+		return candidates.length > 0 ? [{ from: word.from, to: word.to, candidates }] : [];
+	}
 	const pieces: Piece[] = [];
 	let before: string | null = null;
-	for (const found of text.slice(word.from, word.to).matchAll(/[^/|]+/g)) {
+	for (const found of written.matchAll(/[^/|]+/g)) {
 		const [from, to] = [word.from + found.index, word.from + found.index + found[0].length];
 		const exact = found[0].length < word.to - word.from ? whole(referenceKey(found[0])) : [];
 		const run = /^\D{0,4}?(0*(\d+))\D?$/.exec(found[0]);
 		const digits = run?.[2] ?? null;
 		// Zeros before a short number make it one of a series; a bare short one may be anything, unless the sum says so.
-		const padded = run !== null && run[1]!.length >= SHORTEST_UNKNOWN;
+		const padded =
+			run !== null &&
+			run[1]!.length >= SHORTEST &&
+			(run[1]!.length >= SHORTEST_UNKNOWN || run[1]!.startsWith('0'));
 		const candidates = exact.length ? [exact] : digits ? byDigits(digits, before, padded) : [];
 		if (candidates.length > 0) pieces.push({ from, to, candidates });
 		if (digits && (digits.length >= SHORTEST || padded)) before = digits;
 	}
 	return pieces;
+}
+
+/** Whether less came than is open, and the words say that it is a part, or that something was taken off. */
+function saysWhy(receipt: ReceiptFacts, items: readonly OpenItem[]): boolean {
+	const says = wordsSay(receipt.text);
+	const open = items.reduce((sum, item) => sum + item.open, 0);
+	return receipt.amount < open && (says.part ?? says.claim ?? says.tax) !== null;
 }
 
 /**
@@ -146,13 +176,17 @@ function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigit
 				// Three digits of the payer's own number count where the sum comes out with them.
 				const short = digits.length === SHORTEST - 1 ? inCurrency(digits) : [];
 				const mine = documents(short.filter((item) => own.has(item.customerId)));
-				return mine.length > 0 ? [...mine, []] : [];
+				if (mine.length > 0) return [...mine, []];
+				const anybody = own.size === 0 ? documents(short) : [];
+				return anybody.length === 1 && anybody[0]![0]!.open === receipt.amount ? [...anybody, []] : [];
 			}
 			const found = inCurrency(digits);
 			const mine = documents(found.filter((item) => own.has(item.customerId)));
 			if (mine.length > 0) return mine;
-			const anybody = digits.length >= SHORTEST_UNKNOWN ? documents(found) : [];
-			return anybody.length === 1 ? anybody : [];
+			const anybody = documents(found);
+			// Fewer digits of somebody's are no accident only where that is open at just what came.
+			const fits = digits.length >= SHORTEST_UNKNOWN || anybody[0]?.[0]!.open === receipt.amount;
+			return anybody.length === 1 && fits ? anybody : [];
 		}
 		const same = after.slice(0, after.length - digits.length) + digits;
 		const near = documents(inCurrency(same).filter((item) => own.size === 0 || own.has(item.customerId)));

@@ -13,6 +13,9 @@ export interface NearNumber {
 	readonly how: 'letter' | 'swapped' | 'digit' | 'length';
 }
 
+/** The likelier slip first: what is read off as a letter is hardly a slip at all. */
+const RANK: Readonly<Record<NearNumber['how'], number>> = { letter: 0, swapped: 1, length: 2, digit: 2 };
+
 /** Letters that are written for digits. */
 const LOOKS: Readonly<Record<string, string>> = {
 	O: '0',
@@ -25,10 +28,12 @@ const LOOKS: Readonly<Record<string, string>> = {
 	B: '8',
 	G: '6'
 };
-const SHORTEST = 4;
+/** Digits of a number and of a word that may be it; of three only swapped ones and letters count. */
+const SHORTEST = 3;
+const SHORTEST_WRONG = 4;
 
 /**
- * Items of the payer, open at just a sum, whose number one word of the text has nearly. Never a proof by itself: the amount and
+ * Items of the payer, open at just a sum, whose number one word of the text has nearly; those with the likeliest slip. Never a proof by itself: the amount and
  * the payer have to agree, and they do here.
  */
 export function nearNumbers(receipt: ReceiptFacts, payer: Payer, world: World, sum: number): NearNumber[] {
@@ -37,46 +42,67 @@ export function nearNumbers(receipt: ReceiptFacts, payer: Payer, world: World, s
 		.filter((item) => item.kind !== 'credit_note' && item.currency === receipt.currency && item.open === sum);
 	if (own.length === 0) return [];
 	const found = new Map<number, NearNumber>();
-	for (const word of receipt.text.slice(0, MOST_TEXT).matchAll(/[\p{L}\p{N}]{4,20}/gu)) {
+	for (const word of receipt.text.slice(0, MOST_TEXT).matchAll(/[\p{L}\p{N}]{3,20}/gu)) {
 		const digits = digitsLike(word[0]);
 		if (digits === null) continue;
 		for (const item of own) {
-			const number = world.digitsOf.get(item.id);
-			if (!number || number.length < SHORTEST) continue;
-			const how = digits.letters && digits.text === number ? 'letter' : nearly(digits.text, number);
-			if (how && !found.has(item.documentId))
+			const how = howNear(digits, item, world);
+			const known = found.get(item.documentId);
+			if (how && (!known || RANK[how] < RANK[known.how]))
 				found.set(item.documentId, {
 					...{ item, words: word[0], how },
 					...{ from: word.index, to: word.index + word[0].length }
 				});
 		}
 	}
-	return [...found.values()];
+	const best = Math.min(...[...found.values()].map((one) => RANK[one.how]));
+	return [...found.values()].filter((one) => RANK[one.how] === best);
+}
+
+/** A word's digits, as they are written and without leading zeros, and whether letters were read as digits. */
+interface Digits {
+	readonly raw: string;
+	readonly text: string;
+	readonly letters: boolean;
+}
+
+/** How nearly a word has an item's number: by its running digits, or by all digits of the number as it is written. */
+function howNear(digits: Digits, item: OpenItem, world: World): NearNumber['how'] | null {
+	const number = world.digitsOf.get(item.id);
+	if (number && number.length >= SHORTEST) {
+		const how = digits.letters && digits.text === number ? 'letter' : nearly(digits.text, number);
+		if (how) return how;
+	}
+	for (const run of item.number.match(/\d+/g) ?? []) {
+		if (run.length !== digits.raw.length || !run.includes(number ?? '')) continue;
+		const how = digits.letters && digits.raw === run ? 'letter' : nearly(digits.raw, run);
+		if (how) return how;
+	}
+	return null;
 }
 
 /** The digits at the end of a word, letters that look like digits read as such; null where it has too few real ones. */
-function digitsLike(word: string): { text: string; letters: boolean } | null {
+function digitsLike(word: string): Digits | null {
 	const upper = word.toUpperCase();
 	const tail = /[\dOQDILZSBG]+$/.exec(upper)?.[0] ?? '';
-	const text = [...tail]
-		.map((sign) => LOOKS[sign] ?? sign)
-		.join('')
-		.replace(/^0+/, '');
+	const raw = [...tail].map((sign) => LOOKS[sign] ?? sign).join('');
 	const real = tail.replace(/\D/g, '').length;
-	return text.length >= SHORTEST && real >= SHORTEST - 1 ? { text, letters: /\D/.test(tail) } : null;
+	if (raw.length < SHORTEST || real < SHORTEST) return null;
+	return { raw, text: raw.replace(/^0+/, ''), letters: /\D/.test(tail) };
 }
 
 /** How two rows of digits differ, where it is by one slip. */
 function nearly(a: string, b: string): 'swapped' | 'digit' | 'length' | null {
-	if (a === b) return null;
+	// The digits are right, and something about them is not: another year, another prefix.
+	if (a === b) return 'digit';
 	if (a.length === b.length) {
 		const places = [...a].flatMap((sign, i) => (sign === b[i] ? [] : [i]));
-		if (places.length === 1) return 'digit';
+		if (places.length === 1) return a.length >= SHORTEST_WRONG ? 'digit' : null;
 		const [i, j] = places;
 		return places.length === 2 && j === i! + 1 && a[i!] === b[j] && a[j] === b[i!] ? 'swapped' : null;
 	}
 	const [short, long] = a.length < b.length ? [a, b] : [b, a];
-	if (long.length - short.length !== 1 || short.length < SHORTEST) return null;
+	if (long.length - short.length !== 1 || short.length < SHORTEST_WRONG) return null;
 	let i = 0;
 	while (i < short.length && short[i] === long[i]) i++;
 	return short.slice(i) === long.slice(i + 1) ? 'length' : null;

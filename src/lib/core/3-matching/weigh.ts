@@ -8,10 +8,10 @@ export interface Evidence {
 	/** Whether what is named belongs to the payer (or to an account the payer may pay for). */
 	readonly owner: 'payer' | 'child' | 'other' | 'unknown-payer';
 	/**
-	 * Whether the amount is explained to the penny: by itself; by the words, which say that it is a part; or together with
-	 * earlier money of the account.
+	 * Whether the amount is explained to the penny: by itself; by the words, which say that it is a part; or completed by
+	 * earlier money of the account, or by items that a list which was cut off must have gone on with.
 	 */
-	readonly amount: 'exact' | 'said' | 'earlier' | 'short' | 'long';
+	readonly amount: 'exact' | 'said' | 'completed' | 'short' | 'long';
 	/** Other answers as good. */
 	readonly others: number;
 }
@@ -23,7 +23,7 @@ export interface Evidence {
  * |----------------------------|-------------------|---------|
  * | payer or its child         | exact             | certain |
  * | payer or its child         | said to be a part | certain |
- * | payer or its child         | earlier money     | likely  |
+ * | payer or its child         | completed         | likely  |
  * | payer or its child         | short or long     | likely  |
  * | somebody else, or unknown  | exact             | likely  |
  * | somebody else, or unknown  | anything else     | choose  |

@@ -5,6 +5,7 @@ import type { Customer, OpenItem } from '../model/records';
 import { compareItems } from './compare-items';
 import { NO_HABITS, type Habits } from './habits';
 import { numberDigits } from './number-digits';
+import { digitsByPattern, learnNumberPatterns, type NumberPatterns } from './number-patterns';
 import { fullName, spelledName } from './full-name';
 import { nameKey } from './name-key';
 import { NearNames } from './near-names';
@@ -87,6 +88,8 @@ export interface World {
 	/** Items by the digits of their documents' numbers, and those digits by item. */
 	readonly byDigits: ReadonlyMap<string, readonly OpenItem[]>;
 	readonly digitsOf: ReadonlyMap<number, string>;
+	/** The shapes of the firm's document numbers. */
+	readonly patterns: NumberPatterns;
 	/** A customer's items, oldest due first, then by number. */
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
 	readonly settled: ReadonlySet<string>;
@@ -119,11 +122,14 @@ export function indexWorld(books: MatchBooks): World {
 	const itemsOf = new Map<number, OpenItem[]>();
 	const byDigits = new Map<string, OpenItem[]>();
 	const digitsOf = new Map<number, string>();
+	const patterns = learnNumberPatterns(books.items.map((item) => item.number));
 	for (const item of [...books.items].sort(compareItems)) {
 		put(itemsOf, item.customerId, item);
-		const digits = numberDigits(item.number);
+		const digits = digitsByPattern(item.number, patterns);
 		if (digits) {
 			put(byDigits, digits, item);
+			const whole = numberDigits(item.number);
+			if (whole?.endsWith(digits) && whole.length > digits.length) put(byDigits, whole, item);
 			digitsOf.set(item.id, digits);
 		}
 		const keys = [item.number, item.purchaseOrder, item.paymentReference].flatMap((text) =>
@@ -151,6 +157,7 @@ export function indexWorld(books: MatchBooks): World {
 		byReference,
 		byDigits,
 		digitsOf,
+		patterns,
 		itemsOf,
 		baseCurrency: books.baseCurrency ?? null,
 		recorded: books.recorded ?? [],

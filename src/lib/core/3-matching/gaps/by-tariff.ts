@@ -3,6 +3,7 @@ import { minor } from '../../money/minor';
 import type { ReceiptFacts } from '../../model/records';
 import type { Answer, Reason } from '../answer';
 import { nameKey } from '../name-key';
+import { namesInWords } from '../names-in-words';
 import type { PastFee, World } from '../world';
 import { MOST_FEE, onLast, withGap, type Short } from './short';
 
@@ -36,7 +37,10 @@ export function byTariff(short: Short, tariffs: Tariffs): Answer | null {
 	return withGap(short, 'processor_fee', onLast(short), [reason], sure ? 'certain' : 'likely');
 }
 
-/** A processor's payment whose words name a customer: the one item of theirs that its tariff leaves just this sum of. */
+/**
+ * A processor's payment whose words name a customer, or several of one name: the one item of theirs that its tariff leaves just
+ * this sum of.
+ */
 export function byNameAndTariff(
 	receipt: ReceiptFacts,
 	answer: Answer,
@@ -44,27 +48,34 @@ export function byNameAndTariff(
 	world: World
 ): Answer | null {
 	const tariff = tariffs.get(payerKey(receipt));
-	if (!tariff || answer.lines.length > 0 || answer.customerId === null) return null;
-	if (!answer.reasons.some(({ code }) => code === 'name-in-words')) return null;
-	const fitting = (world.itemsOf.get(answer.customerId) ?? []).filter(
-		(item) =>
-			item.kind !== 'credit_note' &&
-			item.currency === receipt.currency &&
-			item.open - feeOf(tariff, item.open) === receipt.amount
-	);
+	if (!tariff || answer.lines.length > 0) return null;
+	const said = namesInWords(receipt.text, world);
+	if (said.length === 0) return null;
+	const fitting = said
+		.flatMap(({ customerId }) => world.itemsOf.get(customerId) ?? [])
+		.filter(
+			(item) =>
+				item.kind !== 'credit_note' &&
+				item.currency === receipt.currency &&
+				item.open - feeOf(tariff, item.open) === receipt.amount
+		);
 	const [item] = fitting;
 	if (!item) return null;
 	const short = { receipt, answer, items: [item], open: item.open, gap: item.open - receipt.amount };
 	const named = byTariff(short, tariffs);
 	if (!named) return null;
-	const reasons = named.reasons.filter(({ code }) => code !== 'no-set');
+	const customer = world.customers.get(item.customerId)!.name;
+	const { words } = said.find(({ customerId }) => customerId === item.customerId)!;
+	const reasons = named.reasons.filter(({ code }) => code !== 'no-set' && code !== 'name-in-words');
+	const only = fitting.length === 1 && said.length === 1;
 	return {
 		...named,
-		reasons,
+		customerId: item.customerId,
+		reasons: [...reasons, { code: 'name-in-words', words, customer }],
 		// The tariff says who pays, the words for whom, and only one item leaves just this: nothing else is as good.
-		band: fitting.some((one) => one.open !== item.open)
+		band: fitting.some((one) => one.open !== item.open || one.customerId !== item.customerId)
 			? 'choose'
-			: fitting.length === 1 && tariff.explains >= SURE_TARIFF
+			: only && tariff.explains >= SURE_TARIFF
 				? 'certain'
 				: 'likely',
 		onAccount: minor(0)
