@@ -48,11 +48,15 @@ it('takes money down the whole road', () => {
 		items
 	});
 	expect([answer!.band, answer!.customerId]).toEqual(['likely', 1]);
-	expect(answer!.reasons.map((reason) => reason.code)).toEqual(['account-known', 'number-named', 'short']);
+	expect(answer!.reasons.map((reason) => reason.code)).toEqual([
+		...['account-known', 'number-named', 'short', 'claim-said']
+	]);
+	expect(answer!.lines.map((line) => line.differences)).toEqual([[], [{ kind: 'claim', amount: 5460 }]]);
 
-	// 4. Placed as answered: the first invoice is settled, 54.60 of the second stays open.
+	// 4. Placed, but left owed instead: the first invoice is settled, 54.60 of the second stays open.
 	const lines = answer!.lines.map((line) => ({
 		...line,
+		differences: [],
 		item: items.find((item) => item.id === line.itemId)!
 	}));
 	const placing = place({

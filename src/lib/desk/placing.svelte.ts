@@ -1,4 +1,4 @@
-import type { AnswerLine } from '../core/3-matching/answer';
+import type { AnswerLine, UsedCredit } from '../core/3-matching/answer';
 import { addDays } from '../core/day/arithmetic';
 import type { Day } from '../core/day/day';
 import type { ClaimReason } from '../core/model/claim';
@@ -54,7 +54,7 @@ interface Chosen {
 }
 
 /** What of the earlier money is used; kept as typed. */
-interface UsedCredit {
+interface TypedCredit {
 	readonly receiptId: number;
 	text: string;
 }
@@ -70,7 +70,7 @@ export class Placing {
 	readonly desk: Desk;
 	readonly currency: string;
 	#chosen = $state<Chosen[]>([]);
-	#used = $state<UsedCredit[]>([]);
+	#used = $state<TypedCredit[]>([]);
 	fees = $state<{ kind: FeeKind; text: string }[]>([]);
 	surplus = $state<SurplusKind | null>(null);
 	depositFor = $state('');
@@ -121,7 +121,7 @@ export class Placing {
 		else if (desk.answer && desk.customer?.id === desk.answer.customerId) {
 			const advice = desk.advices.find((one) => one.id === desk.answer!.adviceId);
 			if (advice) this.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id);
-			else this.adopt(desk.answer.lines);
+			else this.adopt(desk.answer.lines, desk.answer.credits);
 		} else if (!desk.receipt) this.#layCredits();
 	}
 
@@ -138,9 +138,13 @@ export class Placing {
 			if (item.kind === 'invoice' && orders.has(orderOf(item)) && this.left > 0) this.toggle(item.id);
 	}
 
-	/** Lays an answer on the strip instead of what is there. */
-	adopt(lines: readonly AnswerLine[]): void {
+	/** Lays an answer on the strip instead of what is there, with the earlier money that joins in. */
+	adopt(lines: readonly AnswerLine[], credits: readonly UsedCredit[] = []): void {
 		this.adviceId = null;
+		this.#used = credits
+			.filter((one) => this.desk.credits.some((credit) => credit.receiptId === one.receiptId))
+			.map((one) => ({ receiptId: one.receiptId, text: plain(one.use, this.currency) }));
+		const said = this.desk.answer?.reasons.find((reason) => reason.code === 'claim-said');
 		this.#chosen = lines.flatMap((line) => {
 			const item = this.desk.items.find((one) => one.id === line.itemId);
 			if (!item) return [];
@@ -151,7 +155,14 @@ export class Placing {
 			// The last name takes the rest, so that typing another amount keeps the whole settled.
 			const last = gaps.at(-1) as Gap | undefined;
 			if (last) last.text = null;
-			return [{ ...blank(item), text: plain(line.cash, this.currency), gaps, claim: this.#draft(gaps) }];
+			return [
+				{
+					...blank(item),
+					text: plain(line.cash, this.currency),
+					gaps,
+					claim: this.#draft(gaps, null, said?.claim)
+				}
+			];
 		});
 	}
 
@@ -340,10 +351,14 @@ export class Placing {
 		return typeof parsed === 'string' ? null : parsed;
 	}
 
-	#draft(gaps: readonly Gap[], known: ClaimDraft | null = null): ClaimDraft | null {
+	#draft(
+		gaps: readonly Gap[],
+		known: ClaimDraft | null = null,
+		reason: ClaimReason = 'damaged'
+	): ClaimDraft | null {
 		if (!gaps.some((gap) => gap.kind === 'claim')) return null;
 		const deadline = addDays(this.today, CLAIM_DAYS);
-		return known ?? { reason: 'damaged', owner: this.viewer, deadline, note: '' };
+		return known ?? { reason, owner: this.viewer, deadline, note: '' };
 	}
 
 	/** Lays the money anew over what nobody typed: credit notes whole, then the items in the order taken. */

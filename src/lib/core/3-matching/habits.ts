@@ -1,4 +1,4 @@
-import type { PastPayment } from '../model/past-payment';
+import type { PlacingLesson } from './lesson-of';
 
 /** How a customer pays, as far as earlier payments show it. Each lesson tells from how many payments it was learned. */
 export interface Habits {
@@ -25,52 +25,40 @@ export const FIRM_HABIT = 6;
 /** A sum that banks kept as often as this is one that they keep. */
 const USUAL = 2;
 
-/** What a customer's payments of the past show, in any order; lessons that are forgotten are left empty. */
-export function learnHabits(past: readonly PastPayment[], forgotten: readonly Lesson[] = []): Habits {
-	const times = (when: (one: PastPayment) => boolean) => past.filter(when).length;
-	const late = past.flatMap((one) => (one.discountDaysLate && one.discountDaysLate > 0 ? [one] : []));
-	const charges = new Map<string, { amount: number; currency: string; times: number }>();
-	for (const { currency, difference } of past) {
-		if (difference?.kind !== 'bank_charge') continue;
-		const key = `${difference.amount} ${currency}`;
-		charges.set(key, {
-			...{ amount: difference.amount, currency },
-			times: (charges.get(key)?.times ?? 0) + 1
-		});
-	}
-	const rates = new Map<number, number>();
-	for (const { amount, difference } of past) {
-		if (difference?.kind !== 'withholding_tax') continue;
-		const rate = Math.round((10_000 * difference.amount) / (amount + difference.amount));
-		rates.set(rate, (rates.get(rate) ?? 0) + 1);
-	}
-	const all: Habits = {
+/** What one payment taught, and in what currency. */
+export type Taught = PlacingLesson & { readonly currency: string };
+
+/** What a customer's payments of the past show together, in any order. */
+export function learnHabits(past: readonly Taught[]): Habits {
+	const times = (when: (one: Taught) => boolean) => past.filter(when).length;
+	const late = past.flatMap(({ discountDaysLate: days }) => (days !== null && days > 0 ? [days] : []));
+	const charges = counted(
+		past.flatMap((one) => (one.bankCharge ? [`${one.bankCharge} ${one.currency}`] : []))
+	);
+	const rates = counted(past.flatMap(({ taxBasisPoints: rate }) => (rate ? [String(rate)] : [])));
+	return {
 		oldestFirst: {
 			times: times((one) => one.choice === 'oldest'),
 			not: times((one) => one.choice === 'other')
 		},
-		byStatement: { times: times((one) => one.wholeUpTo === true), of: past.length },
-		fillsOldest: { times: times((one) => one.filled === true), of: past.length },
-		lateDiscount: {
-			times: late.length,
-			days: late.reduce((most, one) => Math.max(most, one.discountDaysLate!), 0)
-		},
-		charges: [...charges.values()]
-			.filter((one) => one.times >= USUAL)
-			.sort((a, b) => b.times - a.times || a.amount - b.amount || (a.currency < b.currency ? -1 : 1)),
-		taxRates: [...rates]
-			.map(([basisPoints, times]) => ({ basisPoints, times }))
-			.filter(({ times }) => times >= USUAL)
-			.sort((a, b) => b.times - a.times || a.basisPoints - b.basisPoints)
+		byStatement: { times: times((one) => one.wholeUpTo), of: past.length },
+		fillsOldest: { times: times((one) => one.filled), of: past.length },
+		lateDiscount: { times: late.length, days: Math.max(0, ...late) },
+		charges: charges.map(([key, n]) => {
+			const [amount, currency] = key.split(' ');
+			return { amount: Number(amount), currency: currency!, times: n };
+		}),
+		taxRates: rates.map(([rate, n]) => ({ basisPoints: Number(rate), times: n }))
 	};
-	return {
-		oldestFirst: forgotten.includes('oldestFirst') ? NO_HABITS.oldestFirst : all.oldestFirst,
-		byStatement: forgotten.includes('byStatement') ? NO_HABITS.byStatement : all.byStatement,
-		fillsOldest: forgotten.includes('fillsOldest') ? NO_HABITS.fillsOldest : all.fillsOldest,
-		lateDiscount: forgotten.includes('lateDiscount') ? NO_HABITS.lateDiscount : all.lateDiscount,
-		charges: forgotten.includes('charges') ? NO_HABITS.charges : all.charges,
-		taxRates: forgotten.includes('taxRates') ? NO_HABITS.taxRates : all.taxRates
-	};
+}
+
+/** What stands in a list twice or more, the most frequent first, with how often. */
+function counted(list: readonly string[]): [string, number][] {
+	const counts = new Map<string, number>();
+	for (const one of list) counts.set(one, (counts.get(one) ?? 0) + 1);
+	return [...counts]
+		.filter(([, n]) => n >= USUAL)
+		.sort(([a, n], [b, m]) => m - n || (a < b ? -1 : a > b ? 1 : 0));
 }
 
 export const NO_HABITS: Habits = {
@@ -112,5 +100,34 @@ export function lessonsOf(habits: Habits): Lesson[] {
 		charges: habits.charges.length > 0,
 		taxRates: habits.taxRates.length > 0
 	};
-	return (Object.keys(used) as Lesson[]).filter((lesson) => used[lesson]);
+	return LESSONS.filter((lesson) => used[lesson]);
 }
+
+/** What a lesson takes from a payment; the rest of the payment may go on teaching others. */
+export function without(taught: Taught, lesson: Lesson): Taught {
+	switch (lesson) {
+		case 'oldestFirst':
+			return { ...taught, choice: null };
+		case 'byStatement':
+			return { ...taught, wholeUpTo: false };
+		case 'fillsOldest':
+			return { ...taught, filled: false };
+		case 'lateDiscount':
+			return { ...taught, discountDaysLate: null };
+		case 'charges':
+			return { ...taught, bankCharge: null };
+		case 'taxRates':
+			return { ...taught, taxBasisPoints: null };
+		default:
+			return lesson satisfies never;
+	}
+}
+
+export const LESSONS = [
+	'oldestFirst',
+	'byStatement',
+	'fillsOldest',
+	'lateDiscount',
+	'charges',
+	'taxRates'
+] as const satisfies readonly Lesson[];

@@ -48,6 +48,8 @@ export const placeCertain = defineAct({
 		for (const answer of answerReceipts(facts, books)) {
 			if (answer.band !== 'certain' || asked.get(answer.receiptId) !== versions.get(answer.receiptId))
 				continue;
+			// Earlier money is placed by a person only.
+			if (answer.credits.length > 0) continue;
 			const order = {
 				receiptId: answer.receiptId,
 				receiptVersion: versions.get(answer.receiptId)!,

@@ -20,6 +20,7 @@ import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { useAdvice } from '../repo/kept-advices';
+import { keepLesson, openBeside } from '../repo/lessons';
 import { rememberPayer } from '../repo/remember-payer';
 import { writePlacing } from '../repo/write-placing';
 import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
@@ -112,6 +113,11 @@ export async function placeAs(
 		receiptId: taken?.row.id ?? null,
 		key: at.key
 	});
+	const taught = taken && {
+		...{ receiptId: taken.row.id, customerId: owner.id, currency: taken.row.currency },
+		...{ booked: taken.row.booked as Day, lines: order.lines }
+	};
+	const beside = taught ? await openBeside(tx, taught) : [];
 	await writePlacing(tx, { actId, date, receiptId: taken?.row.id ?? null }, placing.value);
 	await openClaims(tx, { actId, date }, input.lines, placing.value, order.lines);
 	if (taken) {
@@ -133,6 +139,7 @@ export async function placeAs(
 			.where(eq(receiptState.receiptId, taken.row.id));
 	}
 	if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
+	if (taught) await keepLesson(tx, actId, taught, beside);
 	if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
 	const brought = taken
 		? {

@@ -144,7 +144,7 @@ export async function frameOf(
 		? await db.select().from(customer).where(eq(customer.id, customerId)).get()
 		: undefined;
 	if (!row && !owner) return null;
-	const accounts = owner ? await accountsBeside(db, owner.id, input.also, held) : [];
+	const accounts = owner ? await accountsBeside(db, owner.id, input.also, itemsLaid(held, owner.id === answer?.customerId ? answer : null)) : [];
 	const ids = owner ? [owner.id, ...accounts.map((one) => one.id)] : [];
 	const bank = row?.bankEntryId
 		? await db
@@ -233,19 +233,23 @@ async function versionOf(db: Db, accounts: readonly number[]): Promise<string> {
 	return `${row?.last ?? 0}-${row?.count ?? 0}`;
 }
 
+/** Items that were laid when it was held, or that its answers take. */
+function itemsLaid(held: Waiting['heldOrder'], answer: Answer | null): number[] {
+	const lines = held?.lines ?? [
+		...(answer?.lines ?? []),
+		...(answer?.others ?? []).flatMap((one) => one.lines)
+	];
+	return [...new Set(lines.map((line) => line.itemId))];
+}
+
 /** Branches that the account may pay for, and accounts that were asked for or laid before. */
 async function accountsBeside(
 	db: Db,
 	ownerId: number,
 	also: readonly number[],
-	held: Waiting['heldOrder']
+	laidIds: readonly number[]
 ): Promise<{ id: number; name: string }[]> {
-	const laid = held
-		? await itemsById(
-				db,
-				held.lines.map((line) => line.itemId)
-			)
-		: [];
+	const laid = laidIds.length > 0 ? await itemsById(db, laidIds) : [];
 	const wanted = [...also, ...laid.map((item) => item.customerId)].filter((id) => id !== ownerId);
 	return db
 		.select({ id: customer.id, name: customer.name })

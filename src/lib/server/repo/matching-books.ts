@@ -2,14 +2,18 @@ import { and, inArray, or, sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { Minor } from '../../core/money/minor';
 import { normaliseName } from '../../core/3-matching/normalise-name';
+import { partsOfName } from '../../core/3-matching/parts-of-name';
 import { joinedWords, MOST_TEXT, referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
-import type { MatchBooks, Recorded } from '../../core/3-matching/world';
+import type { CreditOnAccount, MatchBooks, Recorded } from '../../core/3-matching/world';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';
 import { groupBy } from './group-by';
 import type { Reader } from '../db/open';
 import { customer, customerName, document, payerAccount } from '../db/schema';
 import { keptAdvices } from './kept-advices';
+import { habitsOf } from './lessons';
+import { namesNearly } from './names-nearly';
+import { pastFees } from './past-fees';
 import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
@@ -33,7 +37,8 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	for (const receipt of receipts) {
 		if (receipt.knownCustomerId) known.add(receipt.knownCustomerId);
 		if (receipt.payerAccount) accounts.add(receipt.payerAccount);
-		if (receipt.payerName) names.add(normaliseName(receipt.payerName));
+		for (const part of receipt.payerName ? partsOfName(receipt.payerName) : [])
+			names.add(normaliseName(part));
 		for (const reference of [receipt.structuredReference, receipt.endToEndId])
 			if (reference) words.add(referenceKey(reference));
 		const own = wordsOfText(receipt.text);
@@ -46,9 +51,18 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 	for (const part of chunks([...accounts]))
 		for (const row of await db.select().from(payerAccount).where(inArray(payerAccount.account, part)))
 			ids.add(row.customerId);
+	const namesKnown = new Set<string>();
 	for (const part of chunks([...names]))
-		for (const row of await db.select().from(customerName).where(inArray(customerName.key, part)))
+		for (const row of await db.select().from(customerName).where(inArray(customerName.key, part))) {
 			ids.add(row.customerId);
+			namesKnown.add(row.key);
+		}
+	const strange = receipts.flatMap(({ payerName }) =>
+		payerName && !partsOfName(payerName).some((part) => namesKnown.has(normaliseName(part)))
+			? [payerName]
+			: []
+	);
+	for (const id of await namesNearly(db, [...new Set(strange)])) ids.add(id);
 	for (const id of await namesCutOff(db, names)) ids.add(id);
 	for (const id of await namesNamed(db, receipts, names)) ids.add(id);
 	for (const part of chunks([...ids]))
@@ -80,8 +94,21 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 		items,
 		recorded,
 		advices,
+		credits: await creditsOnAccount(db, [...ids]),
+		habits: await habitsOf(db, [...ids]),
+		pastFees: await pastFees(db),
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)
 	};
+}
+
+/** Earlier money of customers that lies on account; a deposit is kept for its order. */
+async function creditsOnAccount(db: Reader, ids: readonly number[]): Promise<CreditOnAccount[]> {
+	return db.all<CreditOnAccount>(sql`
+		select s.receipt_id as receiptId, s.customer_id as customerId, r.currency as currency, r.booked as booked,
+			s.on_account as amount
+		from receipt_state s join receipt r on r.id = s.receipt_id
+		where s.customer_id in (select value from json_each(${JSON.stringify(ids)})) and s.on_account > 0
+			and s.state = 'placed' and s.deposit_for is null`);
 }
 
 /** The firm's own number patterns: what stands before the digits of its newest documents. */

@@ -4,6 +4,8 @@ import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import type { Band } from '../../core/3-matching/answer';
 import { answerReceipts } from '../../core/3-matching/answer-receipts';
+import { learnHabits, type Habits, type Taught } from '../../core/3-matching/habits';
+import { lessonOfPast } from '../../core/3-matching/lesson-of';
 import { learnPayers } from '../../core/3-matching/learn-payers';
 import type { PastPayment } from '../../core/model/past-payment';
 import type { Customer, OpenItem, ReceiptFacts } from '../../core/model/records';
@@ -95,6 +97,17 @@ export function runTrial(input: {
 	const open = new Set(items.map((item) => item.number));
 	const answers = answerReceipts(facts, {
 		customers: learnPayers(customers, history),
+		habits: habitsOf(history, ids),
+		pastFees: history.flatMap(({ payerName, payerAccount, currency, amount, difference }) =>
+			difference?.kind === 'processor_fee'
+				? [
+						{
+							...{ payerName, payerAccount, currency, fee: difference.amount },
+							gross: minor(amount + difference.amount)
+						}
+					]
+				: []
+		),
 		items,
 		settledNumbers: history.flatMap((one) => one.numbers.filter((number) => !open.has(number))),
 		baseCurrency: input.baseCurrency ?? commonest(customers.map((one) => one.currency))
@@ -122,6 +135,18 @@ export function runTrial(input: {
 		};
 	});
 	return good({ receipts, summary: { receipts: receipts.length, ...bands } });
+}
+
+/** How customers pay, by their ids, as far as a history tells. */
+function habitsOf(history: readonly PastPayment[], ids: ReadonlyMap<string, number>): Map<number, Habits> {
+	const taught = new Map<number, Taught[]>();
+	for (const one of history) {
+		const id = ids.get(one.customerCode);
+		if (id === undefined) continue;
+		const lesson = { ...lessonOfPast(one), currency: one.currency };
+		taught.set(id, [...(taught.get(id) ?? []), lesson]);
+	}
+	return new Map([...taught].map(([id, list]) => [id, learnHabits(list)]));
 }
 
 /** What most of a list are; undefined for an empty one. */

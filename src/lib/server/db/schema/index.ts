@@ -10,3 +10,4 @@ export * from './refunds';
 export * from './returns';
 export * from './advices';
 export * from './approvals';
+export * from './lessons';
