@@ -22,6 +22,7 @@ export default defineConfig({
 				bench: entry('./bench/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts'),
+				'answers-worker': entry('./src/lib/workers/answers-worker.ts'),
 				'trial-worker': entry('./src/lib/workers/trial-worker.ts')
 			},
 			output: { entryFileNames: '[name].js', chunkFileNames: 'parts/[name]-[hash].js' }

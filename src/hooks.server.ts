@@ -2,6 +2,7 @@ import { redirect, type Handle, type HandleServerError, type ServerInit } from '
 import { nobodyYet } from '$lib/server/acts/people';
 import { openApp, type App } from '$lib/server/app';
 import { SESSION_COOKIE } from '$lib/server/http/auth';
+import { answeredPile } from '$lib/server/looks/answers';
 import { whoIsAsking } from '$lib/server/http/who-is-asking';
 
 const OPEN_TO_ALL = new Set(['/sign-in', '/first-start', '/health']);
@@ -26,6 +27,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		preload: ({ type }) => type === 'js' || type === 'css' || type === 'font'
 	});
+	// What was done may change every answer: they are made while the person still looks at what was done.
+	if (event.request.method === 'POST' && event.locals.who) answeredPile(app.books.db).catch(() => undefined);
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	response.headers.set('x-frame-options', 'SAMEORIGIN');

@@ -1,4 +1,4 @@
-import { answeredPile } from '$lib/server/looks/answers';
+import { countWaiting } from '$lib/server/looks/answers';
 import { readSetting } from '$lib/server/repo/settings';
 import type { LayoutServerLoad } from './$types';
 
@@ -8,6 +8,10 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 	/** Amounts in it stand without their sign. */
 	const base = firm?.baseCurrency ?? 'GBP';
 	if (!locals.who) return { who: null, today: null, base, waiting: 0 };
-	const { receipts } = await answeredPile(locals.app.books.db);
-	return { who: locals.who, today: await locals.app.today(), base, waiting: receipts.length };
+	return {
+		who: locals.who,
+		today: await locals.app.today(),
+		base,
+		waiting: await countWaiting(locals.app.books.db)
+	};
 };

@@ -8,17 +8,21 @@
 	import { whyNotSentence } from '$lib/words/why-not-sentence';
 	import { itemText, shareOf, standing } from './item-words';
 	import type { Placing } from './placing.svelte';
+	import SetsHere from './SetsHere.svelte';
 
 	/** What else is open: earlier money on account, and the items that are not taken. */
 	let {
 		placing,
 		activeId,
 		filter = $bindable(),
+		sets = $bindable(),
 		mayAct
 	}: {
 		placing: Placing;
 		activeId: number | undefined;
 		filter: HTMLInputElement | undefined;
+		/** The search for sets, to be started by its key. */
+		sets?: SetsHere | undefined;
 		mayAct: boolean;
 	} = $props();
 	const desk = $derived(placing.desk);
@@ -62,6 +66,7 @@
 	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));
 </script>
 
+<SetsHere bind:this={sets} {placing} among={rest} {mayAct} />
 <table class="mt-3">
 	<thead>
 		<tr>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { lessonsOf } from '$lib/core/3-matching/habits';
+	import { habitSentence } from '$lib/words/habit-sentence';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching/match-advice';
 	import { count, money, shortDay } from '$lib/words/format';
@@ -10,6 +12,7 @@
 	import OddPenny from './OddPenny.svelte';
 	import OnTheStrip from './OnTheStrip.svelte';
 	import type { Placing } from './placing.svelte';
+	import type SetsHere from './SetsHere.svelte';
 	import Strip from './Strip.svelte';
 	import WhoseIsIt from './WhoseIsIt.svelte';
 
@@ -18,6 +21,7 @@
 		placing,
 		reasons,
 		filter = $bindable(),
+		sets = $bindable(),
 		active = $bindable(),
 		mayAct,
 		join,
@@ -26,6 +30,7 @@
 		placing: Placing;
 		reasons: readonly string[];
 		filter: HTMLInputElement | undefined;
+		sets?: SetsHere | undefined;
 		active: number;
 		mayAct: boolean;
 		/** Joins the parts of a split entry again. */
@@ -179,7 +184,7 @@
 			{/if}
 			{#if placing.rows.length || placing.credits.length}<OnTheStrip {placing} {activeId} {mayAct} />{/if}
 			{#if desk.customer && receipt}<KeptFees {placing} {mayAct} />{/if}
-			{#if desk.customer}<AlsoOpen {placing} {activeId} bind:filter {mayAct} />{/if}
+			{#if desk.customer}<AlsoOpen {placing} {activeId} bind:filter bind:sets {mayAct} />{/if}
 		{:else if !desk.debit?.payments.length && !desk.debit?.shows.length}
 			<p class="note">
 				This money went out. It cannot settle invoices; book it on a ledger account with <span class="key"
@@ -198,7 +203,12 @@
 		{/if}
 		{#if desk.customer}
 			<h3 class="font-sans font-semibold text-soft">How they pay</h3>
-			<div class="mb-5"><Habit days={desk.habit} /></div>
+			<div class="mb-5">
+				<Habit days={desk.habit} />
+				{#if desk.habits}{#each lessonsOf(desk.habits) as lesson (lesson)}<p class="mt-1">
+							{habitSentence(desk.habits, lesson)}
+						</p>{/each}{/if}
+			</div>
 			{#if returnedMark(desk.returned, placing.today)}<p class="note mb-5">
 					{returnedMark(desk.returned, placing.today)}
 				</p>{/if}

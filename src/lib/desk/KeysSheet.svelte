@@ -6,6 +6,7 @@
 		['↑  ↓', 'move among the open items'],
 		['Space', 'take the item, or leave it'],
 		['F', 'take the oldest items, as far as the money goes'],
+		['S', 'look for items that come to what is left'],
 		['A', 'take their remittance advice'],
 		['1 – 9', 'name the odd penny, missing or left over'],
 		['Enter', 'post and go on'],

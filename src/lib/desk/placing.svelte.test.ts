@@ -59,6 +59,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		currency: 'GBP',
 		baseCurrency: 'GBP',
 		debit: null,
+		habits: null,
 		refundsBack: [],
 		returned: [],
 		owners: {},

@@ -4,6 +4,7 @@ import { join, resolve } from 'node:path';
 import { day, type Day } from '../core/day/day';
 import type { Circumstance, Person } from './acts/perform';
 import { openBooks, type Books } from './db/open';
+import { answerInThread } from './looks/answers';
 import { watchInbox, type Inbox } from './files/inbox';
 import { openAuth, type Auth } from './http/auth';
 import { openPostOffice, type PostOffice } from './mail/post-office';
@@ -61,6 +62,7 @@ export async function openApp(): Promise<App> {
 	const folder = dataDir();
 	mkdirSync(folder, { recursive: true });
 	const books = await openOwnBooks();
+	answerInThread(books.db, ownBooks());
 	const secure = (process.env['PUBLIC_URL'] ?? '').startsWith('https://');
 	const auth = openAuth(books.db, secretOf(folder), secure);
 	const postOffice = await openPostOffice(books, process.env['SMTP_URL'], join(folder, 'outbox'), clock);

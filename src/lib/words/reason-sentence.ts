@@ -118,6 +118,8 @@ export function reasonSentence(reason: Reason): string {
 			return `This sum was recorded by hand on ${shortDay(reason.date)} (${reason.label}) and has not been seen at the bank yet. Tie the two, so that it is not counted twice.`;
 		case 'advice-kept':
 			return `${reason.customer} announced ${money(reason.amount, reason.currency)} on ${shortDay(reason.date)} for ${count(reason.items, 'document')}${reason.whole ? '' : '; not every line of it is open'}.`;
+		case 'not-yet':
+			return 'It has just come in and is being looked at; the answer comes in a moment.';
 		case 'money-out':
 			return 'This is money that went out.';
 		default:

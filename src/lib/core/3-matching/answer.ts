@@ -161,7 +161,8 @@ export type Reason =
 			/** Whether every line could be tied to something open. */
 			readonly whole: boolean;
 	  }
-	| { readonly code: 'money-out' };
+	| { readonly code: 'money-out' }
+	| { readonly code: 'not-yet' };
 
 /** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount and
  * the earlier money that joins in. */

@@ -21,6 +21,8 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
+import { lessonsOf } from '../../core/3-matching/habits';
+import { habitsOf } from '../repo/lessons';
 import { openItemsOf } from '../repo/open-items';
 import { returnedPayments } from '../repo/returned-payments';
 import { groupBy } from '../repo/group-by';
@@ -219,6 +221,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		.from(draftReceipt)
 		.where(eq(draftReceipt.customerId, owner.id))
 		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
+	const habits = (await habitsOf(db, [owner.id])).get(owner.id) ?? null;
 	return {
 		customer: owner,
 		/** Payments typed by hand that are not posted: dated for later, or waiting for somebody to post them. */
@@ -234,6 +237,8 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		rows,
 		letters,
 		overtaken: await overtakenLetters(db, owner.id),
+		habits,
+		lessons: habits ? lessonsOf(habits) : [],
 		otherNames: names.map((row) => row.name).filter((name) => name !== owner.name),
 		payerAccounts: accounts.map((row) => row.account)
 	};

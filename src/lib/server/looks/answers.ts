@@ -1,4 +1,4 @@
-import { asc, desc, eq, inArray } from 'drizzle-orm';
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Answer } from '../../core/3-matching/answer';
 import { answerReceipts } from '../../core/3-matching/answer-receipts';
 import type { MatchBooks } from '../../core/3-matching/world';
@@ -7,8 +7,9 @@ import type { ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import type { PlaceInput } from '../place-input';
 import { act, receipt, receiptState } from '../db/schema';
-import type { Db } from '../db/open';
+import type { Db, Reader } from '../db/open';
 import { matchingBooks } from '../repo/matching-books';
+import { runWorker } from '../worker-pool';
 
 export interface Waiting extends ReceiptFacts {
 	readonly version: number;
@@ -31,31 +32,129 @@ export interface Pile {
 	readonly receipts: readonly Waiting[];
 	readonly answers: ReadonlyMap<number, Answer>;
 	readonly books: MatchBooks;
+	/** The newest act of the books that it was answered for. */
+	readonly actId: number;
+	/** False where something was done since, and a newer one is being made. */
+	readonly fresh: boolean;
 }
 
-/** The newest act of the books that a pile was answered for. */
-const cache = new WeakMap<Db, { actId: number; pile: Promise<Pile> }>();
+/** Where books can be read by a thread of its own. */
+export interface BooksPlace {
+	readonly url: string;
+	readonly token?: string;
+}
 
-/** All receipts that wait, answered together; computed anew only when something was done since. */
-export async function answeredPile(db: Db): Promise<Pile> {
+/** So many milliseconds a page waits for the newest answers, where it can show those before. */
+const PATIENCE = 400;
+
+interface Kept {
+	/** The last that was made. */
+	pile: Pile | null;
+	making: { readonly actId: number; readonly pile: Promise<Pile> } | null;
+}
+
+const kept = new WeakMap<Db, Kept>();
+const places = new WeakMap<Db, BooksPlace>();
+
+/** From now on the receipts of these books are answered in a thread of its own, where the application is built. */
+export function answerInThread(db: Db, place: BooksPlace): void {
+	places.set(db, place);
+}
+
+/**
+ * All receipts that wait, answered together; anew only when something was done since. Where that takes longer than a page may
+ * wait, what was answered before is given, without what is gone; then `fresh` is false and it pays to ask again.
+ * @param patience milliseconds to wait for the newest
+ */
+export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
+	const actId = await newestAct(db);
+	const mine = kept.get(db) ?? { pile: null, making: null };
+	kept.set(db, mine);
+	if (mine.pile && mine.pile.actId >= actId) return mine.pile;
+	const before = mine.pile;
+	const newest = newestPile(db, actId, mine);
+	if (!before || patience === Infinity) return newest;
+	let timer: NodeJS.Timeout | undefined;
+	const late = new Promise<null>((done) => (timer = setTimeout(() => done(null), patience)));
+	const pile = await Promise.race([newest, late]);
+	clearTimeout(timer);
+	// A failure that nobody waits for shows itself to the next who asks.
+	newest.catch(() => undefined);
+	return pile ?? asFarAsKnown(db, before);
+}
+
+/** The pile for the books as they are now; one is made at a time. */
+async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
+	while (mine.making && mine.making.actId < actId) await mine.making.pile.catch(() => undefined);
+	if (!mine.making) {
+		const place = places.get(db);
+		const made =
+			(place && runWorker<BooksPlace, Pile>('answers-worker', place, { keeps: true })) ?? makePile(db);
+		mine.making = { actId, pile: made };
+		made.then(
+			(pile) => {
+				mine.pile = pile;
+				mine.making = null;
+			},
+			() => (mine.making = null)
+		);
+	}
+	const pile = await mine.making.pile;
+	return pile.actId < actId ? newestPile(db, actId, mine) : pile;
+}
+
+async function newestAct(db: Reader): Promise<number> {
 	const last = await db.select({ id: act.id }).from(act).orderBy(desc(act.id)).limit(1).get();
-	const actId = last?.id ?? 0;
-	const known = cache.get(db);
-	if (known?.actId === actId) return known.pile;
-	const pile = answerPile(db);
-	cache.set(db, { actId, pile });
-	pile.catch(() => cache.delete(db));
-	return pile;
+	return last?.id ?? 0;
 }
 
-async function answerPile(db: Db): Promise<Pile> {
+/** What waits now, with the answers of before; what came since has none yet. */
+async function asFarAsKnown(db: Db, before: Pile): Promise<Pile> {
+	const receipts = await waitingReceipts(db);
+	const answers = new Map(
+		receipts.map((row) => [row.id, before.answers.get(row.id) ?? notYet(row)] as const)
+	);
+	return { ...before, receipts, answers, fresh: false };
+}
+
+function notYet(row: Waiting): Answer {
+	return {
+		...{ receiptId: row.id, band: 'none', customerId: null, lines: [], credits: [], onAccount: row.amount },
+		...{ reasons: [{ code: 'not-yet' }], others: [], otherAnswers: 0, recognised: [], booked: row.booked }
+	};
+}
+
+/**
+ * Reads and answers the pile, in the thread that calls.
+ * @param connection what `db` reads by, where it is a transaction of its own
+ */
+export async function makePile(db: Reader, connection: object = db): Promise<Pile> {
+	const actId = await newestAct(db);
+	const receipts = await waitingReceipts(db);
+	const books = await matchingBooks(db, receipts, connection);
+	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
+	const answers = new Map(answerReceipts(gross, books).map((answer) => [answer.receiptId, answer]));
+	return { receipts, answers, books, actId, fresh: true };
+}
+
+/** How many receipts wait. */
+export async function countWaiting(db: Reader): Promise<number> {
+	const row = await db
+		.select({ n: sql<number>`count(*)` })
+		.from(receiptState)
+		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.get();
+	return row?.n ?? 0;
+}
+
+async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 	const rows = await db
 		.select({ row: receipt, state: receiptState })
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(inArray(receiptState.state, ['waiting', 'held']))
 		.orderBy(asc(receiptState.booked), asc(receipt.id));
-	const receipts = rows.map(({ row, state }) => ({
+	return rows.map(({ row, state }) => ({
 		id: row.id,
 		booked: row.booked as Day,
 		amount: row.amount as Minor,
@@ -77,8 +176,4 @@ async function answerPile(db: Db): Promise<Pile> {
 		method: row.method,
 		returnReason: row.returnReason
 	}));
-	const books = await matchingBooks(db, receipts);
-	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
-	const answers = new Map(answerReceipts(gross, books).map((answer) => [answer.receiptId, answer]));
-	return { receipts, answers, books };
 }

@@ -22,6 +22,8 @@ import {
 	receiptState
 } from '../db/schema';
 import type { KeptAdvice } from '../../core/3-matching/world';
+import type { Habits } from '../../core/3-matching/habits';
+import { habitsOf } from '../repo/lessons';
 import { keptAdvices } from '../repo/kept-advices';
 import { onItsWay, type OnItsWay } from '../repo/recorded';
 import { isOpen, signedOpen } from '../repo/is-open';
@@ -101,6 +103,8 @@ export interface DeskFrame {
 	readonly feePattern: FeePattern | null;
 	/** The tolerance in the currency of the money, the limits in base currency. */
 	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
+	/** How they pay, as far as it was learned; null where nothing is known. */
+	readonly habits: Habits | null;
 	/** Days after the due day of the last payments, newest first. */
 	readonly habit: readonly number[];
 	readonly setAside: readonly { readonly code: string; readonly name: string }[];
@@ -144,7 +148,14 @@ export async function frameOf(
 		? await db.select().from(customer).where(eq(customer.id, customerId)).get()
 		: undefined;
 	if (!row && !owner) return null;
-	const accounts = owner ? await accountsBeside(db, owner.id, input.also, itemsLaid(held, owner.id === answer?.customerId ? answer : null)) : [];
+	const accounts = owner
+		? await accountsBeside(
+				db,
+				owner.id,
+				input.also,
+				itemsLaid(held, owner.id === answer?.customerId ? answer : null)
+			)
+		: [];
 	const ids = owner ? [owner.id, ...accounts.map((one) => one.id)] : [];
 	const bank = row?.bankEntryId
 		? await db
@@ -187,6 +198,7 @@ export async function frameOf(
 			tolerance: typeof convert === 'function' ? toleranceIn(limits.tolerance, convert) : null,
 			mine: limitsOf(limits, who)
 		},
+		habits: owner ? ((await habitsOf(db, [owner.id])).get(owner.id) ?? null) : null,
 		habit: owner ? await habitOf(owner.id) : [],
 		setAside: await db
 			.select({ code: ledgerAccount.code, name: ledgerAccount.name })

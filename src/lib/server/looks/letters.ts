@@ -124,7 +124,8 @@ async function runRows(
 		.innerJoin(customer, eq(customer.id, open.customerId))
 		.where(kind === 'reminder' ? gt(open.late, 0) : undefined)
 		.orderBy(desc(kind === 'reminder' ? open.late : open.owed), customer.code, open.currency);
-	const pile = await answeredPile(db);
+	// Whose money waits has to be right before anybody is reminded.
+	const pile = await answeredPile(db, Infinity);
 	const waiting = new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? []));
 	const sent = await db
 		.select({ customerId: letter.customerId, date: sql<string>`max(${letter.date})` })

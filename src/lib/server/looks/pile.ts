@@ -41,7 +41,7 @@ export interface CreditRow {
 
 /** The pile on Money in: every receipt that waits, by how sure the answer is. */
 export const lookAtPile = defineLook('reader', async (db, _: null) => {
-	const { receipts, answers, books } = await answeredPile(db);
+	const { receipts, answers, books, fresh } = await answeredPile(db);
 	const customers = new Map(books.customers.map((row) => [row.id, row.name]));
 	const items = new Map(books.items.map((row) => [row.id, row]));
 	const rules = (await readSetting(db, 'asideRules')) ?? {};
@@ -74,7 +74,7 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['placed', 'set_aside'])))
 		.get();
-	return { rows, doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) };
+	return { rows, fresh, doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) };
 });
 
 /** Accounts where credit on account, or a credit note, could meet something that is owed. */

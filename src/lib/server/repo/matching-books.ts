@@ -28,8 +28,13 @@ const MOST_BEGINNING = 5_000;
 /**
  * Of the books, what can matter to these receipts: accounts whose payer account or name is on them, the branches of those,
  * accounts with a document that their words name, and what all of these owe. The size follows the pile, not the books.
+ * @param connection what `db` reads by, where it is a transaction of its own
  */
-export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[]): Promise<MatchBooks> {
+export async function matchingBooks(
+	db: Reader,
+	receipts: readonly ReceiptFacts[],
+	connection: object = db
+): Promise<MatchBooks> {
 	const accounts = new Set<string>();
 	const names = new Set<string>();
 	const words = new Set<string>();
@@ -62,7 +67,7 @@ export async function matchingBooks(db: Reader, receipts: readonly ReceiptFacts[
 			? [payerName]
 			: []
 	);
-	for (const id of await namesNearly(db, [...new Set(strange)])) ids.add(id);
+	for (const id of await namesNearly(db, [...new Set(strange)], connection)) ids.add(id);
 	for (const id of await namesCutOff(db, names)) ids.add(id);
 	for (const id of await namesNamed(db, receipts, names)) ids.add(id);
 	for (const part of chunks([...ids]))

@@ -11,16 +11,20 @@ interface NameIndex {
 	readonly ids: ReadonlyMap<string, readonly number[]>;
 }
 
-const indexes = new WeakMap<Reader, NameIndex>();
+const indexes = new WeakMap<object, NameIndex>();
 
 /**
  * Customers whose name is nearly one of these, as `NearNames` finds them, or is spelled otherwise for want of a letter. The index
- * of all names is made once and kept while no name comes or goes.
+ * of all names is made once and kept while no name comes or goes, by the connection that `db` is of.
  */
-export async function namesNearly(db: Reader, names: readonly string[]): Promise<Set<number>> {
+export async function namesNearly(
+	db: Reader,
+	names: readonly string[],
+	connection: object = db
+): Promise<Set<number>> {
 	const found = new Set<number>();
 	if (names.length === 0) return found;
-	const { near, ids } = await indexOf(db);
+	const { near, ids } = await indexOf(db, connection);
 	for (const part of names.flatMap(partsOfName)) {
 		const key = nameKey(part);
 		for (const one of ids.has(key) ? [key] : near.find(part))
@@ -29,12 +33,12 @@ export async function namesNearly(db: Reader, names: readonly string[]): Promise
 	return found;
 }
 
-async function indexOf(db: Reader): Promise<NameIndex> {
+async function indexOf(db: Reader, connection: object): Promise<NameIndex> {
 	const row = await db.get<{ mark: string }>(
 		sql`select count(*) || ' ' || coalesce(max(id), 0) || ' ' || coalesce(sum(id), 0) as mark from customer_name`
 	);
 	const mark = row?.mark ?? '';
-	const known = indexes.get(db);
+	const known = indexes.get(connection);
 	if (known?.mark === mark) return known;
 	// In one value: fifty thousand rows of their own would take a second.
 	const all = await db.get<{ list: string }>(
@@ -49,6 +53,6 @@ async function indexOf(db: Reader): Promise<NameIndex> {
 			else if (!list.includes(id)) list.push(id);
 		}
 	const index = { mark, near: new NearNames([...ids.keys()].sort()), ids };
-	indexes.set(db, index);
+	indexes.set(connection, index);
 	return index;
 }

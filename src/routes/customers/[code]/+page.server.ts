@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { forgetLesson, forgetLessonInput } from '$lib/server/acts/forget-lesson';
 import { forgetInput, forgetPayer } from '$lib/server/acts/forget-payer';
 import { perform } from '$lib/server/acts/perform';
 import { readForm } from '$lib/server/http/read-form';
@@ -21,6 +22,13 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const at = await locals.app.circumstance(locals.who!);
 		const result = await perform(locals.app.books, forgetPayer, read.value, at);
+		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
+	},
+	'forget-habit': async ({ request, locals }) => {
+		const read = await readForm(request, forgetLessonInput);
+		if (!read.ok) return refuse(read.problems);
+		const at = await locals.app.circumstance(locals.who!);
+		const result = await perform(locals.app.books, forgetLesson, read.value, at);
 		return result.ok ? { done: [result.value.actId] } : refuse(result.problems);
 	}
 };

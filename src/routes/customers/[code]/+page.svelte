@@ -8,6 +8,8 @@
 	import { returnedMark } from '$lib/words/returned-mark';
 	import { ledgerWords } from '$lib/words/ledger-words';
 	import { amount, list, moment, money, shortDay } from '$lib/words/format';
+	import type { Lesson } from '$lib/core/3-matching/habits';
+	import { habitSentence, LESSON_NAMES } from '$lib/words/habit-sentence';
 	import { LETTER_NAMES } from '$lib/words/letter-text';
 	let { data } = $props();
 	const account = $derived(data.account);
@@ -26,17 +28,21 @@
 	);
 	const mark = $derived(returnedMark(account.returned, data.today ?? undefined));
 	let problems = $state<readonly string[]>([]);
-	async function forget(kind: string, text: string) {
+	async function send(action: string, json: object, done: string) {
 		const result = await postAction(
-			'?/forget',
-			{ json: { customerId: customer.id, kind, text }, key: '' },
+			action,
+			{ json: { customerId: customer.id, ...json }, key: '' },
 			'That did not work. Nothing was forgotten.'
 		);
 		problems = result.ok ? [] : result.problems;
 		if (!result.ok) return;
-		toast(`Forgotten: ${text} is nobody known any more.`);
+		toast(done);
 		await invalidateAll();
 	}
+	const forget = (kind: string, text: string) =>
+		send('?/forget', { kind, text }, `Forgotten: ${text} is nobody known any more.`);
+	const forgetHabit = (lesson: Lesson) =>
+		send('?/forget-habit', { lesson }, `Forgotten: ${LESSON_NAMES[lesson]}.`);
 	const here = $derived(`/customers/${customer.code}`);
 </script>
 
@@ -186,6 +192,21 @@
 									class="ml-auto cursor-pointer py-0.5 text-copper opacity-0 group-hover:opacity-100 hover:underline focus-visible:opacity-100"
 									aria-label="Forget {one.text}"
 									onclick={() => forget(one.kind, one.text)}>forget</button
+								>{/if}
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			{#if account.habits && account.lessons.length}
+				<h2 class="mt-5 font-sans font-semibold text-soft">How they pay, as far as it was learned</h2>
+				<ul>
+					{#each account.lessons as lesson (lesson)}
+						<li class="group flex items-baseline gap-2 py-0.5">
+							<span class="min-w-0">{habitSentence(account.habits, lesson)}</span>
+							{#if data.who?.role !== 'reader'}<button
+									class="ml-auto cursor-pointer py-0.5 text-copper opacity-0 group-hover:opacity-100 hover:underline focus-visible:opacity-100"
+									aria-label="Forget that they pay {LESSON_NAMES[lesson]}"
+									onclick={() => forgetHabit(lesson)}>forget</button
 								>{/if}
 						</li>
 					{/each}

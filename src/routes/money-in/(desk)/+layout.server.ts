@@ -12,5 +12,5 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 		(a, b) =>
 			Number(!!a.held) - Number(!!b.held) || order.indexOf(a.band) - order.indexOf(b.band) || a.id - b.id
 	);
-	return { rows, doneOfNewest: pile.doneOfNewest, credits: pile.credits };
+	return { rows, fresh: pile.fresh, doneOfNewest: pile.doneOfNewest, credits: pile.credits };
 };

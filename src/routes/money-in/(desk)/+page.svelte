@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { goto, preloadData } from '$app/navigation';
+	import { goto, invalidate, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import type { ActionResult } from '@sveltejs/kit';
@@ -14,6 +14,7 @@
 	import PileList from '$lib/desk/PileList.svelte';
 	import { isTyping, itemKeys } from '$lib/desk/item-keys';
 	import { Placing } from '$lib/desk/placing.svelte';
+	import type SetsHere from '$lib/desk/SetsHere.svelte';
 	import ReturnNote from '$lib/desk/ReturnNote.svelte';
 	import TieNote from '$lib/desk/TieNote.svelte';
 	import { postAction } from '$lib/desk/post-action';
@@ -22,9 +23,27 @@
 	import { count, money } from '$lib/words/format';
 
 	let { data } = $props();
-	const placing = $derived(
-		data.desk ? new Placing(data.desk, data.today as Day, data.who?.name ?? '', data.lay) : null
-	);
+	let key = $state(crypto.randomUUID());
+	let laid: { readonly mark: string; readonly placing: Placing } | null = null;
+	/** What lies on the strip; the same as before where nothing about it changed, with all that was typed. */
+	const placing = $derived.by(() => {
+		const { desk, lay } = data;
+		if (!desk) return null;
+		const { receipt, answer, customer, itemsOf, credits } = desk;
+		const mark = JSON.stringify([receipt, answer, customer?.id, itemsOf, credits, lay, key]);
+		if (laid?.mark !== mark)
+			laid = { mark, placing: new Placing(desk, data.today as Day, data.who?.name ?? '', lay) };
+		return laid.placing;
+	});
+
+	/** Answers that are being made anew are fetched when they are there; nobody who types is disturbed. */
+	$effect(() => {
+		if (data.fresh) return;
+		const timer = setInterval(() => {
+			if (!isTyping(document.activeElement as HTMLElement)) void invalidate('books:pile');
+		}, 700);
+		return () => clearInterval(timer);
+	});
 	const certain = $derived(data.rows.filter((row) => row.band === 'certain' && !row.held));
 	const sums = $derived.by(() => {
 		const by = new Map<string, number>();
@@ -36,8 +55,8 @@
 	let busy = $state(false);
 	let sheet = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	let lastActs = $state<readonly number[]>([]);
-	let key = $state(crypto.randomUUID());
 	let filter = $state<HTMLInputElement>();
+	let sets = $state<SetsHere>();
 	let active = $state(0);
 	let postForm = $state<HTMLFormElement>()!;
 	let undoForm = $state<HTMLFormElement>()!;
@@ -150,6 +169,7 @@
 			k: () => step(-1),
 			'?': () => (sheet = 'keys'),
 			a: () => data.mayAct && placing?.desk.customer && (sheet = 'advice'),
+			s: () => sets?.look(),
 			h: () => data.mayAct && placing?.desk.receipt && (sheet = 'hold'),
 			n: () => data.mayAct && placing?.desk.receipt && (sheet = 'aside'),
 			c: () => certain.length > 0 && data.mayAct && (sheet = 'certain'),
@@ -234,6 +254,7 @@
 				{placing}
 				reasons={data.reasons}
 				bind:filter
+				bind:sets
 				bind:active
 				mayAct={data.mayAct}
 				join={joinParts}
