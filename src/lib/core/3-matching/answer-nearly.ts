@@ -21,7 +21,7 @@ export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, 
 	const rest = receipt.amount - sumOf(own, signedOpen);
 	const beside =
 		whole.length === 0 && own.length > 0 && rest > 0
-			? nearNumbers(receipt, payer, world, rest).filter(
+			? nearNumbers(receipt, payer, world, rest, named.recognised).filter(
 					(one) => !own.some((item) => item.documentId === one.item.documentId)
 				)
 			: [];

@@ -33,10 +33,17 @@ const SHORTEST = 3;
 const SHORTEST_WRONG = 4;
 
 /**
- * Items of the payer, open at just a sum, whose number one word of the text has nearly; those with the likeliest slip. Never a proof by itself: the amount and
+ * Items of the payer, open at just a sum, whose number one word of the text has nearly; those with the likeliest slip.
+ * Words that are `read` already stand for what they name. Never a proof by itself: the amount and
  * the payer have to agree, and they do here.
  */
-export function nearNumbers(receipt: ReceiptFacts, payer: Payer, world: World, sum: number): NearNumber[] {
+export function nearNumbers(
+	receipt: ReceiptFacts,
+	payer: Payer,
+	world: World,
+	sum: number,
+	read: readonly { readonly from: number; readonly to: number }[] = []
+): NearNumber[] {
 	const own = payer.customerIds
 		.flatMap((id) => world.itemsOf.get(id) ?? [])
 		.filter((item) => item.kind !== 'credit_note' && item.currency === receipt.currency && item.open === sum);
@@ -45,6 +52,8 @@ export function nearNumbers(receipt: ReceiptFacts, payer: Payer, world: World, s
 	for (const word of receipt.text.slice(0, MOST_TEXT).matchAll(/[\p{L}\p{N}]{3,20}/gu)) {
 		const digits = digitsLike(word[0]);
 		if (digits === null) continue;
+		const end = word.index + word[0].length;
+		if (read.some(({ from, to }) => from < end && word.index < to)) continue;
 		for (const item of own) {
 			const how = howNear(digits, item, world);
 			const known = found.get(item.documentId);

@@ -40,13 +40,13 @@ export function settleRivals(
 		if (settled.band === 'choose') continue;
 		for (const credit of settled.credits) usedCredits.add(credit.receiptId);
 		for (const line of settled.lines) {
-			open.set(line.itemId, open.get(line.itemId)! - Math.abs(line.cash));
+			open.set(line.itemId, open.get(line.itemId)! - settledBy(line));
 			takenBy.set(line.itemId, receipt);
 		}
 	}
 
 	function withoutClash(receipt: ReceiptFacts, answer: Answer): Answer {
-		const clash = answer.lines.find((line) => Math.abs(line.cash) > (open.get(line.itemId) ?? 0));
+		const clash = answer.lines.find((line) => settledBy(line) > (open.get(line.itemId) ?? 0));
 		if (!clash && answer.credits.some((credit) => usedCredits.has(credit.receiptId)))
 			return {
 				...answer,
@@ -81,7 +81,7 @@ export function settleRivals(
 		const lines: AnswerLine[] = [];
 		for (const line of answer.lines) {
 			const first = items.get(line.itemId)!;
-			if (Math.abs(line.cash) <= (open.get(line.itemId) ?? 0)) {
+			if (settledBy(line) <= (open.get(line.itemId) ?? 0)) {
 				lines.push(line);
 				continue;
 			}
@@ -93,12 +93,17 @@ export function settleRivals(
 					item.kind === first.kind &&
 					open.get(item.id) === item.open
 			);
-			if (!next || Math.abs(line.cash) !== first.open) return null;
+			if (!next || settledBy(line) !== first.open) return null;
 			used.add(next.id);
 			lines.push({ ...line, itemId: next.id });
 		}
 		return lines;
 	}
+}
+
+/** How much of an item a line settles, by cash and by what closes a gap. */
+function settledBy(line: AnswerLine): number {
+	return line.differences.reduce((sum, gap) => sum + gap.amount, Math.abs(line.cash));
 }
 
 /** All up to a day means just these items, and no equal ones. */

@@ -4,8 +4,8 @@
  */
 export function swappedDigits(a: number, b: number): boolean {
 	if (a === b || (a - b) % 9 !== 0) return false;
-	const length = Math.max(String(a).length, String(b).length);
-	const [left, right] = [String(a).padStart(length, '0'), String(b).padStart(length, '0')];
+	const [left, right] = [String(a), String(b)];
+	if (left.length !== right.length) return false;
 	let i = 0;
 	while (left[i] === right[i]) i++;
 	return left[i] === right[i + 1] && left[i + 1] === right[i] && left.slice(i + 2) === right.slice(i + 2);
