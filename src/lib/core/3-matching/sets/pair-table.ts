@@ -8,8 +8,9 @@ export class PairTable {
 	/** One more than the newest pair of the sum; nought where the slot is free. */
 	readonly #heads: Int32Array;
 	readonly #counts: Int32Array;
-	readonly #filter: Uint32Array;
-	readonly #filterMask: number;
+	/** Which lowest bits of sums there are: most look-ups end here, before anything is hashed. */
+	readonly #low: Uint32Array;
+	readonly #lowMask: number;
 	readonly #next: Int32Array;
 	readonly #a: Uint16Array;
 	readonly #b: Uint16Array;
@@ -23,8 +24,8 @@ export class PairTable {
 		this.#sums = new Float64Array(slots);
 		this.#heads = new Int32Array(slots);
 		this.#counts = new Int32Array(slots);
-		this.#filterMask = slots * 8 - 1;
-		this.#filter = new Uint32Array((slots * 8) >>> 5);
+		this.#lowMask = slots * 8 - 1;
+		this.#low = new Uint32Array((slots * 8) >>> 5);
 		this.#next = new Int32Array(room + 1);
 		this.#a = new Uint16Array(room + 1);
 		this.#b = new Uint16Array(room + 1);
@@ -32,8 +33,8 @@ export class PairTable {
 
 	add(sum: number, a: number, b: number): void {
 		const hash = hashOf(sum);
-		const bit = hash & this.#filterMask;
-		this.#filter[bit >>> 5]! |= 1 << (bit & 31);
+		const bit = sum & this.#lowMask;
+		this.#low[bit >>> 5]! |= 1 << (bit & 31);
 		const slot = this.#slotOf(sum, hash);
 		const pair = ++this.#size;
 		this.#a[pair] = a;
@@ -46,10 +47,9 @@ export class PairTable {
 
 	/** How many pairs come to the sum. */
 	count(sum: number): number {
-		const hash = hashOf(sum);
-		const bit = hash & this.#filterMask;
-		if ((this.#filter[bit >>> 5]! & (1 << (bit & 31))) === 0) return 0;
-		return this.#counts[this.#slotOf(sum, hash)]!;
+		const bit = sum & this.#lowMask;
+		if ((this.#low[bit >>> 5]! & (1 << (bit & 31))) === 0) return 0;
+		return this.#counts[this.#slotOf(sum, hashOf(sum))]!;
 	}
 
 	/** The pairs that come to the sum, newest first, until one is answered with false. */

@@ -63,48 +63,61 @@ export function smallSets(
 	if (n > MOST_TABLED || used + n * n > steps) return done(false);
 
 	// Sets of four and five: the pair below `c` comes from the table, which grows with `c`.
-	const most = Math.min(largest, LARGEST);
-	for (let want = 4; want <= most; want++) {
-		if (want === 5 && used + cost(n) > steps) return done(false);
-		const table = new PairTable((n * (n - 1)) / 2 + 1);
-		const least = n > 1 ? values[0]! + values[1]! : 0;
-		for (let c = 2; c < n; c++) {
-			for (let a = 0; a < c - 1; a++)
-				if (rows[a]!.first && follows(a, c - 1)) table.add(values[a]! + values[c - 1]!, a, c - 1);
-			const most = values[c - 1]! + values[c - 2]!;
-			const lookUp = (need: number, rest: readonly number[]) => {
-				if (rows[c]!.first) {
-					const here = table.count(need);
-					if (here === 0) return;
-					count += here;
-					if (sets.length < keep)
-						table.each(need, (a, b) => {
-							sets.push([a, b, c, ...rest].map((at) => rows[at]!.place).sort((p, q) => p - q));
-							return sets.length < keep;
-						});
-				} else pairBelow(c, need, (a, b) => take(a, b, c, ...rest), c);
+	const fives = largest >= LARGEST && used + n * n + cost(n) <= steps;
+	const bigger: number[][] = [];
+	let counted = 0;
+	const table = new PairTable((n * (n - 1)) / 2 + 1);
+	const least = n > 1 ? values[0]! + values[1]! : 0;
+	for (let c = 2; c < n; c++) {
+		for (let a = 0; a < c - 1; a++)
+			if (rows[a]!.first && follows(a, c - 1)) table.add(values[a]! + values[c - 1]!, a, c - 1);
+		const most = values[c - 1]! + values[c - 2]!;
+		const { first } = rows[c]!;
+		/** The pairs below `c` that come to a need, with `c` and the rest, as sets of four or five. */
+		const lookUp = (need: number, rest: readonly number[], list: number[][]): number => {
+			let here = 0;
+			const one = (a: number, b: number) => {
+				list.push([a, b, c, ...rest].map((at) => rows[at]!.place).sort((p, q) => p - q));
+				return list.length < keep;
 			};
-			for (let d = c + 1; d < n; d++) {
-				if (!follows(c, d)) continue;
-				const need = target - values[c]! - values[d]!;
-				if (want === 4) {
-					if (need < least) break;
-					if (need <= most) lookUp(need, [d]);
-					continue;
-				}
-				if (need - values[d]! < least) break;
-				const first = rows[c]!.first;
-				for (let e = d + 1; e < n; e++) {
-					const last = need - values[e]!;
-					if (last < least) break;
-					if (last > most || !follows(d, e)) continue;
-					if (!first || table.count(last) !== 0) lookUp(last, [d, e]);
-				}
+			if (first) {
+				here = table.count(need);
+				if (here > 0 && list.length < keep) table.each(need, one);
+				return here;
+			}
+			pairBelow(
+				c,
+				need,
+				(a, b) => {
+					here++;
+					if (list.length < keep) one(a, b);
+				},
+				c
+			);
+			return here;
+		};
+		for (let d = c + 1; d < n; d++) {
+			if (!follows(c, d)) continue;
+			const need = target - values[c]! - values[d]!;
+			// What is left only shrinks from here on, unless the next is a credit note as well.
+			if (need < least && need - values[d]! < least) break;
+			if (need >= least && need <= most) count += lookUp(need, [d], sets);
+			if (!fives) continue;
+			for (let e = d + 1; e < n; e++) {
+				const last = need - values[e]!;
+				if (last < least) break;
+				if (last > most || !follows(d, e)) continue;
+				if (!first || table.count(last) !== 0) counted += lookUp(last, [d, e], bigger);
 			}
 		}
-		used += want === 4 ? n * n : cost(n);
-		size = want;
 	}
+	used += n * n;
+	size = 4;
+	if (largest < LARGEST || !fives) return done(largest < LARGEST);
+	sets.push(...bigger.slice(0, Math.max(0, keep - sets.length)));
+	count += counted;
+	used += cost(n);
+	size = 5;
 	return done(true);
 
 	/** Every pair below a place that comes to the sum; where the place is no first of its equals, the one before it is in. */
