@@ -31,5 +31,6 @@ export function hard(say: Say, seeds = 24): void {
 		say(`  ${kind}, ${one.n}`, `right ${percent(one.right, one.n)}, certain ${percent(one.certain, one.n)}`);
 	for (const one of wrong.slice(0, 40)) console.log(one);
 	const kind = process.env['MISSED'];
-	if (kind) for (const one of missed.filter((text) => kind === 'all' || text.includes(`, ${kind}`))) console.log(one);
+	if (kind)
+		for (const one of missed.filter((text) => kind === 'all' || text.includes(`, ${kind}`))) console.log(one);
 }

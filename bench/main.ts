@@ -19,7 +19,7 @@ import { openItemsOf } from '../src/lib/server/repo/open-items';
 import { at, bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
 import { hard } from './hard';
-import { matcher } from './matcher';
+import { matcher, names } from './matcher';
 import { screens } from './screens';
 import { threads } from './threads';
 
@@ -48,7 +48,8 @@ if (process.argv[2] === 'keys') {
 
 /** `matcher` measures matching alone. */
 if (process.argv[2] === 'matcher') {
-	matcher(say);
+	await matcher(say);
+	names(say);
 	process.exit(0);
 }
 

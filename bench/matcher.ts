@@ -6,6 +6,9 @@ import { minor } from '../src/lib/core/money/minor';
 import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
 import { findSets } from '../src/lib/core/3-matching/sets/find-sets';
 import { chance } from '../src/demo/random';
+import { byIntegerProgram } from './integer-program';
+import { NearNames } from '../src/lib/core/3-matching/near-names';
+import { nameKey } from '../src/lib/core/3-matching/name-key';
 
 type Say = (what: string, figure: string) => void;
 
@@ -16,7 +19,7 @@ const took = (work: () => unknown): number => {
 };
 
 /** The matcher alone: piles against books of two sizes, and sets within one account. */
-export function matcher(say: Say): void {
+export async function matcher(say: Say): Promise<void> {
 	for (const [receipts, items] of [
 		[1_500, 3_500],
 		[10_000, 100_000]
@@ -46,7 +49,40 @@ export function matcher(say: Say): void {
 			`a set of ${size} among ${open} open items, with how many fit`,
 			`${times[2]!.toFixed(1)} ms, ${all ? '' : 'at least '}${count}`
 		);
+		const { milliseconds, size: solved } = await byIntegerProgram(amounts, target);
+		say(
+			'  one of them by an integer program',
+			`${milliseconds.toFixed(0)} ms, ${solved === null ? 'no answer' : `a set of ${solved}`}`
+		);
 	}
+}
+
+/** Names of fifty thousand customers: the index, and looking for names that are written nearly so. */
+export function names(say: Say): void {
+	const random = chance(50);
+	const letters = 'abcdefghijklmnoprstuvwyz';
+	const word = () =>
+		Array.from({ length: random.int(4, 9) }, () => letters[random.int(0, letters.length - 1)]).join('');
+	const words = Array.from({ length: 6_000 }, word);
+	const trades = ['Pottery', 'Ceramics', 'Studio', 'Kilns', 'Works', 'School', 'Tiles', 'Glass'];
+	const all = Array.from(
+		{ length: 50_000 },
+		() => `${random.pick(words)} ${random.pick(words)} ${random.pick(trades)} Ltd`
+	);
+	const keys = [...new Set(all.map(nameKey))].sort();
+	let index!: NearNames;
+	const made = took(() => (index = new NearNames(keys)));
+	say(`an index of ${keys.length} names`, `${made.toFixed(0)} ms`);
+	const slipped = Array.from({ length: 1_000 }, () => {
+		const name = random.pick(all);
+		const at = random.int(1, 3);
+		return name.slice(0, at) + name[at + 1] + name[at] + name.slice(at + 2);
+	});
+	let found = 0;
+	const looked = took(() => {
+		for (const name of slipped) found += index.find(name).length > 0 ? 1 : 0;
+	});
+	say('  a name with a slip found', `${looked.toFixed(0)} ms for 1,000, ${found} found`);
 }
 
 function pileAndBooks(receipts: number, items: number) {

@@ -53,13 +53,17 @@ export class NearNames {
 		const sought = told(wordsOfName(printed));
 		if (sought.length === 0 || sought.length > MOST_WORDS || sought.join('').length < SHORTEST_NAME)
 			return [];
-		let places: ReadonlySet<number> | null = null;
+		// Every word has to be in the name: those that have the rarest of them are all there can be.
+		let rarest: readonly string[] | null = null;
+		let fewest = Infinity;
 		for (const word of sought) {
-			const having = new Set([...this.#near(word)].flatMap((one) => this.#having.get(one)!));
-			if (having.size === 0) return [];
-			if (places === null || having.size < places.size) places = having;
+			const near = this.#near(word);
+			const having = near.reduce((sum, one) => sum + this.#having.get(one)!.length, 0);
+			if (having === 0) return [];
+			if (having < fewest) [rarest, fewest] = [near, having];
 		}
-		if (places === null || places.size > MOST_LOOKED) return [];
+		if (rarest === null || fewest > MOST_LOOKED) return [];
+		const places = new Set(rarest.flatMap((one) => this.#having.get(one)!));
 		let least = Infinity;
 		let best: string[] = [];
 		for (const place of places) {
@@ -73,11 +77,11 @@ export class NearNames {
 	}
 
 	/** Words of the index that a word may stand for. */
-	#near(word: string): Set<string> {
+	#near(word: string): string[] {
 		const near = new Set<string>();
 		if (this.#having.has(word)) near.add(word);
 		// A number stands for itself alone.
-		if (/\d/.test(word)) return near;
+		if (/\d/.test(word)) return [...near];
 		for (let length = SHORTEST_PART; length < word.length; length++)
 			if (this.#having.has(word.slice(0, length))) near.add(word.slice(0, length));
 		if (word.length >= SHORTEST_PART) {
@@ -92,7 +96,7 @@ export class NearNames {
 		if (word.length >= SHORTEST_SLIP)
 			for (const left of [word, ...withoutOne(word)])
 				for (const one of this.#slips.get(left) ?? []) if (isSlip(word, one)) near.add(one);
-		return near;
+		return [...near];
 	}
 }
 
