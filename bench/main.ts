@@ -68,6 +68,9 @@ if (process.argv[2] === 'hard') {
 console.log(
 	`Node ${process.version}, ${cpus().length} × ${cpus()[0]!.model}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB\n`
 );
+await matcher(say);
+names(say);
+hard(say);
 const ENTRIES = 50_000;
 const path = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'bank.xml');
 await writeStatement(path, ENTRIES, (i) => ({

@@ -47,6 +47,22 @@ test('a file dropped on the page that is cut off is refused with where and why',
 	expect(await waiting(page)).toBe(before);
 });
 
+test('a set of items is looked for by hand, in a worker, and taken', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await open(page, '/money-in');
+	await page.locator('[data-receipt]').filter({ hasText: 'Larkfield Glassworks' }).first().click();
+	await expect(page.locator('h2').filter({ hasText: 'Larkfield Glassworks' })).toBeVisible();
+	await page.keyboard.press('o');
+	await expect(page.getByText('is still to be found.')).toBeVisible();
+	await page.keyboard.press('s');
+	await expect(page.getByText(/sets? of the \d+ items comes? to £3,142\.23\./)).toBeVisible();
+	await page.getByRole('button', { name: 'take these 3' }).first().click();
+	await expect(page.locator('footer')).toContainText('Settles');
+	await expect(page.getByText('is still to be found.')).toHaveCount(0);
+	expect(heard).toEqual([]);
+});
+
 test('the certain ones are read through and posted together by keyboard', async ({ page }) => {
 	await signIn(page);
 	await open(page, '/money-in');

@@ -93,3 +93,14 @@ test('rates are typed and brought in; a day that has one keeps it', async ({ pag
 	await page.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.getByText('There is a EUR rate for that day already')).toBeVisible();
 });
+
+test('how a customer pays is seen on the account, and forgotten', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/customers/A1011');
+	const habit = page.getByText(/^Pays the oldest first: every time there was a choice/);
+	await expect(habit).toBeVisible();
+	await page.getByRole('button', { name: 'Forget that they pay the oldest first' }).focus();
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('Forgotten: the oldest first.')).toBeVisible();
+	await expect(habit).toHaveCount(0);
+});

@@ -1,9 +1,11 @@
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { addCustomers } from '../acts/add-customers';
 import { addRates } from '../acts/add-rates';
+import { placeMoney } from '../acts/place-money';
 import { day } from '../../core/day/day';
 import type { Books } from '../db/open';
 import { answeredPile } from './answers';
+import { lookAtDesk } from './desk';
 import {
 	bankXml,
 	bringIn,
@@ -13,7 +15,8 @@ import {
 	invoices,
 	newCustomer,
 	newDocument,
-	testBooks
+	testBooks,
+	TODAY
 } from '../testing';
 
 let books: Books;
@@ -41,6 +44,47 @@ it('a number without our prefix is found for a payer nobody knows', async () => 
 });
 it('a name that begins no other proves nobody', async () => {
 	expect(await answer(5_000, 'thanks', 'WICKER LANE ADULTERATED CLAY')).toEqual(['none', null, []]);
+});
+it('an account is found by its name with a slip, and by what stands after T/A', async () => {
+	expect(await answer(5_000, 'inv 40233', 'WICKER LAEN ADULT LEARNING')).toEqual(['certain', 4, [1]]);
+});
+it('a payer trading as somebody of ours is that', async () => {
+	expect(await answer(5_000, 'inv 40233', 'MR J HOLM T/A WICKER LANE ADULT LEARNING')).toEqual([
+		...['certain', 4, [1]]
+	]);
+});
+it('a name that is spelled otherwise for want of a letter is the same', async () => {
+	await done(books, addCustomers, [newCustomer('M1', 'Müller Töpferhof GmbH', { payerAccounts: [] })], CLERK);
+	await invoices(books, newDocument('AK-40299', 5, 9_100));
+	expect(await answer(9_100, '40299', 'MUELLER TOEPFERHOF')).toEqual(['certain', 5, [3]]);
+});
+it('earlier money on account joins, on the desk as well', async () => {
+	await bringIn(books, bankXml([credit(2_000, 'on account', { reference: 'P1' })]));
+	const order = { receiptId: 1, receiptVersion: 1, customerId: 1, lines: [] };
+	await done(books, placeMoney, order, CLERK);
+	const second = { reference: 'S2', opening: 2_000 };
+	await bringIn(books, bankXml([credit(5_000, 'inv 40234', { reference: 'P2' })], second), 'second.xml');
+	const { answers } = await answeredPile(books.db);
+	expect(answers.get(2)).toMatchObject({ band: 'likely', credits: [{ receiptId: 1, use: 2_000 }] });
+	const viewer = { who: CLERK, today: TODAY };
+	const desk = await lookAtDesk(books.db, { receiptId: 2, customerId: null, also: [] }, viewer);
+	expect(desk!.credits.map((one) => one.receiptId)).toEqual([1]);
+});
+it('while newer answers are made those of before are given, and what came since says so', async () => {
+	await bringIn(books, bankXml([credit(7_000, 'AK-40234', { reference: 'P1' })]));
+	expect((await answeredPile(books.db)).fresh).toBe(true);
+	const second = { reference: 'S2', opening: 7_000 };
+	await bringIn(books, bankXml([credit(100, 'new', { reference: 'P2' })], second), 'second.xml');
+	const meanwhile = await answeredPile(books.db, 0);
+	expect(meanwhile.fresh).toBe(false);
+	expect([...meanwhile.answers.values()].map((one) => [one.band, one.reasons[0]!.code])).toEqual([
+		['certain', 'account-known'],
+		['none', 'not-yet']
+	]);
+	const newest = await answeredPile(books.db, Infinity);
+	expect([newest.fresh, newest.receipts.length, newest.answers.get(2)!.reasons[0]!.code]).toEqual([
+		...[true, 2, 'account-known']
+	]);
 });
 it('of two rates for one day the first counts, once', async () => {
 	const rate = (millionths: number) => ({ currency: 'EUR', day: day('2026-10-01'), millionths });

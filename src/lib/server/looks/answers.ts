@@ -64,7 +64,7 @@ export function answerInThread(db: Db, place: BooksPlace): void {
 /**
  * All receipts that wait, answered together; anew only when something was done since. Where that takes longer than a page may
  * wait, what was answered before is given, without what is gone; then `fresh` is false and it pays to ask again.
- * @param patience milliseconds to wait for the newest
+ * @param patience milliseconds to wait for the newest; nought does not wait at all
  */
 export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	const actId = await newestAct(db);
@@ -74,12 +74,13 @@ export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	const before = mine.pile;
 	const newest = newestPile(db, actId, mine);
 	if (!before || patience === Infinity) return newest;
+	// A failure that nobody waits for shows itself to the next who asks.
+	newest.catch(() => undefined);
+	if (patience <= 0) return asFarAsKnown(db, before);
 	let timer: NodeJS.Timeout | undefined;
 	const late = new Promise<null>((done) => (timer = setTimeout(() => done(null), patience)));
 	const pile = await Promise.race([newest, late]);
 	clearTimeout(timer);
-	// A failure that nobody waits for shows itself to the next who asks.
-	newest.catch(() => undefined);
 	return pile ?? asFarAsKnown(db, before);
 }
 
