@@ -1,11 +1,9 @@
 import { fork } from 'node:child_process';
-import { createReadStream, createWriteStream, mkdtempSync } from 'node:fs';
+import { createReadStream, mkdtempSync } from 'node:fs';
 import { cpus, tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { once } from 'node:events';
 import { sql } from 'drizzle-orm';
-import { camtXml, type XmlEntry } from '../src/demo/camt-xml';
-import { STERLING } from '../src/demo/firm';
 import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
 import { importBankFile } from '../src/lib/server/acts/import-bank-file';
 import { placeMoney } from '../src/lib/server/acts/place-money';
@@ -14,14 +12,14 @@ import { document, item } from '../src/lib/server/db/schema';
 import { readBankFile } from '../src/lib/server/files/read-bank-file';
 import { answeredPile } from '../src/lib/server/looks/answers';
 import { proveBooks } from '../src/lib/server/looks/proof';
-import { lookAtDesk } from '../src/lib/server/looks/desk';
-import { openItemsOf } from '../src/lib/server/repo/open-items';
-import { at, bookOf, must } from './books';
+import { bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
 import { hard } from './hard';
 import { matcher, names } from './matcher';
 import { screens } from './screens';
 import { threads } from './threads';
+import { wideAccount } from './wide-account';
+import { writeStatement } from './write-statement';
 
 /** Measures and prints; asserts nothing. Figures are for comparing within one run on one machine. */
 const lines: [string, string][] = [];
@@ -50,6 +48,12 @@ if (process.argv[2] === 'keys') {
 if (process.argv[2] === 'matcher') {
 	await matcher(say);
 	names(say);
+	process.exit(0);
+}
+
+/** `wide` measures an account with thousands of open items. */
+if (process.argv[2] === 'wide') {
+	await wideAccount(say);
 	process.exit(0);
 }
 
@@ -148,68 +152,7 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 	say(`proving these books: s (${breaches.length} breaches)`, seconds(proof).toFixed(2));
 	await books.close();
 }
-{
-	const { books } = await bookOf(1, 5_000);
-	const small = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'wide.xml');
-	await writeStatement(small, 2_000, () => ({ text: 'PAYMENT', account: 'ACC1', amount: 90_000_000 }));
-	const read = await readBankFile('wide.xml', createReadStream(small));
-	if (!read.ok) throw new Error('the bench file was refused');
-	await must(books, importBankFile, read.value);
-	const items = await openItemsOf(books.db, [1]);
-	const times: number[] = [];
-	for (let n = 0; n < 9; n++) {
-		const lines = items
-			.slice(n * 200, (n + 1) * 200)
-			.map((item) => ({ itemId: item.id, version: item.version, cash: item.open, differences: [] }));
-		const post = process.hrtime.bigint();
-		await must(books, placeMoney, { receiptId: n + 1, receiptVersion: 1, customerId: 1, lines });
-		times.push(seconds(post) * 1000);
-	}
-	say('posting one receipt across 200 items, median of 9: ms', times.sort((a, b) => a - b)[4]!.toFixed(0));
-	const viewer = { who: at.who, today: at.today };
-	const cold = process.hrtime.bigint();
-	await lookAtDesk(books.db, { receiptId: 10, customerId: 1, also: [] }, viewer);
-	say('the desk, 2,000 in the pile, 3,200 open items, answered anew: ms', (seconds(cold) * 1000).toFixed(0));
-	const warm = process.hrtime.bigint();
-	await lookAtDesk(books.db, { receiptId: 11, customerId: 1, also: [] }, viewer);
-	say('the same, the next receipt: ms', (seconds(warm) * 1000).toFixed(0));
-	await books.close();
-}
+await wideAccount(say);
 await deskKeys(say);
 await threads(say);
 await screens(say);
-
-async function writeStatement(
-	to: string,
-	count: number,
-	make: (i: number) => { text: string; account: string; amount?: number }
-): Promise<void> {
-	const entries = Array.from({ length: count }, (_, i): XmlEntry => {
-		const { text, account, amount = 1000 + ((i * 7919) % 400_000) } = make(i);
-		return {
-			amount,
-			booked: '2026-10-30',
-			reference: `R${i}`,
-			details: [{ amount, name: `PAYER NUMBER ${i}`, account, text }]
-		};
-	});
-	const out = createWriteStream(to);
-	for (const piece of camtXml(
-		[
-			{
-				reference: 'B1',
-				sequence: 1,
-				account: STERLING,
-				currency: 'GBP',
-				opening: 0,
-				openingOn: '2026-10-29',
-				closingOn: '2026-10-30',
-				entries
-			}
-		],
-		'B'
-	))
-		if (!out.write(piece)) await once(out, 'drain');
-	out.end();
-	await once(out, 'finish');
-}

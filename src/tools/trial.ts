@@ -1,8 +1,9 @@
-import { createReadStream, existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { createReadStream, existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import type { ReadStatement } from '../lib/core/1-bank-files/read-bank-text';
 import { CUSTOMER_COLUMNS, readCustomers } from '../lib/core/1-open-items/read-customers';
+import { parseDay } from '../lib/core/day/day';
 import { currencyDigits } from '../lib/core/money/currency';
 import { HISTORY_COLUMNS, readHistory } from '../lib/core/1-open-items/read-history';
 import { DOCUMENT_COLUMNS, readDocuments } from '../lib/core/1-open-items/read-documents';
@@ -45,13 +46,21 @@ function args() {
 	}
 }
 
+function readOrStop(file: string): Buffer {
+	try {
+		return readFileSync(file);
+	} catch (error) {
+		return stop(`${file}: it can't be read (${(error as Error).message}).`);
+	}
+}
+
 function table<T>(
 	file: string,
 	columns: readonly string[],
 	read: (rows: readonly TableRow[]) => Result<T>
 ): T {
 	if (!existsSync(file)) stop(`${file}: there is no such file.`);
-	const rows = parseTable(decodeText(readFileSync(file)), columns);
+	const rows = parseTable(decodeText(readOrStop(file)), columns);
 	const result = rows.ok ? read(rows.value) : rows;
 	return result.ok ? result.value : fail(file, result.problems);
 }
@@ -65,7 +74,7 @@ const documents = table(given.invoices!, DOCUMENT_COLUMNS, readDocuments);
 console.error(`${customers.length} customers, ${documents.length} open documents.`);
 const statements: ReadStatement[] = [];
 for (const file of given.bank!) {
-	if (!existsSync(file)) stop(`${file}: there is no such file.`);
+	if (!existsSync(file) || !statSync(file).isFile()) stop(`${file}: there is no such file.`);
 	const read = await readBankFile(basename(file), createReadStream(file));
 	if (!read.ok) fail(file, read.problems);
 	statements.push(...read.value.statements);
@@ -74,13 +83,23 @@ const history = given.history ? table(given.history, HISTORY_COLUMNS, readHistor
 const baseCurrency = given['base-currency'];
 if (baseCurrency !== undefined && currencyDigits(baseCurrency) === undefined)
 	stop(`--base-currency ${baseCurrency}: that is no currency of ISO 4217.`);
-const trial = runTrial({ customers, documents, statements, history, baseCurrency });
+const today = given.today === undefined ? null : parseDay(given.today);
+if (given.today !== undefined && today === null)
+	stop(`--today ${given.today}: that is no day; write 2026-10-30.`);
+// What happened after the day of the trial can teach nothing to somebody who stands on it.
+const known = today === null ? history : history.filter((one) => one.date <= today);
+const trial = runTrial({ customers, documents, statements, history: known, baseCurrency });
 if (!trial.ok) fail(`${given.customers} and ${given.invoices}`, trial.problems);
 const seconds = Number(process.hrtime.bigint() - began) / 1e9;
 const summary = { ...trial.value.summary, seconds: Math.round(seconds * 1000) / 1000 };
 const json = `${JSON.stringify({ receipts: trial.value.receipts, summary }, null, '\t')}\n`;
 if (given.out === '-') process.stdout.write(json);
-else writeFileSync(given.out!, json);
+else
+	try {
+		writeFileSync(given.out!, json);
+	} catch (error) {
+		stop(`${given.out}: the result can't be written there (${(error as Error).message}).`);
+	}
 const share = (n: number) => (summary.receipts ? ` (${((100 * n) / summary.receipts).toFixed(0)} %)` : '');
 console.error(
 	[

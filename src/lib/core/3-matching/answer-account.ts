@@ -52,7 +52,10 @@ export function answerAccount(
 	});
 	if (items.length === 0) return says.onAccount ? onAccount() : nothing({ code: 'nothing-open', customer });
 
-	const found = findSets(items.map(signedOpen), amount, { keep: LISTED, steps: STEPS });
+	const key = `${customerId} ${currency} ${amount} ${items.length}`;
+	const found =
+		world.setsFound.get(key) ?? findSets(items.map(signedOpen), amount, { keep: LISTED, steps: STEPS });
+	world.setsFound.set(key, found);
 	const meanings = meaningsOf(items, amount, found.sets, says.upToDate || byStatement);
 	const [best] = meanings;
 	if (!best) {

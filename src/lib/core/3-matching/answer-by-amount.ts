@@ -7,6 +7,7 @@ import { compareItems } from './compare-items';
 import type { Draft } from './draft';
 import type { Payer } from './find-payer';
 import { signedOpen } from './lines-for';
+import { setsUpTo } from './sets-up-to';
 import type { CreditOnAccount, World } from './world';
 
 /** Accounts of a shared name that are looked through. */
@@ -59,10 +60,17 @@ function answerPayer(receipt: ReceiptFacts, payer: Payer, customerId: number, wo
 	);
 }
 
-function openOf(customerIds: readonly number[], currency: string, world: World): OpenItem[] {
-	return customerIds
+/** What is open of accounts in a currency; the same list for the same question. */
+function openOf(customerIds: readonly number[], currency: string, world: World): readonly OpenItem[] {
+	const key = `${customerIds.join()} ${currency}`;
+	const known = world.openFound.get(key);
+	if (known) return known;
+	const items = customerIds
 		.flatMap((id) => world.itemsOf.get(id) ?? [])
 		.filter((item) => item.currency === currency);
+	const list = customerIds.length > 1 ? items.sort(compareItems) : items;
+	world.openFound.set(key, list);
+	return list;
 }
 
 /** What came and what is left of one earlier payment, or all that lies on account, together; null where that fits nothing, or several ways. */
@@ -79,6 +87,7 @@ function withEarlierMoney(
 	if (credits.length > 1) ways.push(credits);
 	const found = ways.flatMap((used) => {
 		const earlier = sumOf(used, (one) => one.amount);
+		if (!fitsPlainly(own, receipt.amount + earlier)) return [];
 		const draft = answerAccount(
 			{ ...receipt, amount: minor(receipt.amount + earlier) },
 			payer,
@@ -102,6 +111,15 @@ function withEarlierMoney(
 	};
 }
 
+/** Whether one item, all, or all up to a day come to a sum: with money of two payments any set would be one of too many. */
+function fitsPlainly(items: readonly OpenItem[], sum: number): boolean {
+	return (
+		items.some((item) => signedOpen(item) === sum) ||
+		items.reduce((all, item) => all + signedOpen(item), 0) === sum ||
+		setsUpTo(items, sum).length > 0
+	);
+}
+
 /** What is open of an account and of those that it may pay for, together; never surer than likely. */
 function ofGroup(
 	receipt: ReceiptFacts,
@@ -111,7 +129,7 @@ function ofGroup(
 	world: World
 ): Draft | null {
 	if (branches.length === 0) return null;
-	const items = openOf([customerId, ...branches], receipt.currency, world).sort(compareItems);
+	const items = openOf([customerId, ...branches], receipt.currency, world);
 	if (items.length > MOST_OF_GROUP) return null;
 	const draft = answerAccount(receipt, payer, customerId, items, world);
 	if (draft.lines.length === 0) return null;

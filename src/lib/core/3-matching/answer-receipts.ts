@@ -46,7 +46,7 @@ function answerRest(receipts: readonly ReceiptFacts[], answers: Map<number, Answ
 			id,
 			world.itemsOf.get(id)!.filter((item) => !taken.has(item.id))
 		);
-	const rest: World = { ...world, itemsOf };
+	const rest: World = { ...world, itemsOf, setsFound: new Map(), openFound: new Map() };
 	for (const receipt of receipts) {
 		const answer = answers.get(receipt.id)!;
 		if (isNamed(answer) || answer.customerId === null || !touched.has(answer.customerId)) continue;

@@ -10,6 +10,7 @@ import { fullName, spelledName } from './full-name';
 import { nameKey } from './name-key';
 import { NearNames } from './near-names';
 import { partsOfName } from './parts-of-name';
+import type { SetsFound } from './sets/sets-found';
 import { referenceKey } from './words-of-text';
 
 /** What the matcher is told: the accounts, what they owe, and numbers that were settled before. */
@@ -93,6 +94,10 @@ export interface World {
 	/** A customer's items, oldest due first, then by number. */
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
 	readonly settled: ReadonlySet<string>;
+	/** Sets that were looked for already, by account and sum. */
+	readonly setsFound: Map<string, SetsFound>;
+	/** Open items that were asked for already, by accounts and currency. */
+	readonly openFound: Map<string, readonly OpenItem[]>;
 	readonly baseCurrency: string | null;
 	readonly recorded: readonly Recorded[];
 	readonly advices: readonly KeptAdvice[];
@@ -159,6 +164,8 @@ export function indexWorld(books: MatchBooks): World {
 		digitsOf,
 		patterns,
 		itemsOf,
+		setsFound: new Map(),
+		openFound: new Map(),
 		baseCurrency: books.baseCurrency ?? null,
 		recorded: books.recorded ?? [],
 		advices: (books.advices ?? []).filter((one) => known.has(one.customerId)),
