@@ -14,8 +14,9 @@ import type { World } from './world';
  * agree to the penny.
  */
 export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, world: World): Draft | null {
-	const customerId = payer.customerIds[0];
-	if (customerId === undefined || payer.by === 'nothing' || payer.by === 'words') return null;
+	if (payer.customerIds.length === 0 || payer.by === 'words') return null;
+	if (payer.by === 'nothing') return ofShared(receipt, named, payer, world);
+	const customerId = payer.customerIds[0]!;
 	const own = named.items.filter((item) => item.customerId === customerId);
 	const whole = nearNumbers(receipt, payer, world, receipt.amount);
 	const rest = receipt.amount - sumOf(own, signedOpen);
@@ -48,4 +49,12 @@ export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, 
 		...{ band: sure ? 'certain' : 'likely', customerId, lines: linesFor(items, amount).lines, reasons },
 		...{ others: [], otherAnswers: 0 }
 	};
+}
+
+/** Of a name that several accounts share: the one account that has such a number, for a look. */
+function ofShared(receipt: ReceiptFacts, named: Named, payer: Payer, world: World): Draft | null {
+	const drafts = payer.customerIds.flatMap(
+		(id) => answerNearly(receipt, named, { ...payer, customerIds: [id], by: 'part' }, world) ?? []
+	);
+	return drafts.length === 1 ? drafts[0]! : null;
 }

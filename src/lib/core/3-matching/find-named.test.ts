@@ -167,3 +167,26 @@ test.each([
 	['none', null],
 	['A000', null]
 ])('the digits of %s', (number, digits) => expect(numberDigits(number)).toBe(digits));
+
+describe('a creditor reference', () => {
+	// Its check digits are those of ISO 11649.
+	const asked = item(8, 'AK-40777', 500, 1, { paymentReference: 'RF18539007547034' });
+	const of = (text: string, amount = 500) => {
+		const facts = { booked: day('2026-10-28'), amount: minor(amount), currency: 'GBP', payerName: null };
+		const one = { id: 1, ...facts, payerAccount: 'ACC1', text, structuredReference: null, endToEndId: null };
+		const [given] = answerReceipts([one], { customers, items: [...items, asked, item(9, 'AK-40778', 700)] });
+		return [
+			given!.band,
+			given!.lines.map((line) => line.itemId),
+			given!.reasons.some((why) => why.code === 'number-nearly')
+		];
+	};
+	test.each([
+		['in groups of four', 'ref RF18 5390 0754 7034', 500, ['certain', [8], false]],
+		['in one, with words after it', 'RF18539007547034 thanks', 500, ['certain', [8], false]],
+		['with less than was asked for', 'RF18539007547034', 400, ['likely', [8], false]],
+		['with two digits swapped, and just what is open', 'RF18 5390 0754 7043', 500, ['certain', [8], true]],
+		['with a digit missing', 'RF1853900754703', 500, ['certain', [8], true]],
+		['with a slip, and another sum', 'RF18 5390 0754 7043', 400, ['choose', [], false]]
+	])('%s', (_, text, amount, want) => expect(of(text, amount)).toEqual(want));
+});

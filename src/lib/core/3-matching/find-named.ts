@@ -1,11 +1,12 @@
 import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
+import { creditorReferences } from './creditor-references';
 import type { Payer } from './find-payer';
 import { signedOpen } from './lines-for';
 import { digitsByPattern, shapeOf } from './number-patterns';
 import { rangesInWords } from './ranges-in-words';
 import { wordsSay } from './words-say';
-import { joinedWords, referenceKey, wordsOfText, type Word } from './words-of-text';
+import { joinedWords, referenceKey, withoutGlued, wordsOfText, type Word } from './words-of-text';
 import type { World } from './world';
 
 export interface Named {
@@ -24,8 +25,8 @@ export interface Named {
 const SHORTEST = 4;
 /** Shortest digits taken for a number where nothing is known of the payer. */
 const SHORTEST_UNKNOWN = 5;
-/** More ways of reading a shortened list are not tried. */
-const MOST_READINGS = 5_000;
+/** More steps are not taken to read a shortened list. */
+const MOST_STEPS = 50_000;
 
 /** A piece of the text that names a document, or may: each candidate is a document's open items. */
 interface Piece {
@@ -62,8 +63,16 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	const ranges = rangesInWords(receipt, world, payer);
 	for (const { from, to, all, ends } of ranges)
 		pieces.push({ from, to, candidates: all.length > ends.length ? [all, ends] : [all] });
-	// A whole number of ours over several words: the longest first, and its words are read no more.
+	// A creditor reference whose check digits fit is what it says: one that was asked for, or one made of a document's number.
 	const joined: Word[] = [];
+	for (const { key, from, to } of creditorReferences(receipt.text)) {
+		const asked = world.byReference.get(key) ?? world.byReference.get(key.slice(4)) ?? [];
+		const found = asked.filter((item) => item.currency === receipt.currency);
+		if (found.length === 0) continue;
+		joined.push({ key, from, to });
+		pieces.push({ from, to, candidates: [found] });
+	}
+	// A whole number of ours over several words: the longest first, and its words are read no more.
 	for (const word of joinedWords(receipt.text, words).sort((a, b) => b.key.length - a.key.length)) {
 		if ([...joined, ...ranges].some((one) => one.from < word.to && word.from < one.to)) continue;
 		const found = (world.byReference.get(word.key) ?? []).filter(
@@ -77,8 +86,11 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		if (ranges.some((one) => one.from < word.to && word.from < one.to)) continue;
 		if (joined.some((one) => one.from <= word.from && word.to <= one.to)) continue;
 		const found = whole(word.key);
-		if (found.length > 0) pieces.push({ from: word.from, to: word.to, candidates: [found] });
-		else pieces.push(...readParts(word, receipt.text, whole, byDigits, world));
+		const bare = found.length > 0 ? null : withoutGlued(word, receipt.text);
+		const named = bare ? whole(bare.key) : found;
+		const { from, to } = bare ?? word;
+		if (named.length > 0) pieces.push({ from, to, candidates: [named] });
+		else pieces.push(...readParts(bare ?? word, receipt.text, whole, byDigits, world));
 	}
 	const fixed = pieces.filter((piece) => piece.candidates.length === 1);
 	for (const { candidates } of fixed) for (const item of candidates[0]!) items.set(item.id, item);
@@ -113,7 +125,13 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	};
 }
 
-type ByDigits = (digits: string, after: string | null, padded: boolean) => readonly (readonly OpenItem[])[];
+/** The number before in a list: its digits that run on, and how many it was written with. */
+interface Before {
+	readonly digits: string;
+	readonly most: number;
+}
+
+type ByDigits = (digits: string, after: Before | null, padded: boolean) => readonly (readonly OpenItem[])[];
 
 /** Reads a word at its slashes; a part of digits after a number may be that number shortened to its end. */
 function readParts(
@@ -131,7 +149,7 @@ function readParts(
 		return candidates.length > 0 ? [{ from: word.from, to: word.to, candidates }] : [];
 	}
 	const pieces: Piece[] = [];
-	let before: string | null = null;
+	let before: Before | null = null;
 	for (const found of written.matchAll(/[^/|]+/g)) {
 		const [from, to] = [word.from + found.index, word.from + found.index + found[0].length];
 		const exact = found[0].length < word.to - word.from ? whole(referenceKey(found[0])) : [];
@@ -144,7 +162,12 @@ function readParts(
 			(run[1]!.length >= SHORTEST_UNKNOWN || run[1]!.startsWith('0'));
 		const candidates = exact.length ? [exact] : digits ? byDigits(digits, before, padded) : [];
 		if (candidates.length > 0) pieces.push({ from, to, candidates });
-		if (digits && (digits.length >= SHORTEST || padded)) before = digits;
+		// What a list goes on from are the digits that run on, without the year before them.
+		const [only, other] = candidates;
+		const read = other ? null : world.digitsOf.get(only?.[0]?.id ?? -1);
+		const most = run ? run[1]!.length : 0;
+		if (read) before = { digits: read, most: Math.max(read.length, most) };
+		else if (digits && (digits.length >= SHORTEST || padded)) before = { digits, most };
 	}
 	return pieces;
 }
@@ -171,7 +194,7 @@ function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigit
 		return [...byDocument.values()];
 	};
 	return (digits, after, padded) => {
-		if (after === null || digits.length >= after.length) {
+		if (after === null || digits.length >= after.digits.length) {
 			if (digits.length < SHORTEST && !padded) {
 				// Three digits of the payer's own number count where the sum comes out with them.
 				const short = digits.length === SHORTEST - 1 ? inCurrency(digits) : [];
@@ -188,14 +211,14 @@ function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigit
 			const fits = digits.length >= SHORTEST_UNKNOWN || anybody[0]?.[0]!.open === receipt.amount;
 			return anybody.length === 1 && fits ? anybody : [];
 		}
-		const same = after.slice(0, after.length - digits.length) + digits;
+		const same = after.digits.slice(0, after.digits.length - digits.length) + digits;
 		const near = documents(inCurrency(same).filter((item) => own.size === 0 || own.has(item.customerId)));
 		const ending = [...own]
 			.flatMap((id) => world.itemsOf.get(id) ?? [])
 			.filter((item) => {
-				const number = world.digitsOf.get(item.id);
-				const fits = number?.length === after.length && number.endsWith(digits);
-				return fits && item.currency === receipt.currency;
+				const number = world.digitsOf.get(item.id) ?? '';
+				const long = number.length >= after.digits.length && number.length <= after.most;
+				return long && number.endsWith(digits) && item.currency === receipt.currency;
 			});
 		const others = documents(ending).filter(
 			(one) => !near.some((it) => it[0]!.documentId === one[0]!.documentId)
@@ -213,14 +236,22 @@ function readLoose(
 	fixed: readonly OpenItem[],
 	targets: ReadonlySet<number>
 ): (readonly OpenItem[])[] | null {
-	let readings = 1;
-	for (const { candidates } of loose) readings *= candidates.length;
-	if (readings > MOST_READINGS) return null;
 	const worth = (items: readonly OpenItem[]) => items.reduce((sum, item) => sum + signedOpen(item), 0);
+	// What the pieces from each place on may add, at the least and at the most.
+	const least = [0];
+	const most = [0];
+	for (const { candidates } of [...loose].reverse()) {
+		const worths = candidates.map(worth);
+		least.unshift(least[0]! + Math.min(...worths));
+		most.unshift(most[0]! + Math.max(...worths));
+	}
+	const [low, high] = [Math.min(...targets), Math.max(...targets)];
+	let steps = 0;
 	const taken = new Set(fixed.map((item) => item.documentId));
 	const found = new Map<string, (readonly OpenItem[])[]>();
 	const walk = (at: number, sum: number, chosen: (readonly OpenItem[])[]) => {
-		if (found.size > 1) return;
+		if (found.size > 1 || ++steps > MOST_STEPS) return;
+		if (sum + least[at]! > high || sum + most[at]! < low) return;
 		if (at === loose.length) {
 			// The same documents in another order are the same reading.
 			const key = chosen.map((items) => items[0]!.documentId).sort((a, b) => a - b);
@@ -240,7 +271,7 @@ function readLoose(
 		}
 	};
 	walk(0, worth(fixed), []);
-	return found.size === 1 ? [...found.values()][0]! : null;
+	return found.size === 1 && steps <= MOST_STEPS ? [...found.values()][0]! : null;
 }
 
 /** What named items may come to: the amount, or that and a credit note of the payer that is taken off. */

@@ -11,8 +11,8 @@ export interface Payer {
 	/** Accounts that this payer stands for, by evidence; several where a name or number is shared. */
 	readonly customerIds: readonly number[];
 	/**
-	 * `part`: the name as the bank cut it off, which only one customer's begins with, or one that is written nearly as only one
-	 * customer's. `words`: nobody knows who pays, but the words name a customer.
+	 * `part`: the name as the bank cut it off, which only one customer's begins with, one that is written nearly as only one
+	 * customer's, or one without the legal form that tells it from another. `words`: nobody knows who pays, but the words name a customer.
 	 */
 	readonly by: 'account' | 'name' | 'part' | 'words' | 'nothing';
 	readonly reasons: readonly Reason[];
@@ -34,9 +34,10 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 			customer: name(byAccount[0]!)
 		});
 	const names = receipt.payerName ? partsOfName(receipt.payerName) : [];
-	const byName = among(byNames(names, world), byAccount);
+	const { ids, alone } = byNames(names, world);
+	const byName = among(ids, byAccount);
 	if (byName.length === 1)
-		return known(byName[0]!, 'name', {
+		return known(byName[0]!, alone || byAccount.length > 0 ? 'name' : 'part', {
 			code: 'name-known',
 			name: receipt.payerName!,
 			customer: name(byName[0]!)
@@ -81,18 +82,22 @@ function known(id: number, by: Payer['by'], reason: Reason): Payer {
 	return { customerIds: [id], by, reasons: [reason] };
 }
 
-/** Customers of exactly these names; where several share one, those of its legal form. */
-function byNames(names: readonly string[], world: World): number[] {
+/**
+ * Customers of exactly these names; where several share one, those of its legal form. The one that has none, of a name printed
+ * without any, does not stand alone: banks and people leave legal forms out.
+ */
+function byNames(names: readonly string[], world: World): { ids: number[]; alone: boolean } {
 	for (const name of names) {
 		const ids = world.byName.get(nameKey(name)) ?? [];
-		if (ids.length === 1) return [...ids];
+		if (ids.length === 1) return { ids: [...ids], alone: true };
 		if (ids.length > 1) {
 			const exact = world.byFullName.get(fullName(name)) ?? [];
 			const narrowed = ids.filter((id) => exact.includes(id));
-			return narrowed.length > 0 ? narrowed : [...ids];
+			const formed = fullName(name) !== nameKey(name);
+			return narrowed.length > 0 ? { ids: narrowed, alone: formed } : { ids: [...ids], alone: false };
 		}
 	}
-	return [];
+	return { ids: [], alone: false };
 }
 
 /** Customers with a name that is nearly one of these. */
@@ -120,9 +125,23 @@ const CUT = 16;
 /** A beginning shorter than this, as names are compared, fits too many. */
 const SHORTEST = 10;
 
-/** The customers who have a name that begins with a name that was cut off, within its legal form, it may be. */
+/** A legal form that we do not know is one word, no longer than this. */
+const FORM = 4;
+
+/**
+ * The customers who have a name that begins with a name that was cut off, within its legal form, it may be; a shorter one where
+ * nothing but one short word, a legal form or its like, is missing.
+ */
 function beginning(payerName: string | null, world: World): number[] {
-	if (!payerName || payerName.trim().length < CUT) return [];
+	if (!payerName) return [];
+	if (payerName.trim().length < CUT) {
+		const part = nameKey(payerName);
+		if (part.length < SHORTEST || !part.includes(' ')) return [];
+		const keys = namesBeginning(world.names, `${part} `).filter((key) =>
+			new RegExp(`^\\S{1,${FORM}}$`).test(key.slice(part.length + 1))
+		);
+		return [...new Set(keys.flatMap((key) => world.byName.get(key) ?? []))].sort((a, b) => a - b);
+	}
 	const full = [...new Set([fullName(payerName), spelledName(payerName)])];
 	if (full[0]!.length < SHORTEST) return [];
 	const ids = new Set(

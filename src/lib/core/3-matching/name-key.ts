@@ -2,7 +2,8 @@
 const DROPPED = new Set(
 	(
 		'LTD LIMITED PLC LLP LLC INC INCORPORATED CIC CIO GMBH MBH UG AG KG KGAA OHG GBR EV EK SE SARL SAS SASU EURL SA SCI SNC SRL ' +
-		'SRLS SPA BV NV VOF OY OYJ AB AS ASA APS IVS CO COMPANY CORP CORPORATION SL SLU SAU LDA SRO DOO KFT PTY PTE THE AND UND ET'
+		'SRLS SPA BV NV VOF CV OY OYJ AB AS ASA APS IVS IS KS HB KB HANDELSBOLAG AKTIEBOLAG PUBL EKFOR CO COMPANY CORP CORPORATION ' +
+		'SL SLU SAU SCOOP LDA SRO DOO KFT ZRT SPZOO SPK SPJ SPP SC OOD EOOD UAB SIA PTY PTE HAFTUNGSBESCHRANKT THE AND UND ET EN OG OCH'
 	).split(' ')
 );
 /** Letters that carry no accent to be taken off, and how they are written without them. */
@@ -17,6 +18,16 @@ const LETTERS: Readonly<Record<string, string>> = {
 	ẞ: 'SS',
 	İ: 'I'
 };
+/** Legal forms of several words or with a stroke, dots gone, as one word. */
+const JOINED: readonly (readonly [RegExp, string])[] = [
+	[/\bSP(?:OLKA)? Z ?O ?O\b/g, 'SPZOO'],
+	[/\bSP Z(?: ?O)?$/g, 'SPZ'],
+	[/\bSP ([KJP])\b/g, 'SP$1'],
+	[/\bS COOP\b/g, 'SCOOP'],
+	[/\bS ([AL])$/g, 'S$1'],
+	[/\bEK FOR\b/g, 'EKFOR'],
+	[/\b([AIK])\/S\b/g, '$1S']
+];
 
 /**
  * A name as matching compares it: upper case, no accents, legal forms and joining words dropped, and one spelling where there
@@ -35,12 +46,15 @@ export function wordsOfName(name: string): string[] {
 
 /** All words of a name, legal forms too, each in its one spelling. */
 export function nameWords(name: string): string[] {
-	return name
+	const plain = name
 		.normalize('NFD')
 		.replace(/\p{M}+/gu, '')
 		.toUpperCase()
 		.replace(/[ØÆŒŁĐÐÞẞİ]/g, (letter) => LETTERS[letter]!)
 		.replace(/[.'’]/g, '')
+		.replace(/\s+/g, ' ')
+		.trim();
+	return JOINED.reduce((text, [pattern, form]) => text.replace(pattern, form), plain)
 		.split(/[^\p{L}\p{N}]+/u)
 		.filter(Boolean)
 		.map((word) => word.replace(/([AOU])E|AA/g, (pair) => pair[0]!));

@@ -1,5 +1,6 @@
+import { fullName } from './full-name';
 import { namesBeginning } from './names-beginning';
-import { isForm, nameWords } from './name-key';
+import { isForm, nameKey, nameWords } from './name-key';
 import { MOST_TEXT } from './words-of-text';
 import type { World } from './world';
 
@@ -33,16 +34,30 @@ export function namesInWords(text: string, world: World): NameInWords[] {
 				to === words.length ? namesBeginning(world.names, key) : world.byName.has(key) ? [key] : [];
 			const ids = new Set(keys.flatMap((one) => world.byName.get(one) ?? []));
 			if (ids.size === 0) continue;
+			const told = ids.size > 1 ? ofForm(ids, text, world) : ids;
 			if (key.length > best) found.clear();
 			if (key.length >= best) {
 				best = key.length;
 				const said = text.slice(words[from]!.from, words[to - 1]!.to);
-				for (const id of ids) found.set(id, said);
+				for (const id of told) found.set(id, said);
 			}
 			break;
 		}
 	}
 	return [...found].sort(([a], [b]) => a - b).map(([customerId, said]) => ({ customerId, words: said }));
+}
+
+/** Of customers of one name those whose legal form stands in the text as well; all where that tells none. */
+function ofForm(ids: ReadonlySet<number>, text: string, world: World): ReadonlySet<number> {
+	const said = ` ${fullName(text)} `;
+	const exact = [...ids].filter((id) => {
+		const { name, otherNames } = world.customers.get(id)!;
+		return [name, ...otherNames].some((one) => {
+			const full = fullName(one);
+			return full !== nameKey(one) && said.includes(` ${full} `);
+		});
+	});
+	return exact.length > 0 ? new Set(exact) : ids;
 }
 
 /** The words of a text as names are compared, without legal forms, each with its place. */

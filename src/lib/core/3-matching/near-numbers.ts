@@ -1,6 +1,8 @@
 import type { OpenItem, ReceiptFacts } from '../model/records';
 import type { Payer } from './find-payer';
-import { MOST_TEXT } from './words-of-text';
+import { checkDigitsFit } from './creditor-references';
+import { isSlip } from './near-names';
+import { MOST_TEXT, referenceKey } from './words-of-text';
 import type { World } from './world';
 
 /** A number of ours that is not written quite right. */
@@ -50,12 +52,14 @@ export function nearNumbers(
 	if (own.length === 0) return [];
 	const found = new Map<number, NearNumber>();
 	for (const word of receipt.text.slice(0, MOST_TEXT).matchAll(/[\p{L}\p{N}]{3,20}/gu)) {
-		const digits = digitsLike(word[0]);
-		if (digits === null) continue;
+		const readings = digitsLike(word[0]);
+		if (readings.length === 0) continue;
 		const end = word.index + word[0].length;
 		if (read.some(({ from, to }) => from < end && word.index < to)) continue;
 		for (const item of own) {
-			const how = howNear(digits, item, world);
+			const [how] = readings
+				.flatMap((digits) => howNear(digits, item, world) ?? [])
+				.sort((a, b) => RANK[a] - RANK[b]);
 			const known = found.get(item.documentId);
 			if (how && (!known || RANK[how] < RANK[known.how]))
 				found.set(item.documentId, {
@@ -63,6 +67,18 @@ export function nearNumbers(
 					...{ from: word.index, to: word.index + word[0].length }
 				});
 		}
+	}
+	// A reference that was asked for with one slip in it: its check digits do not fit, so it is no other.
+	const words = receipt.text.slice(0, MOST_TEXT).toUpperCase().replace(/[ -]/g, '');
+	for (const item of own) {
+		const asked = item.paymentReference && referenceKey(item.paymentReference);
+		if (!asked || !checkDigitsFit(asked) || found.has(item.documentId)) continue;
+		const from = slippedReference(words, asked);
+		if (from !== null)
+			found.set(item.documentId, {
+				...{ item, words: words.slice(from, from + asked.length), how: 'digit' },
+				...{ from: 0, to: 0 }
+			});
 	}
 	const best = Math.min(...[...found.values()].map((one) => RANK[one.how]));
 	return [...found.values()].filter((one) => RANK[one.how] === best);
@@ -73,6 +89,14 @@ interface Digits {
 	readonly raw: string;
 	readonly text: string;
 	readonly letters: boolean;
+}
+
+/** Where a reference of check digits stands in a text with one slip; null where it does not. */
+function slippedReference(text: string, asked: string): number | null {
+	for (let at = text.indexOf('RF'); at >= 0; at = text.indexOf('RF', at + 1))
+		for (const length of [asked.length, asked.length - 1, asked.length + 1])
+			if (isSlip(text.slice(at, at + length), asked)) return at;
+	return null;
 }
 
 /** How nearly a word has an item's number: by its running digits, or by all digits of the number as it is written. */
@@ -90,14 +114,17 @@ function howNear(digits: Digits, item: OpenItem, world: World): NearNumber['how'
 	return null;
 }
 
-/** The digits at the end of a word, letters that look like digits read as such; null where it has too few real ones. */
-function digitsLike(word: string): Digits | null {
-	const upper = word.toUpperCase();
-	const tail = /[\dOQDILZSBG]+$/.exec(upper)?.[0] ?? '';
-	const raw = [...tail].map((sign) => LOOKS[sign] ?? sign).join('');
-	const real = tail.replace(/\D/g, '').length;
-	if (raw.length < SHORTEST || real < SHORTEST) return null;
-	return { raw, text: raw.replace(/^0+/, ''), letters: /\D/.test(tail) };
+/**
+ * The digits at the end of a word, letters that look like digits read as such, from its first sign that may be one on, and from
+ * its first digit on ("SI0815": the letters may be those of a series). Empty where it has too few real digits.
+ */
+function digitsLike(word: string): Digits[] {
+	const tail = /[\dOQDILZSBG]+$/.exec(word.toUpperCase())?.[0] ?? '';
+	if (tail.replace(/\D/g, '').length < SHORTEST) return [];
+	return [...new Set([tail, tail.replace(/^\D+/, '')])].map((signs) => {
+		const raw = [...signs].map((sign) => LOOKS[sign] ?? sign).join('');
+		return { raw, text: raw.replace(/^0+/, ''), letters: /\D/.test(signs) };
+	});
 }
 
 /** How two rows of digits differ, where it is by one slip. */

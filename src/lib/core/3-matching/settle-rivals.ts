@@ -30,18 +30,35 @@ export function settleRivals(
 	const order = [...receipts].sort((a, b) => {
 		const strength = STRENGTH[answers.get(b.id)!.band] - STRENGTH[answers.get(a.id)!.band];
 		const named = Number(isNamed(answers.get(b.id)!)) - Number(isNamed(answers.get(a.id)!));
-		return strength || named || (a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id);
+		return strength || named || (isBefore(a, b) ? -1 : 1);
 	});
 	for (const receipt of order) {
 		const answer = answers.get(receipt.id)!;
 		if (answer.band !== 'certain' && answer.band !== 'likely') continue;
 		const settled = withoutClash(receipt, answer);
 		if (settled !== answer) answers.set(receipt.id, settled);
+		if (settled !== answer) doubtLater(receipt, answer);
 		if (settled.band === 'choose') continue;
 		for (const credit of settled.credits) usedCredits.add(credit.receiptId);
 		for (const line of settled.lines) {
 			open.set(line.itemId, open.get(line.itemId)! - settledBy(line));
 			takenBy.set(line.itemId, receipt);
+		}
+	}
+
+	/** Who has what an earlier payment names for the same sum, for it was surer, is certain no more: one of the two is too much. */
+	function doubtLater(receipt: ReceiptFacts, answer: Answer): void {
+		if (!isNamed(answer)) return;
+		for (const { itemId } of answer.lines) {
+			const other = takenBy.get(itemId);
+			if (!other || other.amount !== receipt.amount || !isBefore(receipt, other)) continue;
+			const theirs = answers.get(other.id)!;
+			const number = items.get(itemId)?.number ?? '';
+			if (theirs.band === 'certain' && isNamed(theirs))
+				answers.set(other.id, {
+					...{ ...theirs, band: 'likely' },
+					reasons: [...theirs.reasons, { code: 'wanted-twice', number }]
+				});
 		}
 	}
 
@@ -63,7 +80,7 @@ export function settleRivals(
 				reasons: [...answer.reasons, { code: 'wanted-twice', number }]
 			};
 		const before = takenBy.get(clash.itemId);
-		if (before && isNamed(answer) && before.amount === receipt.amount && samePayer(before, receipt))
+		if (before && isNamed(answer) && before.amount === receipt.amount && alike(before, receipt))
 			return {
 				...{ ...answer, band: 'likely', lines: [], credits: [], onAccount: minor(receipt.amount) },
 				reasons: [...answer.reasons, { code: 'paid-twice', number }]
@@ -73,6 +90,13 @@ export function settleRivals(
 			band: 'choose',
 			reasons: [...answer.reasons, { code: 'wanted-twice', number }]
 		};
+	}
+
+	/** Whether two receipts are of one payer: by account or name, or since both are known to be of one customer. */
+	function alike(a: ReceiptFacts, b: ReceiptFacts): boolean {
+		if (samePayer(a, b)) return true;
+		const [first, second] = [answers.get(a.id)!, answers.get(b.id)!];
+		return first.customerId === second.customerId && ofPayer(first) && ofPayer(second);
 	}
 
 	/** The answer with the next open items of the same amounts instead of those that are gone; null where there are none. */
@@ -109,6 +133,17 @@ function settledBy(line: AnswerLine): number {
 /** All up to a day means just these items, and no equal ones. */
 function isUpTo(answer: Answer): boolean {
 	return answer.reasons.some(({ code }) => code === 'all-until' || code === 'all-open');
+}
+
+function isBefore(a: ReceiptFacts, b: ReceiptFacts): boolean {
+	return a.booked === b.booked ? a.id < b.id : a.booked < b.booked;
+}
+
+const STRANGE = new Set<Reason['code']>(['payer-unknown', 'payer-differs', 'parent-pays', 'name-shared']);
+
+/** Whether the payer is known to be the customer. */
+function ofPayer(answer: Answer): boolean {
+	return !answer.reasons.some(({ code }) => STRANGE.has(code));
 }
 
 function samePayer(a: ReceiptFacts, b: ReceiptFacts): boolean {

@@ -41,3 +41,14 @@ export function joinedWords(text: string, words: readonly Word[]): Word[] {
 	}
 	return joined;
 }
+
+/** What stands before a number in one word with it: "No.", "Nr.", "N°", "INV:", "#". */
+const GLUED = /^(?:[\p{L}°º]{1,8}[.:°º#*=-]+|#+)(?=[\p{L}\p{N}])/u;
+
+/** A word without what is glued before the number in it ("No.SI0815" gives SI0815); null where nothing is. */
+export function withoutGlued(word: Word, text: string): Word | null {
+	const before = GLUED.exec(text.slice(word.from, word.to))?.[0].length ?? 0;
+	if (before === 0) return null;
+	const from = word.from + before;
+	return { key: referenceKey(text.slice(from, word.to)), from, to: word.to };
+}

@@ -17,20 +17,23 @@ export interface WordsSay {
 	readonly tax: string | null;
 }
 
+/** Letters that carry no accent to be taken off. */
+const PLAIN: Readonly<Record<string, string>> = { ł: 'l', Ł: 'L', ø: 'o', Ø: 'O', ß: 'ss' };
+
 /** A phrase of whole words, written here without accents; texts are read without them, too. */
 const says = (phrases: string): RegExp => new RegExp(`(?<![a-z])(?:${phrases})(?![a-z])`, 'i');
 
 const ON_ACCOUNT = says(
-	'on account|payment on a/?c|a/c payment|on a/c|akonto(?:zahlung)?|a conto|acompte|acconto|anticipo|a cuenta|op rekening|vorauszahlung|anzahlung|a valoir|aanbetaling|deposit|advance|in advance|prepayment'
+	'on account|payment on a/?c|a/c payment|on a/c|akonto(?:zahlung)?|a conto|acompte|acconto|anticipo|a cuenta|op rekening|vorauszahlung|vorkasse|anzahlung|a valoir|avance|aanbetaling|vooruitbetaling|voorschot|forskott|forskud|handpenning|handpeng|zaliczka|przedplata|na poczet|avans|sinal|adiantamento|caparra|ennakko(?:maksu)?|down ?payment|deposit|advance|in advance|prepayment|pre-?payment'
 );
 const UP_TO_DATE = says(
-	'statement|stmt|acct? to date|account to date|to date|all (?:open|due|outstanding|invoices)|outstanding|balance|in full|kontoauszug|saldo|solde|releve|estado de cuenta|estratto conto|alle offenen'
+	'statement|stmt|acct? to date|account to date|to date|all (?:open|due|outstanding|invoices)|outstanding|balance|in full|kontoauszug|kontoausgleich|saldot?|salda|solde|releve|toutes (?:les )?factures|estado de cuenta|estratto conto|alle offenen|offene posten|openstaande?|rekeningoverzicht|kontoutdrag|kontoudtog|alla oppna|wszystkie|wyciag'
 );
 const NOT_WHOLE = says(
-	'less|minus|short|part|half|first|second|instal?ments?|deduct(?:ed|ion)?|credit|damaged?|broken|breakages?|missing|disc(?:ount)?|per agreement|retention|teil(?:zahlung)?|rate|abz(?:u|ue)?gl?(?:ich)?|skonto|partiel|acompte|moins|escompte|parcial|menos|parziale|meno|gedeeltelijk|minder|korting'
+	'less|minus|short|part|half|first|second|instal?ments?|deduct(?:ed|ion)?|credit|damaged?|broken|breakages?|missing|disc(?:ount)?|per agreement|retention|teil(?:zahlung)?|rate|abz(?:u|ue)?gl?(?:ich)?|skonto|gutschrift|partiel|acompte|moins|escompte|avoir|parcial|menos|descontado|parziale|meno|gedeeltelijk|termijn|minus|minder|korting|delbetalning|avdrag|rata|czesciow[ay]|korekt[ay]|korekcie|potracenie'
 );
 const PART = says(
-	'part(?:ial)? (?:payment|pymt|pmt|pay)|part of|(?:first|second|1st|2nd) half|half of|(?:first|second|third|1st|2nd|3rd|final)? ?instal?ments?|on a/c|on account(?: of)?|teilzahlung|teilbetrag|abschlag(?:szahlung)?|anzahlung|akonto(?:zahlung)?|\\d\\. rate|acompte|a valoir|(?:paiement|versement|reglement) partiel|pago parcial|a cuenta|acconto|pagamento parziale|deelbetaling'
+	'part(?:ial)? (?:payment|pymt|pmt|pay)|part of|(?:first|second|1st|2nd) half|half of|(?:first|second|third|1st|2nd|3rd|final)? ?instal?ments?|on a/c|on account(?: of)?|teilzahlung|teilbetrag|abschlag(?:szahlung)?|anzahlung|akonto(?:zahlung)?|\\d\\. rate|acompte|a valoir|(?:paiement|versement|reglement) partiel|(?:1er|2e|premier|second) versement|pago parcial|a cuenta|(?:primer|segundo) plazo|acconto|pagamento parziale|deelbetaling|(?:1e|2e|eerste|tweede) termijn|gedeelte|delbetalning|(?:forsta|andra) delen|delbetaling|zaplata czesciowa|czesciowa zaplata|i{1,3} rata'
 );
 const TAX = says(
 	'wht|w/h ?tax|withh(?:olding|eld)(?: tax)?|tds|tax (?:deducted|withheld)|quellensteuer|steuerabzug|retenue(?: a la source)?|ritenuta(?: d.?acconto)?|retencion|bronbelasting|irpf'
@@ -40,30 +43,37 @@ const CLAIMS: readonly (readonly [ClaimReason, RegExp])[] = [
 	[
 		'damaged',
 		says(
-			'damage[ds]?|broken|breakages?|defect(?:ive|s)?|faulty|beschadigt|beschaedigt|bruch|defekt|mangel|maengel|casse|endommagee?s?|rott[oi]|danneggiat[oi]|rotos?|danados?|beschadigd|kapot'
+			'damage[ds]?|broken|breakages?|defect(?:ive|s)?|faulty|beschadigt|beschaedigt|bruch|defekt|mangel|maengel|casse|endommagee?s?|rott[oi]|danneggiat[oi]|rotos?|roturas?|danad[oa]s?|beschadigd|schade|kapot|skad(?:a|at|ade|or)|trasig(?:t|a)?|odelagd|beskadiget|uszkodz(?:on[eyai]|onych|enia|enie)|stluczone|vioittunut|rikki'
 		)
 	],
 	[
 		'missing',
 		says(
-			'missing|short(?: ?del(?:iver(?:y|ed))?| ship(?:ped|ment)?| supplied)|shortage|not (?:received|delivered)|fehlt|fehlmenge|fehlend[e]?|manquante?s?|mancant[ei]|faltantes?|ontbrekend[e]?'
+			'missing|short(?: ?del(?:iver(?:y|ed))?| ship(?:ped|ment)?| supplied)|shortage|not (?:received|delivered)|fehlt|fehlmenge|fehlend[e]?|manquante?s?|mancant[ei]|faltantes?|ontbrekend[e]?|te weinig geleverd|saknas|mangler|brak(?:i|uje)?|puuttuu'
 		)
 	],
-	['late', says('late del(?:ivery)?|delayed?|verspatet|verspaetet|retard|ritardo|retraso|te laat')],
+	[
+		'late',
+		says(
+			'late del(?:ivery)?|delayed?|verspatet|verspaetet|retard|ritardo|retraso|te laat|forsenad|forsinket|opoznienie'
+		)
+	],
 	[
 		'returned',
-		says('(?:goods )?returned|returns|retoure|ruecksendung|rucksendung|retournee?s?|reso|devolucion')
+		says(
+			'(?:goods )?returned|returns|retoure|ruecksendung|rucksendung|retournee?s?|reso|devolucion|retour|retur|zwrot'
+		)
 	],
 	[
 		'price',
 		says(
-			'pric(?:e|ing)(?: diff(?:erence)?)?|overcharged?|per agreement|as agreed|disc(?:ount)?|preis(?:differenz)?|nachlass|prix|remise|rabais|rabatt|prezzo|precio|prijs(?:verschil)?|korting'
+			'pric(?:e|ing)(?: diff(?:erence)?)?|overcharged?|per agreement|as agreed|disc(?:ount)?|preis(?:differenz)?|nachlass|prix|remise|rabais|rabatt|prezzo|precio|descuento|prijs(?:verschil)?|korting|prisavvikelse|prisforskel|cena|upust'
 		)
 	],
 	[
 		'other',
 		says(
-			'less|minus|deduct(?:ed|ions?)|short paid|abzugl?(?:ich)?|abzgl|abzuegl(?:ich)?|moins|menos|meno|minder'
+			'less|minus|deduct(?:ed|ions?)|short paid|abzugl?(?:ich)?|abzgl|abzuegl(?:ich)?|moins|deduction|menos|meno|minder|minus|avdrag|fradrag|potracenie|pomniejszon[ea]'
 		)
 	]
 ];
@@ -74,6 +84,7 @@ export function wordsSay(text: string): WordsSay {
 		.slice(0, MOST_TEXT)
 		.normalize('NFD')
 		.replace(/\p{M}+/gu, '')
+		.replace(/[łŁøØß]/g, (letter) => PLAIN[letter]!)
 		.replace(/\s+/g, ' ');
 	const claim = CLAIMS.map(([reason, pattern]) => ({ reason, words: pattern.exec(plain)?.[0] ?? '' })).find(
 		({ words }) => words !== ''

@@ -39,6 +39,8 @@ export function byClaim(short: Short): Answer | null {
 export function bySmallness(short: Short): Answer | null {
 	const { gap, open, answer } = short;
 	if (gap > SMALL.most || gap * SMALL.share > open) return null;
+	// Digits swapped in typing say what the gap is: the rest is owed.
+	if (answer.reasons.some(({ code }) => code === 'digits-swapped')) return null;
 	return withGap(short, 'small_difference', onLast(short), [], atMostLikely(answer.band));
 }
 
