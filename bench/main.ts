@@ -14,6 +14,7 @@ import { answeredPile } from '../src/lib/server/looks/answers';
 import { proveBooks } from '../src/lib/server/looks/proof';
 import { bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
+import { firms } from './firms/score-firms';
 import { hard } from './hard';
 import { matcher, names } from './matcher';
 import { screens } from './screens';
@@ -63,6 +64,12 @@ if (process.argv[2] === 'threads') {
 	process.exit(0);
 }
 
+/** `firms` scores matching on books of firms of all sorts. */
+if (process.argv[2] === 'firms') {
+	firms(say);
+	process.exit(0);
+}
+
 /** `hard` scores matching on hard books. */
 if (process.argv[2] === 'hard') {
 	hard(say);
@@ -74,6 +81,7 @@ console.log(
 );
 await matcher(say);
 names(say);
+firms(say);
 hard(say);
 const ENTRIES = 50_000;
 const path = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'bank.xml');

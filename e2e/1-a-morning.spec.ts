@@ -102,7 +102,8 @@ test('the odd penny gets a name, and the line says what posting will do', async 
 	await open(page, '/money-in');
 	await page.locator('[data-receipt]', { hasText: 'Hazel Hill Pottery' }).click();
 	await expect(page.getByText(/Odd penny: £45\.40 short/)).toBeVisible();
-	await expect(page.locator('footer')).toContainText('leaves £45.40');
+	// The words say why: a claim is proposed for it.
+	await expect(page.locator('footer')).toContainText('opens a claim of £45.40');
 	await page.keyboard.press('7');
 	await expect(page.locator('footer')).toContainText('£45.40 is no small difference');
 	await page.keyboard.press('3');

@@ -16,6 +16,16 @@ export function reasonSentence(reason: Reason): string {
 			return `Account ending ${reason.account.slice(-4)} pays for ${reason.customer}.`;
 		case 'name-known':
 			return `“${reason.name}” is a name of ${reason.customer}.`;
+		case 'account-taught':
+			return reason.times === 1
+				? `One payment from the account ending ${reason.account.slice(-4)} was placed on ${reason.customer} before; that may have been wrong.`
+				: `${reason.times} payments from the account ending ${reason.account.slice(-4)} were placed on ${reason.customer}, and on nobody else.`;
+		case 'name-taught':
+			return reason.times === 1
+				? `One payment of “${reason.name}” was placed on ${reason.customer} before; that may have been wrong.`
+				: `${reason.times} payments of “${reason.name}” were placed on ${reason.customer}, and on nobody else.`;
+		case 'words-taught':
+			return `${reason.times} payments that said “${reason.words}” were placed on ${reason.customer}, and on nobody else.`;
 		case 'name-cut':
 			return `Only the name of ${reason.customer} begins with “${reason.name}”, as the bank printed it.`;
 		case 'name-near':
@@ -108,6 +118,8 @@ export function reasonSentence(reason: Reason): string {
 			return `${reason.equal} open items have this amount; ${reason.number} is the oldest.`;
 		case 'no-set':
 			return `No set of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
+		case 'named-in-other-currency':
+			return `${reason.number} is named, but it is open in ${reason.of}, and ${reason.came} came: it wants a rate.`;
 		case 'nothing-open':
 			return `${reason.customer} has nothing open.`;
 		case 'wanted-twice':

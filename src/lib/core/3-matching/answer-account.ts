@@ -9,6 +9,7 @@ import type { Payer } from './find-payer';
 import { discountDaysAllowed, FIRM_HABIT, paysByStatement, paysOldestFirst, paysOntoOldest } from './habits';
 import { linesFor, signedOpen } from './lines-for';
 import { meaningsOf } from './meanings-of';
+import { tellingWords } from './neutral-words';
 import { findSets } from './sets/find-sets';
 import { bandOfSet, weightOfCoincidence } from './weigh-sets';
 import { wordsSay } from './words-say';
@@ -113,7 +114,11 @@ export function answerAccount(
 	const oldest = equal > 0 && paysOldestFirst(habits);
 	if (oldest) reasons.push({ code: 'oldest-habit', times: habits.oldestFirst.times });
 	const firm = oldest && chosen.length === 1 && paysOldestFirst(habits, FIRM_HABIT);
-	const doubts = { equal: equal > 0 && !firm, words: says.notWhole || says.onAccount || number };
+	const strange =
+		amount % ROUND === 0 &&
+		!says.upToDate &&
+		saysSomething(receipt.text, [customer, receipt.payerName ?? '']);
+	const doubts = { equal: equal > 0 && !firm, words: says.notWhole || says.onAccount || number || strange };
 	const band = bandOfSet(best.weight / all, chosen.length, payer.by, doubts);
 	return {
 		...{ band, customerId, lines: linesFor(chosen, amount).lines, reasons },
@@ -128,6 +133,12 @@ export function answerAccount(
 			})),
 		otherAnswers: others + equalOnes.length
 	};
+}
+
+/** Whether a text has words that are neither common in payments nor of these names: a round sum with such may be something else. */
+function saysSomething(text: string, names: readonly string[]): boolean {
+	const known = names.flatMap(tellingWords);
+	return tellingWords(text).some((word) => !known.some((one) => one.startsWith(word)));
 }
 
 /** How many items of the account are open at the same amount as one of those chosen, and are not chosen. */

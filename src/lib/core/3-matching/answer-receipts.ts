@@ -8,7 +8,7 @@ import { answerByAmount } from './answer-by-amount';
 import { answerNamed } from './answer-named';
 import { answerNearly } from './answer-nearly';
 import type { Draft } from './draft';
-import { findNamed } from './find-named';
+import { findNamed, type Named } from './find-named';
 import { findPayer } from './find-payer';
 import { nameGaps } from './gaps/name-gaps';
 import { indexWorld, type MatchBooks, type World } from './world';
@@ -73,16 +73,34 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 	const payer = findPayer(receipt, world);
 	const named = findNamed(receipt, world, payer);
 	const byWords = answerNamed(receipt, named, payer, world);
-	const draft =
+	const found =
 		(byWords?.band === 'certain' ? byWords : null) ??
 		answerByAdvice(receipt, payer, world) ??
 		answerNearly(receipt, named, payer, world) ??
 		byWords ??
 		answerByAmount(receipt, payer, world);
+	const draft = withForeign(found, named, receipt);
 	const settled: Reason[] = named.settled.map((number) => ({ code: 'number-settled', number }));
 	// A number that is settled already may mean that the same is paid twice: that is for a person to see.
 	const band: Band = settled.length > 0 && draft.band === 'certain' ? 'likely' : draft.band;
 	return finish(receipt, { ...draft, band, reasons: [...draft.reasons, ...settled] }, named.recognised);
+}
+
+/** What is named in another currency is for a person to lay, at a rate; it says whose money it is where nothing else does. */
+function withForeign(draft: Draft, { foreign, items }: Named, { currency }: ReceiptFacts): Draft {
+	const [first] = foreign;
+	if (!first || items.length > 0) return draft;
+	const owners = new Set(foreign.map((item) => item.customerId));
+	const reasons = [
+		...draft.reasons,
+		...foreign.slice(0, 5).map((item): Reason => ({
+			...{ code: 'named-in-other-currency', number: item.number, of: item.currency, came: currency }
+		}))
+	];
+	const band = draft.band === 'certain' ? 'likely' : draft.band;
+	return draft.customerId === null && owners.size === 1
+		? { ...draft, band: 'choose', customerId: first.customerId, reasons }
+		: { ...draft, band, reasons };
 }
 
 /** So many days may lie between recording money and the bank's showing it. */

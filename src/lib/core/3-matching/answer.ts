@@ -24,6 +24,25 @@ export type Reason =
 	| { readonly code: 'account-known'; readonly account: string; readonly customer: string }
 	| { readonly code: 'payer-given'; readonly customer: string }
 	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
+	| {
+			/** Payments from this account were placed on the customer before. */
+			readonly code: 'account-taught';
+			readonly account: string;
+			readonly customer: string;
+			readonly times: number;
+	  }
+	| {
+			readonly code: 'name-taught';
+			readonly name: string;
+			readonly customer: string;
+			readonly times: number;
+	  }
+	| {
+			readonly code: 'words-taught';
+			readonly words: string;
+			readonly customer: string;
+			readonly times: number;
+	  }
 	| { readonly code: 'name-cut'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-near'; readonly name: string; readonly customer: string }
 	| { readonly code: 'name-shared'; readonly name: string; readonly customers: number }
@@ -148,6 +167,12 @@ export type Reason =
 	  }
 	| { readonly code: 'oldest-of-equal'; readonly number: string; readonly equal: number }
 	| { readonly code: 'no-set'; readonly amount: Minor; readonly currency: string; readonly items: number }
+	| {
+			readonly code: 'named-in-other-currency';
+			readonly number: string;
+			readonly of: string;
+			readonly came: string;
+	  }
 	| { readonly code: 'nothing-open'; readonly customer: string }
 	| { readonly code: 'wanted-twice'; readonly number: string }
 	| { readonly code: 'recorded-before'; readonly label: string; readonly date: Day }

@@ -19,12 +19,16 @@ export interface Named {
 	readonly reference: string | null;
 	/** Numbers of ours that have nothing open any more. */
 	readonly settled: readonly string[];
+	/** Items that are named, but open in another currency than came. */
+	readonly foreign: readonly OpenItem[];
 }
 
 /** Shortest free word taken for a reference: shorter ones are found in any text. */
 const SHORTEST = 4;
 /** Shortest digits taken for a number where nothing is known of the payer. */
 const SHORTEST_UNKNOWN = 5;
+/** What somebody who pays for others keeps is less than this part of it. */
+const LEAST_KEPT = 14;
 /** More steps are not taken to read a shortened list. */
 const MOST_STEPS = 50_000;
 
@@ -45,11 +49,14 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	const items = new Map<number, OpenItem>();
 	const pieces: Piece[] = [];
 	const settled: string[] = [];
+	const foreign = new Map<number, OpenItem>();
 	let reference: string | null = null;
 	const whole = (key: string): readonly OpenItem[] => {
 		if (key.length < SHORTEST) return [];
-		const found = (world.byReference.get(key) ?? []).filter((item) => item.currency === receipt.currency);
-		if (found.length === 0 && world.settled.has(key)) settled.push(key);
+		const all = world.byReference.get(key) ?? [];
+		const found = all.filter((item) => item.currency === receipt.currency);
+		if (found.length === 0) for (const item of all) foreign.set(item.id, item);
+		if (all.length === 0 && world.settled.has(key)) settled.push(key);
 		return found;
 	};
 	for (const given of [receipt.structuredReference, receipt.endToEndId]) {
@@ -121,7 +128,8 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		recognised: shown.map(({ from, to }) => ({ from, to })),
 		words: shown.map(({ from, to }) => receipt.text.slice(from, to)),
 		reference,
-		settled
+		settled,
+		foreign: [...foreign.values()].sort(compareItems)
 	};
 }
 
@@ -160,7 +168,11 @@ function readParts(
 			run !== null &&
 			run[1]!.length >= SHORTEST &&
 			(run[1]!.length >= SHORTEST_UNKNOWN || run[1]!.startsWith('0'));
-		const candidates = exact.length ? [exact] : digits ? byDigits(digits, before, padded) : [];
+		const candidates: readonly (readonly OpenItem[])[] = exact.length
+			? [exact]
+			: digits
+				? byDigits(digits, before, padded)
+				: [];
 		if (candidates.length > 0) pieces.push({ from, to, candidates });
 		// What a list goes on from are the digits that run on, without the year before them.
 		const [only, other] = candidates;
@@ -207,8 +219,9 @@ function digitReader(receipt: ReceiptFacts, world: World, payer: Payer): ByDigit
 			const mine = documents(found.filter((item) => own.has(item.customerId)));
 			if (mine.length > 0) return mine;
 			const anybody = documents(found);
-			// Fewer digits of somebody's are no accident only where that is open at just what came.
-			const fits = digits.length >= SHORTEST_UNKNOWN || anybody[0]?.[0]!.open === receipt.amount;
+			// Fewer digits of somebody's are no accident only where that is open at just what came, or a little more: a fee may be kept.
+			const over = (anybody[0]?.[0]!.open ?? 0) - receipt.amount;
+			const fits = digits.length >= SHORTEST_UNKNOWN || (over >= 0 && over * LEAST_KEPT <= receipt.amount);
 			return anybody.length === 1 && fits ? anybody : [];
 		}
 		const same = after.digits.slice(0, after.digits.length - digits.length) + digits;

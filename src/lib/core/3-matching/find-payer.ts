@@ -5,6 +5,8 @@ import { namesBeginning } from './names-beginning';
 import { namesInWords } from './names-in-words';
 import { nameKey } from './name-key';
 import { partsOfName } from './parts-of-name';
+import { LESSON } from './payer-lessons';
+import { wordsKey } from './words-key';
 import type { World } from './world';
 
 export interface Payer {
@@ -12,15 +14,19 @@ export interface Payer {
 	readonly customerIds: readonly number[];
 	/**
 	 * `part`: the name as the bank cut it off, which only one customer's begins with, one that is written nearly as only one
-	 * customer's, or one without the legal form that tells it from another. `words`: nobody knows who pays, but the words name a customer.
+	 * customer's, or one without the legal form that tells it from another. `once`: a single payment like it was placed on the customer
+	 * before, and may have been placed wrongly. `words`: nobody knows who pays, but the words name a customer, or are what payments
+	 * of one customer said before.
 	 */
-	readonly by: 'account' | 'name' | 'part' | 'words' | 'nothing';
+	readonly by: 'account' | 'name' | 'part' | 'once' | 'words' | 'nothing';
 	readonly reasons: readonly Reason[];
 }
 
 /**
- * Who pays: by account number seen before, else by name exactly (as names are compared; a legal form tells two of one name
- * apart), else by a name that was cut off or is nearly one of ours, else by a customer whose name stands in the words. A shared one is no proof.
+ * Who pays: by the account number, else by name exactly (as names are compared; a legal form tells two of one name apart), else
+ * by what payments like it have taught, else by a name that was cut off or is nearly one of ours, else by a customer whose name
+ * stands in the words, or whose payments said the same. A shared one is no proof; an account number that payments have taught is
+ * none where the name is another customer's.
  */
 export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 	const name = (id: number) => world.customers.get(id)!.name;
@@ -36,6 +42,8 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 	const names = receipt.payerName ? partsOfName(receipt.payerName) : [];
 	const { ids, alone } = byNames(names, world);
 	const byName = among(ids, byAccount);
+	const taught = byAccount.length > 0 ? null : taughtPayer(receipt, world);
+	if (taught && (byName.length === 0 || byName.includes(taught.customerIds[0]!))) return taught;
 	if (byName.length === 1)
 		return known(byName[0]!, alone || byAccount.length > 0 ? 'name' : 'part', {
 			code: 'name-known',
@@ -68,6 +76,9 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 		});
 	if (near.length > 1) return shared(near);
 	const unknown: Reason = { code: 'payer-unknown', name: receipt.payerName };
+	const saidBefore = taughtByWords(receipt, world);
+	if (saidBefore)
+		return { customerIds: [saidBefore.customerId], by: 'words', reasons: [unknown, saidBefore.reason] };
 	const [said, ...more] = namesInWords(receipt.text, world);
 	if (said && more.length === 0)
 		return {
@@ -76,6 +87,33 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 			reasons: [unknown, { code: 'name-in-words', words: said.words, customer: name(said.customerId) }]
 		};
 	return { customerIds: [], by: 'nothing', reasons: [unknown] };
+}
+
+/** Whose payments from this account, or of this name where the bank gives no account, were placed before. */
+function taughtPayer(receipt: ReceiptFacts, world: World): Payer | null {
+	const { payerAccount, payerName } = receipt;
+	const account = payerAccount ? world.taught('account', payerAccount) : null;
+	const name = payerName ? world.taught('name', nameKey(payerName)) : null;
+	const one = account ?? name;
+	if (!one || !world.customers.has(one.customerId)) return null;
+	const customer = world.customers.get(one.customerId)!.name;
+	const reason: Reason = account
+		? { code: 'account-taught', account: payerAccount!, customer, times: account.times }
+		: { code: 'name-taught', name: payerName!, customer, times: one.times };
+	const sure = one.times >= LESSON && (account !== null || payerAccount === null);
+	return known(one.customerId, sure ? (account ? 'account' : 'name') : 'once', reason);
+}
+
+/** Whose payments said just this before, twice or more. */
+function taughtByWords(receipt: ReceiptFacts, world: World): { customerId: number; reason: Reason } | null {
+	const words = wordsKey(receipt.text);
+	const one = words === null ? null : world.taught('words', words);
+	if (!one || one.times < LESSON || !world.customers.has(one.customerId)) return null;
+	const customer = world.customers.get(one.customerId)!.name;
+	return {
+		customerId: one.customerId,
+		reason: { code: 'words-taught', words: words!, customer, times: one.times }
+	};
 }
 
 function known(id: number, by: Payer['by'], reason: Reason): Payer {

@@ -71,6 +71,8 @@ function relationOf(owner: number, payer: Payer, world: World): Omit<Owners, 'ac
 	if (known === undefined || by === 'words' || by === 'nothing')
 		return { customerId, relation: 'unknown-payer', by };
 	const child = world.children.get(known)?.includes(owner) ?? false;
+	// What one payment taught is no word against what is named: the payer may pay for several.
+	if (by === 'once' && !child) return { customerId, relation: 'unknown-payer', by: 'nothing' };
 	return { customerId, relation: child ? 'child' : 'other', by };
 }
 

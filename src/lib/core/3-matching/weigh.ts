@@ -25,6 +25,7 @@ export interface Evidence {
  * | payer or its child         | said to be a part | certain |
  * | payer or its child         | completed         | likely  |
  * | payer or its child         | short or long     | likely  |
+ * | taught by one payment only | any of these      | likely  |
  * | somebody else, or unknown  | exact             | likely  |
  * | somebody else, or unknown  | anything else     | choose  |
  *
@@ -33,6 +34,7 @@ export interface Evidence {
 export function weigh({ payer, owner, amount, others }: Evidence): Band {
 	if (others > 0) return 'choose';
 	const known = payer !== 'nothing' && payer !== 'words' && (owner === 'payer' || owner === 'child');
+	if (known && payer === 'once') return 'likely';
 	if (known) return amount === 'exact' || amount === 'said' ? 'certain' : 'likely';
 	return amount === 'exact' ? 'likely' : 'choose';
 }

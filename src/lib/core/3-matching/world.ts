@@ -10,6 +10,7 @@ import { fullName, spelledName } from './full-name';
 import { nameKey } from './name-key';
 import { NearNames } from './near-names';
 import { partsOfName } from './parts-of-name';
+import { learnPayers, type PayerLesson, type PayerTrait, type TaughtPayer } from './payer-lessons';
 import type { SetsFound } from './sets/sets-found';
 import { referenceKey } from './words-of-text';
 
@@ -25,6 +26,8 @@ export interface MatchBooks {
 	readonly recorded?: readonly Recorded[];
 	/** Earlier money that lies on account. */
 	readonly credits?: readonly CreditOnAccount[];
+	/** Whom payments like these were placed on before. */
+	readonly payerLessons?: readonly PayerLesson[];
 	/** How customers pay, by id, where earlier payments show it. */
 	readonly habits?: ReadonlyMap<number, Habits>;
 	/** Fees that were kept of earlier payments, by who paid them, newest first. */
@@ -103,6 +106,7 @@ export interface World {
 	readonly advices: readonly KeptAdvice[];
 	/** Earlier money of a customer, oldest first. */
 	readonly creditsOf: ReadonlyMap<number, readonly CreditOnAccount[]>;
+	readonly taught: (trait: PayerTrait, key: string) => TaughtPayer | null;
 	readonly habitsOf: (customerId: number) => Habits;
 	readonly pastFees: readonly PastFee[];
 }
@@ -170,6 +174,7 @@ export function indexWorld(books: MatchBooks): World {
 		recorded: books.recorded ?? [],
 		advices: (books.advices ?? []).filter((one) => known.has(one.customerId)),
 		creditsOf,
+		taught: learnPayers(books.payerLessons ?? []),
 		habitsOf: (id) => books.habits?.get(id) ?? NO_HABITS,
 		pastFees: books.pastFees ?? [],
 		settled: new Set((books.settledNumbers ?? []).map(referenceKey))

@@ -1,18 +1,24 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { nameKey } from '../../core/3-matching/name-key';
 import { normaliseName } from '../../core/3-matching/normalise-name';
-import { customer, customerName, payerAccount } from '../db/schema';
+import type { Tx } from '../db/open';
+import { customer, customerName, forgottenPayer, payerAccount } from '../db/schema';
 import { Refusal } from '../refusal';
+import { payersLearned } from '../repo/payer-lessons';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
 
 export const forgetInput = z.object({
 	customerId: z.number().int(),
-	kind: z.enum(['account', 'name']),
+	kind: z.enum(['account', 'name', 'words']),
 	text: z.string().min(1).max(200)
 });
 
-/** Forgets that an account number or another name pays for a customer: matching knows it no more. Its own name stays. */
+/**
+ * Forgets that an account number or another name pays for a customer, or that certain words are its payments': matching knows it
+ * no more, and what placings taught of it until now counts no more. Its own name stays.
+ */
 export const forgetPayer = defineAct({
 	kind: 'forget-payer',
 	needs: 'clerk',
@@ -21,29 +27,48 @@ export const forgetPayer = defineAct({
 		const owner = await tx.select().from(customer).where(eq(customer.id, customerId)).get();
 		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
 		const own = kind === 'name' && normaliseName(text) === normaliseName(owner.name);
-		const gone = own
-			? []
-			: kind === 'account'
-				? await tx
-						.delete(payerAccount)
-						.where(and(eq(payerAccount.customerId, customerId), eq(payerAccount.account, text)))
-						.returning({ id: payerAccount.id })
-				: await tx
-						.delete(customerName)
-						.where(and(eq(customerName.customerId, customerId), eq(customerName.name, text)))
-						.returning({ id: customerName.id });
-		if (gone.length === 0)
-			throw new Refusal({ code: 'not-found', what: kind === 'account' ? 'payer account' : 'other name' });
+		const gone = own || kind === 'words' ? 0 : await removeGiven(tx, customerId, kind, text);
+		const key = kind === 'name' ? nameKey(text) : text;
+		const learned = (await payersLearned(tx, customerId)).some(
+			(one) => one.trait === kind && one.key === key
+		);
+		if (gone === 0 && !learned) throw new Refusal({ code: 'not-found', what: WHAT[kind] });
 		const actId = await recordAct(tx, {
 			kind: 'forget-payer',
 			date: at.today,
 			at: at.now(),
 			userId: at.who.id,
 			userName: at.who.name,
-			summary: `Forgot that ${text} pays for ${owner.name}`,
+			summary:
+				kind === 'words'
+					? `Forgot that “${text}” stands for ${owner.name}`
+					: `Forgot that ${text} pays for ${owner.name}`,
 			facts: { kind, text },
 			customerId
 		});
+		if (learned) await tx.insert(forgottenPayer).values({ actId, customerId, trait: kind, key });
 		return { actId };
 	}
 });
+
+const WHAT = { account: 'payer account', name: 'other name', words: 'words' } as const;
+
+/** Takes what was given with the customer away; how many there were. */
+async function removeGiven(
+	tx: Tx,
+	customerId: number,
+	kind: 'account' | 'name',
+	text: string
+): Promise<number> {
+	const gone =
+		kind === 'account'
+			? await tx
+					.delete(payerAccount)
+					.where(and(eq(payerAccount.customerId, customerId), eq(payerAccount.account, text)))
+					.returning({ id: payerAccount.id })
+			: await tx
+					.delete(customerName)
+					.where(and(eq(customerName.customerId, customerId), eq(customerName.name, text)))
+					.returning({ id: customerName.id });
+	return gone.length;
+}

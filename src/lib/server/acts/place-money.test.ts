@@ -5,6 +5,7 @@ import { minor } from '../../core/money/minor';
 import type { Books } from '../db/open';
 import { act, claim, document, itemState, journalLine, receiptState } from '../db/schema';
 import { lookAtAccount } from '../looks/account';
+import { answeredPile } from '../looks/answers';
 import { lookAtDesk } from '../looks/desk';
 import { lookAtOddPennies } from '../looks/odd-pennies';
 import { lookAtPile } from '../looks/pile';
@@ -491,9 +492,24 @@ describe('who it was, and where it goes, is remembered when asked', () => {
 			lookAtDesk(books.db, { receiptId: 5, customerId: 2, also: [] }, { who: CLERK, today: TODAY });
 		expect((await desk())!.payerKnown).toBe(false);
 		const actId = await placed(await order(5, [[4, 100]], { customerId: 2, remember: true }));
+		await bringIn(
+			books,
+			bankXml([credit(200, 'y', { account: 'NEW1', name: 'STRANGER', reference: 'Q2' })], {
+				reference: 'S8',
+				opening: 11_885
+			}),
+			'y.xml'
+		);
+		const next = await lookAtDesk(
+			books.db,
+			{ receiptId: 6, customerId: 2, also: [] },
+			{ who: CLERK, today: TODAY }
+		);
+		expect([next!.payerKnown, next!.answer!.customerId]).toEqual([true, 2]);
+		// What is taken back teaches nothing.
 		await back(actId);
-		expect((await desk())!.payerKnown).toBe(true);
-		expect((await desk())!.answer!.customerId).toBe(2);
+		expect((await desk())!.payerKnown).toBe(false);
+		expect((await answeredPile(books.db)).answers.get(6)!.customerId).toBe(null);
 	});
 	it('a ledger account for a name, proposed and never posted by itself', async () => {
 		await bringIn(

@@ -21,7 +21,7 @@ import { readSetting } from '../repo/settings';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { useAdvice } from '../repo/kept-advices';
 import { keepLesson, openBeside } from '../repo/lessons';
-import { rememberPayer } from '../repo/remember-payer';
+import { keepPayerLesson } from '../repo/payer-lessons';
 import { writePlacing } from '../repo/write-placing';
 import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
 import { Refusal } from '../refusal';
@@ -140,7 +140,13 @@ export async function placeAs(
 	}
 	if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
 	if (taught) await keepLesson(tx, actId, taught, beside);
-	if (taken && input.remember) await rememberPayer(tx, owner.id, taken.row);
+	if (taken)
+		await keepPayerLesson(
+			tx,
+			actId,
+			{ receiptId: taken.row.id, customerId: owner.id, told: input.remember },
+			taken.row
+		);
 	const brought = taken
 		? {
 				amount: minor(taken.row.amount),

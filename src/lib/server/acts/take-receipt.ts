@@ -14,6 +14,7 @@ const ROW = {
 	currency: receipt.currency,
 	payerName: receipt.payerName,
 	payerAccount: receipt.payerAccount,
+	text: receipt.text,
 	/** The ledger account of its bank account; null for money that the bank has not shown. */
 	bankLedger: bankAccount.ledger
 };

@@ -22,7 +22,10 @@ import {
 	receiptState
 } from '../db/schema';
 import { lessonsOf } from '../../core/3-matching/habits';
+import { nameKey } from '../../core/3-matching/name-key';
+import { LESSON } from '../../core/3-matching/payer-lessons';
 import { habitsOf } from '../repo/lessons';
+import { payersLearned } from '../repo/payer-lessons';
 import { openItemsOf } from '../repo/open-items';
 import { returnedPayments } from '../repo/returned-payments';
 import { groupBy } from '../repo/group-by';
@@ -222,6 +225,9 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		.where(eq(draftReceipt.customerId, owner.id))
 		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
 	const habits = (await habitsOf(db, [owner.id])).get(owner.id) ?? null;
+	const otherNames = names.map((row) => row.name).filter((name) => name !== owner.name);
+	const given = new Set([...accounts.map((row) => row.account), ...[owner.name, ...otherNames].map(nameKey)]);
+	const learned = (await payersLearned(db, owner.id)).filter(({ key }) => !given.has(key));
 	return {
 		customer: owner,
 		/** Payments typed by hand that are not posted: dated for later, or waiting for somebody to post them. */
@@ -239,7 +245,9 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		overtaken: await overtakenLetters(db, owner.id),
 		habits,
 		lessons: habits ? lessonsOf(habits) : [],
-		otherNames: names.map((row) => row.name).filter((name) => name !== owner.name),
+		otherNames,
+		/** Who pays for them and what payments say, as far as placings have taught; words only once they are a lesson. */
+		learned: learned.filter(({ trait, times }) => trait !== 'words' || times >= LESSON).slice(0, 12),
 		payerAccounts: accounts.map((row) => row.account)
 	};
 });

@@ -29,7 +29,7 @@ import { onItsWay, type OnItsWay } from '../repo/recorded';
 import { isOpen, signedOpen } from '../repo/is-open';
 import { itemsById, openItemsOf } from '../repo/open-items';
 import { asideRuleFor } from '../repo/aside-rules';
-import { isKnownPayer } from '../repo/remember-payer';
+import { isKnownPayer } from '../repo/is-known-payer';
 import { feePatternOf } from '../repo/seen-fees';
 import { readSetting } from '../repo/settings';
 import { toleranceIn } from '../../core/4-allocation/tolerance-in';

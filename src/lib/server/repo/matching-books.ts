@@ -14,6 +14,7 @@ import { keptAdvices } from './kept-advices';
 import { habitsOf } from './lessons';
 import { namesNearly } from './names-nearly';
 import { pastFees } from './past-fees';
+import { payerLessonsFor } from './payer-lessons';
 import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
@@ -70,6 +71,8 @@ export async function matchingBooks(
 	for (const id of await namesNearly(db, [...new Set(strange)], connection)) ids.add(id);
 	for (const id of await namesCutOff(db, names)) ids.add(id);
 	for (const id of await namesNamed(db, receipts, names)) ids.add(id);
+	const payerLessons = await payerLessonsFor(db, receipts);
+	for (const one of payerLessons) ids.add(one.customerId);
 	for (const part of chunks([...ids]))
 		for (const row of await db
 			.select({ id: customer.id })
@@ -100,6 +103,7 @@ export async function matchingBooks(
 		recorded,
 		advices,
 		credits: await creditsOnAccount(db, [...ids]),
+		payerLessons,
 		habits: await habitsOf(db, [...ids]),
 		pastFees: await pastFees(db),
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)

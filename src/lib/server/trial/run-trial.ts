@@ -6,7 +6,7 @@ import type { Band } from '../../core/3-matching/answer';
 import { answerReceipts } from '../../core/3-matching/answer-receipts';
 import { learnHabits, type Habits, type Taught } from '../../core/3-matching/habits';
 import { lessonOfPast } from '../../core/3-matching/lesson-of';
-import { learnPayers } from '../../core/3-matching/learn-payers';
+import { lessonsOfHistory } from '../../core/3-matching/payer-lessons';
 import type { PastPayment } from '../../core/model/past-payment';
 import type { Customer, OpenItem, ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
@@ -96,7 +96,8 @@ export function runTrial(input: {
 	const history = input.history ?? [];
 	const open = new Set(items.map((item) => item.number));
 	const answers = answerReceipts(facts, {
-		customers: learnPayers(customers, history),
+		customers,
+		payerLessons: lessonsOfHistory(history, ids),
 		habits: habitsOf(history, ids),
 		pastFees: history.flatMap(({ payerName, payerAccount, currency, amount, difference }) =>
 			difference?.kind === 'processor_fee'

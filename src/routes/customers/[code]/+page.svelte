@@ -1,15 +1,11 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
 	import AgeBar from '$lib/ui/AgeBar.svelte';
+	import WhatIsKnown from '$lib/desk/WhatIsKnown.svelte';
 	import ItemLife from '$lib/desk/ItemLife.svelte';
 	import { returnedMark } from '$lib/words/returned-mark';
 	import { ledgerWords } from '$lib/words/ledger-words';
 	import { amount, list, moment, money, shortDay } from '$lib/words/format';
-	import type { Lesson } from '$lib/core/3-matching/habits';
-	import { habitSentence, LESSON_NAMES } from '$lib/words/habit-sentence';
 	import { LETTER_NAMES } from '$lib/words/letter-text';
 	let { data } = $props();
 	const account = $derived(data.account);
@@ -27,22 +23,6 @@
 		)
 	);
 	const mark = $derived(returnedMark(account.returned, data.today ?? undefined));
-	let problems = $state<readonly string[]>([]);
-	async function send(action: string, json: object, done: string) {
-		const result = await postAction(
-			action,
-			{ json: { customerId: customer.id, ...json }, key: '' },
-			'That did not work. Nothing was forgotten.'
-		);
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		toast(done);
-		await invalidateAll();
-	}
-	const forget = (kind: string, text: string) =>
-		send('?/forget', { kind, text }, `Forgotten: ${text} is nobody known any more.`);
-	const forgetHabit = (lesson: Lesson) =>
-		send('?/forget-habit', { lesson }, `Forgotten: ${LESSON_NAMES[lesson]}.`);
 	const here = $derived(`/customers/${customer.code}`);
 </script>
 
@@ -180,39 +160,7 @@
 				</p>{/if}
 			{#if customer.chasingPaused}<p class="note mt-2">No reminders: {customer.chasingPaused}</p>{/if}
 			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
-			{#if account.otherNames.length || account.payerAccounts.length}
-				<h2 class="mt-5 font-sans font-semibold text-soft">What matching knows of them</h2>
-				<ul>
-					{#each [...account.otherNames.map( (text) => ({ kind: 'name', text }) ), ...account.payerAccounts.map( (text) => ({ kind: 'account', text }) )] as one (one.kind + one.text)}
-						<li class="group flex items-baseline gap-2 py-0.5">
-							<span class="min-w-0 break-all"
-								>{one.kind === 'name' ? 'Also called' : 'Pays from'} {one.text}</span
-							>
-							{#if data.who?.role !== 'reader'}<button
-									class="ml-auto cursor-pointer py-0.5 text-copper opacity-0 group-hover:opacity-100 hover:underline focus-visible:opacity-100"
-									aria-label="Forget {one.text}"
-									onclick={() => forget(one.kind, one.text)}>forget</button
-								>{/if}
-						</li>
-					{/each}
-				</ul>
-			{/if}
-			{#if account.habits && account.lessons.length}
-				<h2 class="mt-5 font-sans font-semibold text-soft">How they pay, as far as it was learned</h2>
-				<ul>
-					{#each account.lessons as lesson (lesson)}
-						<li class="group flex items-baseline gap-2 py-0.5">
-							<span class="min-w-0">{habitSentence(account.habits, lesson)}</span>
-							{#if data.who?.role !== 'reader'}<button
-									class="ml-auto cursor-pointer py-0.5 text-copper opacity-0 group-hover:opacity-100 hover:underline focus-visible:opacity-100"
-									aria-label="Forget that they pay {LESSON_NAMES[lesson]}"
-									onclick={() => forgetHabit(lesson)}>forget</button
-								>{/if}
-						</li>
-					{/each}
-				</ul>
-			{/if}
-			{#each problems as problem (problem)}<p role="alert" class="note mt-2 text-oxblood">{problem}</p>{/each}
+			<WhatIsKnown customerId={customer.id} known={account} mayForget={data.who?.role !== 'reader'} />
 			<h2 class="mt-5 font-sans font-semibold text-soft">Letters</h2>
 			{#each account.letters as letter (letter.id)}
 				<p class="mt-1">

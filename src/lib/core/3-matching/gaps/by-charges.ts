@@ -1,16 +1,17 @@
 import { minor } from '../../money/minor';
 import type { Answer } from '../answer';
 import type { Habits } from '../habits';
-import { atMostLikely, MOST_FEE, onLast, withGap, type Short } from './short';
+import { atMostLikely, MOST_FEE, onLast, payerKnown, withGap, type Short } from './short';
 
 /** What banks on the way keep of a payment from abroad: between these, in minor units, and by full halves. */
 const USUAL = { least: 300, most: 5_000, step: 50 } as const;
 
-/** The bank states the charges that it kept, and they are just the gap. */
+/** The bank states the charges that it kept, and they are just the gap: certain where the payer is known, for nothing is left open. */
 export function byStatedCharges(short: Short): Answer | null {
 	const { receipt, gap, answer } = short;
 	if (!receipt.charges || receipt.charges !== gap) return null;
-	const band = answer.band === 'choose' ? 'likely' : answer.band;
+	const sure = answer.band === 'likely' && payerKnown(answer);
+	const band = answer.band === 'choose' ? 'likely' : sure ? 'certain' : answer.band;
 	const { currency } = receipt;
 	const reasons = [{ code: 'charges-stated', amount: minor(gap), currency }] as const;
 	return withGap(short, 'bank_charge', onLast(short), reasons, band);

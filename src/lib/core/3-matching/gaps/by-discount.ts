@@ -3,7 +3,7 @@ import { share } from '../../money/share';
 import { minor } from '../../money/minor';
 import type { Answer, Reason } from '../answer';
 import { discountDaysAllowed, type Habits } from '../habits';
-import { withGap, type Short } from './short';
+import { payerKnown, withGap, type Short } from './short';
 
 /** Days after the last day of a discount on which it is still taken for one: banks and weekends. */
 export const GRACE = 3;
@@ -38,12 +38,6 @@ export function byDiscount(short: Short, habits: Habits): Answer | null {
 		}
 	];
 	if (late > GRACE) reasons.push({ code: 'late-discount-habit', ...habits.lateDiscount });
-	const sure = late <= 0 && answer.band === 'likely' && isPayer(answer);
+	const sure = late <= 0 && answer.band === 'likely' && payerKnown(answer);
 	return withGap(short, 'settlement_discount', offs, reasons, sure ? 'certain' : answer.band);
-}
-
-/** True where the payer is known for the account, so that only the gap stood in the way. */
-function isPayer(answer: Answer): boolean {
-	const codes = new Set(answer.reasons.map(({ code }) => code));
-	return (codes.has('account-known') || codes.has('name-known')) && !codes.has('payer-differs');
 }

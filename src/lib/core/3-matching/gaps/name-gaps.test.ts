@@ -64,7 +64,7 @@ describe('a discount', () => {
 
 it('charges that the bank states are the gap, where they are just that', () => {
 	expect(brief(receipt(6_250, 'AK-40003', { charges: minor(750) }))).toEqual([
-		['likely', [3, 6_250, 'bank_charge', 750]]
+		['certain', [3, 6_250, 'bank_charge', 750]]
 	]);
 	expect(brief(receipt(6_250, 'AK-40003', { charges: minor(700) }))).toEqual([['likely', [3, 6_250]]]);
 });

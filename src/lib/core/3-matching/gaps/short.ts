@@ -1,6 +1,7 @@
 import type { DifferenceKind, OpenItem, ReceiptFacts } from '../../model/records';
 import { minor } from '../../money/minor';
 import type { Answer, AnswerLine, Band, Reason } from '../answer';
+import { LESSON } from '../payer-lessons';
 
 /** An answer whose items were named and come to more than came. */
 export interface Short {
@@ -57,4 +58,17 @@ export function onLast({ items, gap }: Short): number[] {
 /** No surer than likely: what a gap is called is for a person to agree to. */
 export function atMostLikely(band: Band): Band {
 	return band === 'certain' ? 'likely' : band;
+}
+
+const KNOWN = new Set<Reason['code']>(['account-known', 'name-known', 'payer-given']);
+const AGAINST = new Set<Reason['code']>(['payer-differs', 'name-shared', 'number-settled', 'wanted-twice']);
+
+/** Whether the payer is known for the account, so that only the gap stood in the way of being sure. */
+export function payerKnown(answer: Answer): boolean {
+	const known = answer.reasons.some(
+		(one) =>
+			KNOWN.has(one.code) ||
+			((one.code === 'account-taught' || one.code === 'name-taught') && one.times >= LESSON)
+	);
+	return known && !answer.reasons.some(({ code }) => AGAINST.has(code));
 }

@@ -44,3 +44,49 @@ export const forgottenLesson = sqliteTable(
 	},
 	(t) => [index('forgotten_lesson_customer').on(t.customerId)]
 );
+
+/** What one placing taught about who pays for its customer. It counts while that placing stands. */
+export const payerLesson = sqliteTable(
+	'payer_lesson',
+	{
+		actId: integer('act_id')
+			.primaryKey()
+			.references(() => act.id),
+		receiptId: integer('receipt_id')
+			.notNull()
+			.references(() => receipt.id),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		/** The account number that it came from. */
+		account: text('account'),
+		/** The payer's name, by its `nameKey`. */
+		name: text('name'),
+		/** What it said, by its `wordsKey`. */
+		words: text('words'),
+		/** Whether somebody said that the payer pays for the customer from then on. */
+		told: integer('told', { mode: 'boolean' }).notNull()
+	},
+	(t) => [
+		index('payer_lesson_account').on(t.account),
+		index('payer_lesson_name').on(t.name),
+		index('payer_lesson_words').on(t.words),
+		index('payer_lesson_customer').on(t.customerId)
+	]
+);
+
+/** That what was learned of a payer was forgotten: what placings before taught of it counts no more for the customer. */
+export const forgottenPayer = sqliteTable(
+	'forgotten_payer',
+	{
+		actId: integer('act_id')
+			.primaryKey()
+			.references(() => act.id),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		trait: text('trait', { enum: ['account', 'name', 'words'] }).notNull(),
+		key: text('key').notNull()
+	},
+	(t) => [index('forgotten_payer_customer').on(t.customerId)]
+);

@@ -1,15 +1,25 @@
 import { and, eq } from 'drizzle-orm';
 import { normaliseName } from '../../core/3-matching/normalise-name';
-import type { Reader, Tx } from '../db/open';
+import type { Reader } from '../db/open';
 import { customerName, payerAccount } from '../db/schema';
+import { payerLessonsFor } from './payer-lessons';
 
 interface Payer {
 	readonly payerName: string | null;
 	readonly payerAccount: string | null;
+	readonly text: string;
 }
 
-/** Whether a payer is known to pay for a customer: by account number, or by name where the bank gives no account. */
+/**
+ * Whether a payer is known to pay for a customer: by account number, or by name where the bank gives no account; or because
+ * somebody said so.
+ */
 export async function isKnownPayer(db: Reader, customerId: number, payer: Payer): Promise<boolean> {
+	const trait = payer.payerAccount ? 'account' : 'name';
+	const told = (await payerLessonsFor(db, [payer])).some(
+		(one) => one.trait === trait && one.told && one.customerId === customerId
+	);
+	if (told) return true;
 	if (payer.payerAccount) {
 		const row = await db
 			.select({ id: payerAccount.customerId })
@@ -25,14 +35,4 @@ export async function isKnownPayer(db: Reader, customerId: number, payer: Payer)
 		.where(and(eq(customerName.customerId, customerId), eq(customerName.key, normaliseName(payer.payerName))))
 		.get();
 	return row !== undefined;
-}
-
-/** Remembers a payer for a customer: the account number where the bank gives one, else the name. */
-export async function rememberPayer(tx: Tx, customerId: number, payer: Payer): Promise<void> {
-	if (await isKnownPayer(tx, customerId, payer)) return;
-	if (payer.payerAccount) await tx.insert(payerAccount).values({ customerId, account: payer.payerAccount });
-	else if (payer.payerName)
-		await tx
-			.insert(customerName)
-			.values({ customerId, name: payer.payerName, key: normaliseName(payer.payerName) });
 }

@@ -1,0 +1,32 @@
+import { MOST_TEXT } from './words-of-text';
+
+/** Words of payments that say nothing about whose they are or what for, in the languages that customers write; without accents. */
+const NEUTRAL = new Set(
+	(
+		'PAYMENT PAYMENTS PAID PAY PMT PYMT PYMNT BACS CHAPS FASTER BANK TRANSFER TRF BGC CREDIT DIRECT GIRO STANDING ORDER MONTHLY ' +
+		'INVOICE INVOICES INVS BILL ACCOUNT ACCT YOUR YOURS OUR THANK THANKS YOU WITH FROM FOR GOODS SERVICES SUPPLIES ORDER REFERENCE ' +
+		'SEPA NOTPROVIDED RUN SETTLEMENT REMITTANCE CHEQUE CASH CARD ONLINE WEEKLY ' +
+		'ZAHLUNG UBERWEISUNG UEBERWEISUNG GUTSCHRIFT RECHNUNG RECHNUNGEN LIEFERUNG VIELEN DANK DANKE DAUERAUFTRAG MONATLICH SVWZ BELEG WARE ' +
+		'VIREMENT PAIEMENT REGLEMENT FACTURE FACTURES MERCI VOTRE COMMANDE MENSUALITE ' +
+		'BETALING OVERBOEKING FACTUUR FACTUREN DANK BEDANKT UW BETREFT MAANDELIJKS ' +
+		'TRANSFERENCIA TRANSF PAGO FACTURA FACTURAS GRACIAS ABONO MENSUAL MENSUALIDAD PEDIDO ' +
+		'BONIFICO PAGAMENTO FATTURA FATTURE GRAZIE TRANSFERENCIA FATURA OBRIGADO ' +
+		'BETALNING BETALINGER FAKTURA FAKTUROR TACK TAKK TAK OVERFORING INSATTNING AVSER MANADSBETALNING STAENDE ' +
+		'PRZELEW ELIXIR ZAPLATA PLATNOSC FAKTURE FAKTURY DZIEKUJE TOWAR ZLECENIE STALE OPLATA MIESIECZNA DOTYCZY ' +
+		'MAKSU LASKU KIITOS PLATBA FAKTURU'
+	).split(' ')
+);
+/** Words of two letters or fewer tell nothing. */
+const SHORTEST = 3;
+
+/** The words of a text that may tell something: without numbers, short ones and those that every payment has, as they are compared. */
+export function tellingWords(text: string): string[] {
+	return text
+		.slice(0, MOST_TEXT)
+		.normalize('NFD')
+		.replace(/\p{M}+/gu, '')
+		.toUpperCase()
+		.replace(/[ŁØ]/g, (letter) => (letter === 'Ł' ? 'L' : 'O'))
+		.split(/[^\p{L}\p{N}]+/u)
+		.filter((word) => word.length >= SHORTEST && !/\d/.test(word) && !NEUTRAL.has(word));
+}
