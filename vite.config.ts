@@ -5,7 +5,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	test: {
-		include: ['src/**/*.test.ts'],
+		include: ['src/**/*.test.ts', 'bench/**/*.test.ts'],
 		environment: 'node',
 		testTimeout: 30_000,
 		maxWorkers: 2

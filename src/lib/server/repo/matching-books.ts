@@ -1,9 +1,17 @@
 import { and, inArray, or, sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { Minor } from '../../core/money/minor';
-import { normaliseName } from '../../core/3-matching/normalise-name';
-import { partsOfName } from '../../core/3-matching/parts-of-name';
-import { joinedWords, MOST_TEXT, referenceKey, wordsOfText } from '../../core/3-matching/words-of-text';
+import { creditorReferences } from '../../core/3-matching/creditor-references';
+import { findPayer } from '../../core/3-matching/find-payer';
+import { namesInWords } from '../../core/3-matching/names-in-words';
+import { keysInFrames, numberFrames, type NumberFrame } from '../../core/3-matching/number-frames';
+import {
+	joinedWords,
+	MOST_TEXT,
+	referenceKey,
+	withoutGlued,
+	wordsOfText
+} from '../../core/3-matching/words-of-text';
 import type { CreditOnAccount, MatchBooks, Recorded } from '../../core/3-matching/world';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';
@@ -12,7 +20,7 @@ import type { Reader } from '../db/open';
 import { customer, customerName, document, payerAccount } from '../db/schema';
 import { keptAdvices } from './kept-advices';
 import { habitsOf } from './lessons';
-import { namesNearly } from './names-nearly';
+import { namesWorld } from './names-world';
 import { pastFees } from './past-fees';
 import { payerLessonsFor } from './payer-lessons';
 import { onItsWay } from './recorded';
@@ -21,11 +29,6 @@ import { readSetting } from './settings';
 
 /** Free words shorter than this are no references. */
 const SHORTEST = 4;
-/** Names shorter than this were not cut off. */
-const SHORTEST_NAME = 10;
-/** More customers than this are not read for names that may have been cut off. */
-const MOST_BEGINNING = 5_000;
-
 /**
  * Of the books, what can matter to these receipts: accounts whose payer account or name is on them, the branches of those,
  * accounts with a document that their words name, and what all of these owe. The size follows the pile, not the books.
@@ -37,40 +40,31 @@ export async function matchingBooks(
 	connection: object = db
 ): Promise<MatchBooks> {
 	const accounts = new Set<string>();
-	const names = new Set<string>();
 	const words = new Set<string>();
 	const known = new Set<number>();
 	for (const receipt of receipts) {
 		if (receipt.knownCustomerId) known.add(receipt.knownCustomerId);
 		if (receipt.payerAccount) accounts.add(receipt.payerAccount);
-		for (const part of receipt.payerName ? partsOfName(receipt.payerName) : [])
-			names.add(normaliseName(part));
 		for (const reference of [receipt.structuredReference, receipt.endToEndId])
 			if (reference) words.add(referenceKey(reference));
 		const own = wordsOfText(receipt.text);
-		for (const word of [...own, ...joinedWords(receipt.text, own)])
+		const bare = own.flatMap((word) => withoutGlued(word, receipt.text) ?? []);
+		// A creditor reference may be one that was asked for, or be made of a document's number.
+		for (const { key } of creditorReferences(receipt.text)) words.add(key).add(key.slice(4));
+		for (const word of [...own, ...bare, ...joinedWords(receipt.text, own)])
 			if (word.key.length >= SHORTEST && word.key.length <= 35) words.add(word.key);
 	}
-	for (const prefix of await numberPrefixes(db))
-		for (const digits of digitsOf(receipts)) words.add(`${prefix}${digits}`);
+	const frames = await framesOf(db);
+	for (const digits of digitsOf(receipts)) for (const key of keysInFrames(frames, digits)) words.add(key);
 	const ids = new Set<number>(known);
 	for (const part of chunks([...accounts]))
 		for (const row of await db.select().from(payerAccount).where(inArray(payerAccount.account, part)))
 			ids.add(row.customerId);
-	const namesKnown = new Set<string>();
-	for (const part of chunks([...names]))
-		for (const row of await db.select().from(customerName).where(inArray(customerName.key, part))) {
-			ids.add(row.customerId);
-			namesKnown.add(row.key);
-		}
-	const strange = receipts.flatMap(({ payerName }) =>
-		payerName && !partsOfName(payerName).some((part) => namesKnown.has(normaliseName(part)))
-			? [payerName]
-			: []
-	);
-	for (const id of await namesNearly(db, [...new Set(strange)], connection)) ids.add(id);
-	for (const id of await namesCutOff(db, names)) ids.add(id);
-	for (const id of await namesNamed(db, receipts, names)) ids.add(id);
+	const names = await namesWorld(db, connection);
+	for (const receipt of receipts) {
+		for (const id of findPayer(receipt, names).customerIds) ids.add(id);
+		for (const one of namesInWords(receipt.text, names)) ids.add(one.customerId);
+	}
 	const payerLessons = await payerLessonsFor(db, receipts);
 	for (const one of payerLessons) ids.add(one.customerId);
 	for (const part of chunks([...ids]))
@@ -120,12 +114,10 @@ async function creditsOnAccount(db: Reader, ids: readonly number[]): Promise<Cre
 			and s.state = 'placed' and s.deposit_for is null`);
 }
 
-/** The firm's own number patterns: what stands before the digits of its newest documents. */
-async function numberPrefixes(db: Reader): Promise<string[]> {
-	const rows = await db.all<{ key: string }>(
-		sql`select number_key as key from document order by id desc limit 1000`
-	);
-	return [...new Set(rows.map((row) => row.key.replace(/\d+\D*$/, '')))].slice(0, 12);
+/** What stands around the digits of the firm's newest documents. */
+async function framesOf(db: Reader): Promise<NumberFrame[]> {
+	const rows = await db.all<{ number: string }>(sql`select number from document order by id desc limit 1000`);
+	return numberFrames(rows.map((row) => row.number));
 }
 
 /** Runs of digits in the words that may be numbers of ours without their prefix. */
@@ -134,49 +126,6 @@ function digitsOf(receipts: readonly ReceiptFacts[]): ReadonlySet<string> {
 	for (const { text } of receipts)
 		for (const run of text.slice(0, MOST_TEXT).match(/\d{4,12}/g) ?? []) found.add(run);
 	return found;
-}
-
-/** Customers with a name that begins with one that a bank may have cut off. */
-async function namesCutOff(db: Reader, names: ReadonlySet<string>): Promise<number[]> {
-	const long = [...names].filter((name) => name.length >= SHORTEST_NAME);
-	if (long.length === 0) return [];
-	const rows = await db.all<{ id: number }>(sql`
-		select distinct c.customer_id as id from json_each(${JSON.stringify(long)}) n
-		join customer_name c on c.key > n.value and c.key < n.value || char(65535) limit ${MOST_BEGINNING}`);
-	return rows.map((row) => row.id);
-}
-
-/** Words in a row that may be a customer's name, in the texts of payments whose payer is new. */
-const MOST_WORDS = 5;
-const MOST_RUNS = 40_000;
-
-/** Customers whose name stands in the words, whole or cut off at their end; and those of a name cut off within its legal form. */
-async function namesNamed(
-	db: Reader,
-	receipts: readonly ReceiptFacts[],
-	names: ReadonlySet<string>
-): Promise<number[]> {
-	const whole = new Set<string>();
-	const begun = new Set<string>();
-	for (const name of names) if (name.length >= SHORTEST_NAME) whole.add(name.replace(/ \S+$/, ''));
-	for (const { text } of receipts) {
-		const words = normaliseName(text.slice(0, 400)).split(' ').slice(0, 40);
-		for (let from = 0; from < words.length; from++)
-			for (let to = from + 2; to <= Math.min(words.length, from + MOST_WORDS); to++) {
-				const run = words.slice(from, to).join(' ');
-				if (run.length < SHORTEST_NAME - 1 || whole.size > MOST_RUNS) continue;
-				whole.add(run);
-				if (to === words.length) begun.add(run);
-			}
-	}
-	const ids = new Set(await namesCutOff(db, begun));
-	for (const part of chunks([...whole]))
-		for (const row of await db
-			.select({ id: customerName.customerId })
-			.from(customerName)
-			.where(inArray(customerName.key, part)))
-			ids.add(row.id);
-	return [...ids];
 }
 
 async function documentsNamed(db: Reader, words: ReadonlySet<string>) {
