@@ -52,10 +52,14 @@ const read = (amount: number, text: string, over: Partial<ReceiptFacts> = {}) =>
 describe('numbers as people write them', () => {
 	test.each<[string, number, string, unknown[]]>([
 		['without the prefix', 1_000, 'inv 40233', ['certain', 1]],
+		['with a word glued before it', 1_000, 'No.AK-40233', ['certain', 1]],
+		['with a sign before it', 1_000, '#40233', ['certain', 1]],
+		['with a word and a year', 16_000, 'Rg.Nr.:RE/2026/00071', ['certain', 5]],
 		['with zeros before it', 1_000, 'no. 0040233', ['certain', 1]],
 		['several, at slashes', 3_000, 'AK-40233/AK-40234', ['certain', 1, 2]],
 		['several without the prefix', 3_000, '40233/40234', ['certain', 1, 2]],
 		['shortened in a list', 7_000, '40233/34/51', ['certain', 1, 2, 3]],
+		['shortened after zeros', 7_000, '0040233/34/51', ['certain', 1, 2, 3]],
 		['shortened to what only the amount tells', 9_000, '40233/51', ['certain', 1, 4]],
 		['the digits of another pattern', 16_000, 'Rechnung 00071', ['likely', 5]],
 		['a sign before it', 1_000, '#40233', ['certain', 1]],

@@ -9,6 +9,11 @@ describe('a name as it is compared', () => {
 		['Łódź Ceramika Sp. z o.o.', 'LODZ CERAMIKA SP Z OO'],
 		['Bjørn Æbelø ApS', 'BJORN ABELO'],
 		['Straße 9 AG', 'STRASSE 9'],
+		['Łódź Ceramika Sp. z o.o. sp. k.', 'LODZ CERAMIKA'],
+		['Skola Mörtnäs HB', 'SKOLA  MORTNAS'],
+		['Bygg Ek. för.', 'BYGG'],
+		['Fliser A/S', 'FLISER'],
+		['Talleres Mar S. Coop.', 'TALLERES MAR'],
 		['The Kiln Company Limited', 'KILN'],
 		['Poterie du Vallon S.A.R.L.', 'poterie du vallon']
 	])('%s is the same as %s', (one, other) => expect(nameKey(one)).toBe(nameKey(other)));
