@@ -121,7 +121,15 @@ export function reasonSentence(reason: Reason): string {
 		case 'named-in-other-currency':
 			return `${reason.number} is named, but it is open in ${reason.of}, and ${reason.came} came: it wants a rate.`;
 		case 'nothing-open':
-			return `${reason.customer} has nothing open.`;
+			return `${reason.customer} has nothing open in ${reason.currency}.`;
+		case 'shared-fits':
+			return reason.customers.length === 0
+				? `None of them has anything open that comes to ${money(reason.amount, reason.currency)}.`
+				: `${list(reason.customers)} have each something open that comes to ${money(reason.amount, reason.currency)}.`;
+		case 'words-name-nothing':
+			return reason.words
+				? `No number, order or customer of ours stands in “${reason.words}”.`
+				: 'It says nothing: no number, order or name to go by.';
 		case 'wanted-twice':
 			return `Another receipt, surer or earlier, has ${reason.number} already.`;
 		case 'payer-given':

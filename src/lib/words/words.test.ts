@@ -6,6 +6,7 @@ import { minor } from '../core/money/minor';
 import { amount, count, list, moment, money, shortDay, weekDay } from './format';
 import { ledgerWords } from './ledger-words';
 import { problemSentence } from './problem-sentence';
+import { payerSentence } from './payer-sentence';
 import { reasonSentence } from './reason-sentence';
 
 test.each([
@@ -119,51 +120,116 @@ it('says where before what', () =>
 		'Statement S1, entry B7, line 12: the file ends in the middle. Fetch it from the bank again; nothing of it was taken.'
 	));
 
-const reasons: Reason[] = [
-	{ code: 'account-known', account: 'GB001234', customer: 'Hazel' },
-	{ code: 'name-known', name: 'HAZEL', customer: 'Hazel' },
-	{ code: 'name-shared', name: 'YARROW', customers: 2 },
-	{ code: 'payer-unknown', name: null },
-	{ code: 'payer-unknown', name: 'X' },
-	{ code: 'payer-differs', payer: 'A', customer: 'B' },
-	{ code: 'parent-pays', parent: 'A', customer: 'B' },
-	{ code: 'number-named', words: 'AK-1', numbers: ['AK-1'], customer: 'A' },
-	{ code: 'reference-named', reference: 'RF18', numbers: ['AK-1'], customer: 'A' },
-	{ code: 'number-settled', number: 'AK-1' },
-	{ code: 'numbers-of-several', customers: ['A', 'B'] },
-	{ code: 'adds-up', amount: minor(5), currency: 'GBP', items: 1 },
-	{ code: 'adds-up', amount: minor(5), currency: 'GBP', items: 3 },
-	{ code: 'short', by: minor(1), of: minor(5), currency: 'GBP' },
-	{ code: 'long', by: minor(1), of: minor(5), currency: 'GBP' },
-	{ code: 'only-open-item', number: 'AK-1', customer: 'A' },
-	{ code: 'only-set', items: 1, customer: 'A', looked: 4, all: true },
-	{ code: 'only-set', items: 2, customer: 'A', looked: 4, all: false },
-	{ code: 'sets-found', sets: 4, all: true, looked: 9 },
-	{ code: 'sets-found', sets: 40, all: false, looked: 90 },
-	{ code: 'all-until', day: day('2026-09-30'), items: 4, by: 'due', but: null },
-	{ code: 'all-until', day: day('2026-09-30'), items: 4, by: 'issued', but: 'AK-3' },
-	{ code: 'all-open', items: 4 },
-	{ code: 'says-on-account' },
-	{ code: 'paid-twice', number: 'AK-1' },
-	{ code: 'name-in-words', words: 'HAZEL HILL', customer: 'A' },
-	{ code: 'name-and-number', name: 'HAZEL', customer: 'A' },
-	{ code: 'number-nearly', words: 'AK-4O', number: 'AK-40', how: 'letter' },
-	{ code: 'credit-joins', numbers: ['AC-1'], amount: minor(5), currency: 'GBP' },
-	{ code: 'charge-usual', amount: minor(750), currency: 'EUR' },
-	{ code: 'oldest-of-equal', number: 'AK-1', equal: 3 },
-	{ code: 'no-set', amount: minor(5), currency: 'GBP', items: 3 },
-	{ code: 'nothing-open', customer: 'A' },
-	{ code: 'wanted-twice', number: 'AK-1' },
-	{ code: 'payer-given', customer: 'Hazel' },
-	{ code: 'recorded-before', label: 'cheque 100412', date: day('2026-10-28') },
-	{ code: 'money-out' }
-];
-test.each(reasons.map((reason) => [reason.code, reason] as const))(
+const SUM = { amount: minor(750), currency: 'EUR' } as const;
+/** Every reason there is, each with its facts; a new one that is not here does not compile. */
+const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, { code: C }>, 'code'>[] } = {
+	'account-known': [{ account: 'GB001234', customer: 'Hazel' }],
+	'payer-given': [{ customer: 'Hazel' }],
+	'name-known': [{ name: 'HAZEL', customer: 'Hazel' }],
+	'account-taught': [1, 3].map((times) => ({ account: 'GB001234', customer: 'Hazel', times })),
+	'name-taught': [1, 3].map((times) => ({ name: 'HAZEL', customer: 'Hazel', times })),
+	'words-taught': [{ words: 'KILN FUND', customer: 'Hazel', times: 2 }],
+	'name-cut': [{ name: 'HAZEL HI', customer: 'Hazel Hill' }],
+	'name-near': [{ name: 'HAZLE', customer: 'Hazel' }],
+	'name-shared': [{ name: 'YARROW', customers: 2 }],
+	'shared-fits': [[], ['A', 'B']].map((customers) => ({ customers, ...SUM })),
+	'name-in-words': [{ words: 'HAZEL HILL', customer: 'A' }],
+	'name-and-number': [{ name: 'HAZEL', customer: 'A' }],
+	'words-name-nothing': [{ words: 'thank you' }, { words: '' }],
+	'number-nearly': (['letter', 'swapped', 'digit', 'length'] as const).map((how) => ({
+		words: 'AK-4O',
+		number: 'AK-40',
+		how
+	})),
+	'credit-joins': [{ numbers: ['AC-1'], ...SUM }],
+	'all-until': [
+		{ day: day('2026-09-30'), items: 4, by: 'due', but: null },
+		{ day: day('2026-09-30'), items: 4, by: 'issued', but: 'AK-3' }
+	],
+	'all-open': [{ items: 4 }],
+	'says-on-account': [{}],
+	'paid-twice': [{ number: 'AK-1' }],
+	'sets-found': [
+		{ sets: 4, all: true, looked: 9 },
+		{ sets: 40, all: false, looked: 90 }
+	],
+	'earlier-money': [1, 3].map((receipts) => ({ ...SUM, booked: day('2026-09-01'), receipts })),
+	'list-cut': [
+		{ numbers: ['AK-1'], sets: 1, ...SUM },
+		{ numbers: ['AK-1', 'AK-2'], sets: 3, ...SUM }
+	],
+	'oldest-habit': [{ times: 6 }],
+	'statement-habit': [{ times: 3, of: 4 }],
+	'fills-oldest': [1, 3].map((items) => ({ times: 3, of: 4, items })),
+	'late-discount-habit': [{ times: 3, days: 5 }],
+	'charge-habit': [{ times: 2, customer: 'A', ...SUM }],
+	'claim-said': [{ words: 'broken', claim: 'damaged' }],
+	'tax-said': [
+		{ words: 'WHT', basisPoints: 1000, ...SUM },
+		{ words: '', basisPoints: 0, ...SUM }
+	],
+	'digits-swapped': [{ open: minor(5), came: minor(50), currency: 'GBP', number: 'AK-1' }],
+	'says-part': [{ words: 'first half' }],
+	'round-sum': [SUM],
+	'payer-unknown': [{ name: null }, { name: 'X' }],
+	'payer-differs': [{ payer: 'A', customer: 'B' }],
+	'parent-pays': [{ parent: 'A', customer: 'B' }],
+	'number-named': [{ words: 'AK-1', numbers: ['AK-1'], customer: 'A' }],
+	'reference-named': [{ reference: 'RF18', numbers: ['AK-1'], customer: 'A' }],
+	'number-settled': [{ number: 'AK-1' }],
+	'named-in-other-currency': [{ number: 'AK-1', of: 'EUR', came: 'GBP' }],
+	'numbers-of-several': [{ customers: ['A', 'B'] }],
+	'adds-up': [1, 3].map((items) => ({ ...SUM, items })),
+	short: [{ by: minor(1), of: minor(5), currency: 'GBP' }],
+	long: [{ by: minor(1), of: minor(5), currency: 'GBP' }],
+	'discount-taken': [{ basisPoints: 200, until: day('2026-10-01'), ...SUM }],
+	'charge-usual': [SUM],
+	'charges-stated': [SUM],
+	'tariff-kept': [0, 20].map((fixed) => ({
+		payer: 'PAYLOOM',
+		basisPoints: 140,
+		fixed: minor(fixed),
+		explains: 5,
+		...SUM
+	})),
+	'only-open-item': [{ number: 'AK-1', customer: 'A' }],
+	'only-set': [
+		{ items: 1, customer: 'A', looked: 4, all: true },
+		{ items: 2, customer: 'A', looked: 4, all: false }
+	],
+	'oldest-of-equal': [{ number: 'AK-1', equal: 3 }],
+	'no-set': [{ ...SUM, items: 3 }],
+	'nothing-open': [{ customer: 'A', currency: 'GBP' }],
+	'wanted-twice': [{ number: 'AK-1' }],
+	'recorded-before': [{ label: 'cheque 100412', date: day('2026-10-28') }],
+	'advice-kept': [true, false].map((whole) => ({
+		date: day('2026-10-28'),
+		customer: 'A',
+		items: 2,
+		whole,
+		...SUM
+	})),
+	'money-out': [{}],
+	'not-yet': [{}]
+};
+test.each(Object.entries(reasons).flatMap(([code, all]) => all.map((facts) => [code, facts] as const)))(
 	'the reason %s is a whole sentence',
-	(_, reason) => {
-		expect(reasonSentence(reason)).toMatch(/^[A-Z“0-9£].*[.?]$/);
-		expect(reasonSentence(reason)).not.toMatch(/undefined|null|NaN/);
+	(code, facts) => {
+		const text = reasonSentence({ code, ...facts } as Reason);
+		expect(text).toMatch(/^[A-Z“0-9£€].*[.?]$/);
+		expect(text).not.toMatch(/undefined|null|NaN/);
 	}
+);
+
+test.each([
+	[{ trait: 'account', key: 'GB11', times: 1, told: false }, 'Paid from GB11: once.'],
+	[
+		{ trait: 'name', key: 'MERE CLUB', times: 2, told: true },
+		'Paid by MERE CLUB: twice, as somebody said to remember.'
+	],
+	[{ trait: 'words', key: 'KILN FUND', times: 7, told: false }, 'Payments said “KILN FUND”: 7 times.']
+] as const)('what was learned of a payer is said with how often', (lesson, text) =>
+	expect(payerSentence({ ...lesson, customerId: 1 })).toBe(text)
 );
 
 it('names the lines of a ledger', () =>

@@ -51,7 +51,8 @@ export function answerAccount(
 		...nothing({ code: 'says-on-account' }),
 		band: (payer.by === 'account' || payer.by === 'name') && !/\d/.test(receipt.text) ? 'certain' : 'likely'
 	});
-	if (items.length === 0) return says.onAccount ? onAccount() : nothing({ code: 'nothing-open', customer });
+	if (items.length === 0)
+		return says.onAccount ? onAccount() : nothing({ code: 'nothing-open', customer, currency });
 
 	const key = `${customerId} ${currency} ${amount} ${items.length}`;
 	const found =

@@ -37,7 +37,13 @@ export function answerByAmount(receipt: ReceiptFacts, payer: Payer, world: World
 	const drafts = payer.customerIds.map((id) => answerPayer(receipt, payer, id, world));
 	const fitting = drafts.filter((draft) => draft.lines.length > 0);
 	const [only] = fitting;
-	if (!only || fitting.length > 1) return nobody;
+	if (!only || fitting.length > 1) {
+		const customers = payer.customerIds
+			.filter((_, i) => drafts[i]!.lines.length > 0)
+			.map((id) => world.customers.get(id)!.name);
+		const { amount, currency } = receipt;
+		return { ...nobody, reasons: [...payer.reasons, { code: 'shared-fits', customers, amount, currency }] };
+	}
 	return { ...only, band: only.band === 'choose' ? 'choose' : 'likely' };
 }
 

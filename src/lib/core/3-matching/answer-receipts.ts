@@ -54,6 +54,9 @@ function answerRest(receipts: readonly ReceiptFacts[], answers: Map<number, Answ
 	}
 }
 
+/** So much of the words is repeated where they name nothing. */
+const MOST_SAID = 60;
+
 function answerOne(receipt: ReceiptFacts, world: World): Answer {
 	if (receipt.amount <= 0)
 		return finish(
@@ -80,10 +83,18 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 		byWords ??
 		answerByAmount(receipt, payer, world);
 	const draft = withForeign(found, named, receipt);
+	const nothing: Reason[] =
+		draft.customerId === null && named.items.length === 0 && named.settled.length === 0
+			? [{ code: 'words-name-nothing', words: receipt.text.trim().slice(0, MOST_SAID) }]
+			: [];
 	const settled: Reason[] = named.settled.map((number) => ({ code: 'number-settled', number }));
 	// A number that is settled already may mean that the same is paid twice: that is for a person to see.
 	const band: Band = settled.length > 0 && draft.band === 'certain' ? 'likely' : draft.band;
-	return finish(receipt, { ...draft, band, reasons: [...draft.reasons, ...settled] }, named.recognised);
+	return finish(
+		receipt,
+		{ ...draft, band, reasons: [...draft.reasons, ...nothing, ...settled] },
+		named.recognised
+	);
 }
 
 /** What is named in another currency is for a person to lay, at a rate; it says whose money it is where nothing else does. */

@@ -173,7 +173,15 @@ export type Reason =
 			readonly of: string;
 			readonly came: string;
 	  }
-	| { readonly code: 'nothing-open'; readonly customer: string }
+	| { readonly code: 'nothing-open'; readonly customer: string; readonly currency: string }
+	| {
+			/** Of accounts of one name, those that have something which fits. */
+			readonly code: 'shared-fits';
+			readonly customers: readonly string[];
+			readonly amount: Minor;
+			readonly currency: string;
+	  }
+	| { readonly code: 'words-name-nothing'; readonly words: string }
 	| { readonly code: 'wanted-twice'; readonly number: string }
 	| { readonly code: 'recorded-before'; readonly label: string; readonly date: Day }
 	| {

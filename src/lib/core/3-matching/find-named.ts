@@ -48,7 +48,8 @@ interface Piece {
 export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Named {
 	const items = new Map<number, OpenItem>();
 	const pieces: Piece[] = [];
-	const settled: string[] = [];
+	const settled = new Set<string>();
+	const settledAt: { from: number; to: number }[] = [];
 	const foreign = new Map<number, OpenItem>();
 	let reference: string | null = null;
 	const whole = (key: string): readonly OpenItem[] => {
@@ -56,7 +57,8 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		const all = world.byReference.get(key) ?? [];
 		const found = all.filter((item) => item.currency === receipt.currency);
 		if (found.length === 0) for (const item of all) foreign.set(item.id, item);
-		if (all.length === 0 && world.settled.has(key)) settled.push(key);
+		const gone = all.length === 0 ? world.settled.get(key) : undefined;
+		if (gone) settled.add(gone);
 		return found;
 	};
 	for (const given of [receipt.structuredReference, receipt.endToEndId]) {
@@ -95,7 +97,8 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		const found = whole(word.key);
 		const bare = found.length > 0 ? null : withoutGlued(word, receipt.text);
 		const named = bare ? whole(bare.key) : found;
-		const { from, to } = bare ?? word;
+		const { from, to, key } = bare ?? word;
+		if (world.settled.has(key)) settledAt.push({ from, to });
 		if (named.length > 0) pieces.push({ from, to, candidates: [named] });
 		else pieces.push(...readParts(bare ?? word, receipt.text, whole, byDigits, world));
 	}
@@ -125,10 +128,12 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 	);
 	return {
 		items: [...items.values()].sort(compareItems),
-		recognised: shown.map(({ from, to }) => ({ from, to })),
+		recognised: [...shown.map(({ from, to }) => ({ from, to })), ...settledAt].sort(
+			(a, b) => a.from - b.from
+		),
 		words: shown.map(({ from, to }) => receipt.text.slice(from, to)),
 		reference,
-		settled,
+		settled: [...settled],
 		foreign: [...foreign.values()].sort(compareItems)
 	};
 }

@@ -96,7 +96,8 @@ export interface World {
 	readonly patterns: NumberPatterns;
 	/** A customer's items, oldest due first, then by number. */
 	readonly itemsOf: ReadonlyMap<number, readonly OpenItem[]>;
-	readonly settled: ReadonlySet<string>;
+	/** Numbers of ours that have nothing open, by their reference keys. */
+	readonly settled: ReadonlyMap<string, string>;
 	/** Sets that were looked for already, by account and sum. */
 	readonly setsFound: Map<string, SetsFound>;
 	/** Open items that were asked for already, by accounts and currency. */
@@ -177,7 +178,7 @@ export function indexWorld(books: MatchBooks): World {
 		taught: learnPayers(books.payerLessons ?? []),
 		habitsOf: (id) => books.habits?.get(id) ?? NO_HABITS,
 		pastFees: books.pastFees ?? [],
-		settled: new Set((books.settledNumbers ?? []).map(referenceKey))
+		settled: new Map((books.settledNumbers ?? []).map((number) => [referenceKey(number), number]))
 	};
 }
 
