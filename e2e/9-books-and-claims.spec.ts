@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { complaints, open, signIn, violations } from './helpers';
 
@@ -107,6 +108,30 @@ test('a trial run reads three files, says what would match, and keeps nothing', 
 	await expect(page.getByText(/of 100 receipts need no thought/)).toBeVisible();
 	expect(await violations(page, 'what would match')).toEqual([]);
 	expect(heard).toEqual([]);
+});
+
+test('files dropped on a trial run go where they belong, and match once the three are there', async ({
+	page
+}) => {
+	await signIn(page, 'reader');
+	await open(page, '/money-in/trial');
+	const drop = async (files: Record<string, string>) => {
+		const held = await page.evaluateHandle((all) => {
+			const transfer = new DataTransfer();
+			for (const [name, text] of Object.entries(all)) transfer.items.add(new File([text], name));
+			return transfer;
+		}, files);
+		await page.dispatchEvent('body', 'drop', { dataTransfer: held });
+	};
+	await drop({ 'what.csv': 'Some,Thing\n1,2\n', 'people.csv': 'code,name,currency\nH1,Hazel,GBP\n' });
+	await expect(page.getByRole('alert')).toContainText('what.csv: its first line names no columns');
+	const bank = readFileSync('data/e2e/todays-bank-files/camt053-gbp-2026-10-30.xml', 'utf8');
+	const owed = 'number,kind,customer_code,issue_date,due_date,currency,total,open';
+	await drop({
+		'owed.csv': `${owed}\nAK-9,invoice,H1,2026-09-01,2026-10-01,GBP,5.00,5.00\n`,
+		'bank.xml': bank
+	});
+	await expect(page.getByText(/of 100 receipts need no thought/)).toBeVisible();
 });
 
 test('a loss beyond the limit waits for a supervisor, who does not agree, or agrees', async ({ page }) => {

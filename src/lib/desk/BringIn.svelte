@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FileDrop from '$lib/ui/FileDrop.svelte';
 	import { enhance } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -18,21 +19,7 @@
 	}
 </script>
 
-<svelte:window
-	ondragover={(event) => {
-		if (!event.dataTransfer?.types.includes('Files')) return;
-		event.preventDefault();
-		over = true;
-	}}
-	ondragleave={(event) => {
-		if (!event.relatedTarget) over = false;
-	}}
-	ondrop={(event) => {
-		event.preventDefault();
-		over = false;
-		take(event.dataTransfer?.files);
-	}}
-/>
+<FileDrop bind:over ondrop={take} />
 
 <form
 	bind:this={form}

@@ -5,14 +5,14 @@ const times = (n: number) => TIMES[n] ?? `${n} times`;
 
 /** Says what placings have taught of who pays for a customer, and how often. */
 export function payerSentence({ trait, key, times: n, told }: PayerLesson): string {
-	const seen = told ? `${times(n)}, as somebody said to remember` : times(n);
+	const why = told ? ', as somebody said to remember' : '';
 	switch (trait) {
 		case 'account':
-			return `Paid from ${key}: ${seen}.`;
+			return `Paid ${times(n)} from ${key}${why}.`;
 		case 'name':
-			return `Paid by ${key}: ${seen}.`;
+			return `Paid ${times(n)} by ${key}${why}.`;
 		case 'words':
-			return `Payments said “${key}”: ${seen}.`;
+			return `Said “${key}” ${times(n)}${why}.`;
 		default:
 			return trait satisfies never;
 	}

@@ -222,12 +222,12 @@ test.each(Object.entries(reasons).flatMap(([code, all]) => all.map((facts) => [c
 );
 
 test.each([
-	[{ trait: 'account', key: 'GB11', times: 1, told: false }, 'Paid from GB11: once.'],
+	[{ trait: 'account', key: 'GB11', times: 1, told: false }, 'Paid once from GB11.'],
 	[
 		{ trait: 'name', key: 'MERE CLUB', times: 2, told: true },
-		'Paid by MERE CLUB: twice, as somebody said to remember.'
+		'Paid twice by MERE CLUB, as somebody said to remember.'
 	],
-	[{ trait: 'words', key: 'KILN FUND', times: 7, told: false }, 'Payments said “KILN FUND”: 7 times.']
+	[{ trait: 'words', key: 'KILN FUND', times: 7, told: false }, 'Said “KILN FUND” 7 times.']
 ] as const)('what was learned of a payer is said with how often', (lesson, text) =>
 	expect(payerSentence({ ...lesson, customerId: 1 })).toBe(text)
 );

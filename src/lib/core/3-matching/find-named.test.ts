@@ -194,3 +194,12 @@ describe('a creditor reference', () => {
 		['with a slip, and another sum', 'RF18 5390 0754 7043', 400, ['choose', [], false]]
 	])('%s', (_, text, amount, want) => expect(of(text, amount)).toEqual(want));
 });
+
+it('a number that is settled is recognised where it stands, and called as it is written in the books', () => {
+	const facts = { booked: day('2026-10-28'), amount: minor(1_000), currency: 'GBP', payerName: null };
+	const text = 'AK-40233 and No.AK-39999';
+	const one = { id: 1, ...facts, payerAccount: 'ACC1', text, structuredReference: null, endToEndId: null };
+	const [given] = answerReceipts([one], { customers, items, settledNumbers: ['AK-39999'] });
+	expect(given!.recognised.map(({ from, to }) => text.slice(from, to))).toEqual(['AK-40233', 'AK-39999']);
+	expect(given!.reasons.at(-1)).toEqual({ code: 'number-settled', number: 'AK-39999' });
+});

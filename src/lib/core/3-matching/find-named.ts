@@ -97,8 +97,9 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 		const found = whole(word.key);
 		const bare = found.length > 0 ? null : withoutGlued(word, receipt.text);
 		const named = bare ? whole(bare.key) : found;
-		const { from, to, key } = bare ?? word;
-		if (world.settled.has(key)) settledAt.push({ from, to });
+		const { from, to } = bare ?? word;
+		if (world.settled.has(word.key)) settledAt.push({ from: word.from, to });
+		else if (bare && world.settled.has(bare.key)) settledAt.push({ from, to });
 		if (named.length > 0) pieces.push({ from, to, candidates: [named] });
 		else pieces.push(...readParts(bare ?? word, receipt.text, whole, byDigits, world));
 	}

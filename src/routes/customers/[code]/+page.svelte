@@ -70,16 +70,16 @@
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"
 				><tr
-					><th>Date</th><th>What</th><th>Settled, or settled by</th><th class="num">Owed more</th><th
-						class="num">Owed less</th
-					><th class="num">Balance</th></tr
+					><th>Date</th><th class="w-2/5">What</th><th>Settled, or settled by</th><th class="num"
+						>Owed more</th
+					><th class="num">Owed less</th><th class="num">Balance</th></tr
 				></thead
 			>
 			<tbody>
 				{#each rows as row (row.id)}
 					<tr class={['group row align-top', row.undone && 'text-soft']}>
 						<td class="whitespace-nowrap">{shortDay(row.date, data.today ?? undefined)}</td>
-						<td>
+						<td class="relative">
 							{#if row.itemId}<a href="{here}?item={row.itemId}" data-sveltekit-noscroll class="font-semibold"
 									>{row.label}</a
 								>{:else}<a href="/books/journal?act={row.actId}" class={row.undone ? 'line-through' : ''}
@@ -92,7 +92,7 @@
 										>came back on {shortDay(back.date, data.today ?? undefined)}</span
 									>
 								{:else if data.who?.role !== 'reader'}<span
-										class="ml-1 text-sm whitespace-nowrap opacity-0 group-focus-within:opacity-100 group-hover:opacity-100"
+										class="absolute right-0 bottom-1.5 bg-paper pl-2 text-sm whitespace-nowrap opacity-0 group-focus-within:opacity-100 group-hover:opacity-100"
 										><a class="text-copper" href="/money-in/again/{row.actId}">put right</a>
 										<a class="ml-2 text-copper" href="/money-in/returned/{row.receiptId}">came back</a></span
 									>{/if}

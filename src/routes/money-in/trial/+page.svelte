@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import type { Band } from '$lib/core/3-matching/answer';
+	import FileDrop from '$lib/ui/FileDrop.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
+	import { trialFileKind } from '$lib/desk/trial-file-kind';
 	import { count, shortDay } from '$lib/words/format';
 	import type { ActionData } from './$types';
 	let { data } = $props();
@@ -42,6 +44,29 @@
 			false
 		]
 	] as const;
+	let form: HTMLFormElement;
+	let dropping = $state(false);
+	/** Puts dropped files where they belong, and matches as soon as the three are there. */
+	async function take(files: readonly File[]) {
+		const strange: string[] = [];
+		const given = new Map<string, DataTransfer>();
+		for (const file of files) {
+			const kind = trialFileKind(file.name, await file.slice(0, 4096).text());
+			if (!kind) {
+				strange.push(`${file.name}: its first line names no columns of customers, invoices or history.`);
+				continue;
+			}
+			const list = given.get(kind) ?? new DataTransfer();
+			given.set(kind, list);
+			if (kind !== 'bank') list.items.clear();
+			list.items.add(file);
+		}
+		const field = (name: string) => form.elements.namedItem(name) as HTMLInputElement;
+		for (const [name, list] of given) field(name).files = list.files;
+		problems = strange;
+		const missing = ['customers', 'invoices', 'bank'].filter((name) => !field(name).files?.length);
+		if (strange.length === 0 && missing.length === 0) form.requestSubmit();
+	}
 	const shown = $derived(tried?.receipts.filter((one) => band === null || one.band === band) ?? []);
 	const percent = (n: number) =>
 		tried?.summary.receipts ? Math.round((100 * n) / tried.summary.receipts) : 0;
@@ -49,6 +74,8 @@
 </script>
 
 <svelte:head><title>Trial run · Odd Penny</title></svelte:head>
+
+<FileDrop bind:over={dropping} ondrop={(files) => take([...(files ?? [])])} />
 
 <div class="grid min-h-[calc(100vh-48px)] grid-cols-[360px_minmax(0,1fr)]">
 	<section class="border-r border-rule px-6 pt-5 pb-8">
@@ -61,6 +88,7 @@
 			method="POST"
 			enctype="multipart/form-data"
 			class="grid gap-4"
+			bind:this={form}
 			use:enhance={() => {
 				busy = true;
 				problems = [];
@@ -89,7 +117,10 @@
 		</form>
 		<Problems {problems} />
 	</section>
-	<section class="px-8 pt-5 pb-10" aria-live="polite">
+	<section class={['px-8 pt-5 pb-10', dropping && 'bg-wash']} aria-live="polite">
+		{#if dropping}<p class="mb-3 font-semibold text-copper">
+				Drop them: customers, invoices, bank files.
+			</p>{/if}
 		{#if tried}
 			<h2 class="text-2xl">
 				{percent(tried.summary.certain)} of 100 receipts need no thought.
@@ -161,8 +192,10 @@
 		{:else}
 			<h2 class="text-xl">{busy ? 'Reading and matching …' : 'What you need'}</h2>
 			<p class="mt-1 max-w-[560px] says">
-				Three files: your customers and your open documents as tables (CSV), and a bank statement. The same
-				rules answer as on Money in, and each answer says why. On the command line the same is
+				Three files: your customers and your open documents as tables (CSV), and a bank statement. Drop them
+				anywhere on this page; each goes where it belongs by its columns, and matching begins when the three
+				are there. The same rules answer as on Money in, and each answer says why. On the command line the
+				same is
 				<span class="font-mono text-[13px]">npm run trial</span>.
 			</p>
 		{/if}
