@@ -1,4 +1,5 @@
 import type { Reason } from '../core/3-matching/answer';
+import { MOST_WAYS } from '../core/3-matching/equal-ways';
 import { CLAIM_WORDS } from './claim-words';
 import { count, list, money, percent, shortDay } from './format';
 
@@ -116,6 +117,8 @@ export function reasonSentence(reason: Reason): string {
 			return `Less the credit ${list(reason.numbers)} of ${money(reason.amount, reason.currency)}, which is open too.`;
 		case 'oldest-of-equal':
 			return `${reason.equal} open items have this amount; ${reason.number} is the oldest.`;
+		case 'oldest-in-set':
+			return `Items of equal amounts make ${reason.ways >= MOST_WAYS ? 'very many' : reason.ways.toLocaleString('en-GB')} such sets of ${reason.items}; it has the oldest.`;
 		case 'no-set':
 			return `No set of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
 		case 'named-in-other-currency':

@@ -198,6 +198,7 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 		{ items: 2, customer: 'A', looked: 4, all: false }
 	],
 	'oldest-of-equal': [{ number: 'AK-1', equal: 3 }],
+	'oldest-in-set': [6, 1_000_000].map((ways) => ({ items: 3, ways })),
 	'no-set': [{ ...SUM, items: 3 }],
 	'nothing-open': [{ customer: 'A', currency: 'GBP' }],
 	'wanted-twice': [{ number: 'AK-1' }],

@@ -5,6 +5,7 @@ import { share } from '../money/share';
 import { swappedDigits } from '../money/swapped-digits';
 import type { AnswerLine, Reason } from './answer';
 import type { Draft } from './draft';
+import { equalWays } from './equal-ways';
 import type { Payer } from './find-payer';
 import { discountDaysAllowed, FIRM_HABIT, paysByStatement, paysOldestFirst, paysOntoOldest } from './habits';
 import { linesFor, signedOpen } from './lines-for';
@@ -89,20 +90,15 @@ export function answerAccount(
 	const unlisted = Math.max(0, found.count - found.sets.length) * (meanings.at(-1)?.weight ?? 0);
 	const all = listed + unlisted + weightOfCoincidence(amount, largest);
 	const chosen = best.places.map((place) => items[place]!);
-	const equal = equalLeft(items, best.places);
 	const others = Math.max(meanings.length, found.count) - 1;
-	// Which of equal items is meant no sum can tell: each of the others is another answer.
-	const equalOnes =
-		chosen.length === 1
-			? items.flatMap((item, place) =>
-					signedOpen(item) === amount && place !== best.places[0] ? [[place]] : []
-				)
-			: [];
+	// Which of equal items is meant no sum can tell: each way to choose among them is another answer.
+	const { left: equal, ways, others: equalOnes } = equalWays(items, best.places, OTHERS_KEPT);
 	const reasons: Reason[] = [...payer.reasons];
 	if (best.reason) reasons.push(best.reason);
 	if (byStatement && best.reason) reasons.push({ code: 'statement-habit', ...habits.byStatement });
 	if (equal > 0 && chosen.length === 1)
 		reasons.push({ code: 'oldest-of-equal', number: chosen[0]!.number, equal: equal + 1 });
+	else if (equal > 0) reasons.push({ code: 'oldest-in-set', items: chosen.length, ways });
 	else if (items.length === 1) reasons.push({ code: 'only-open-item', number: chosen[0]!.number, customer });
 	else if (others === 0)
 		reasons.push({
@@ -132,7 +128,7 @@ export function answerAccount(
 					amount
 				).lines
 			})),
-		otherAnswers: others + equalOnes.length
+		otherAnswers: others + ways - 1
 	};
 }
 
@@ -140,13 +136,6 @@ export function answerAccount(
 function saysSomething(text: string, names: readonly string[]): boolean {
 	const known = names.flatMap(tellingWords);
 	return tellingWords(text).some((word) => !known.some((one) => one.startsWith(word)));
-}
-
-/** How many items of the account are open at the same amount as one of those chosen, and are not chosen. */
-function equalLeft(items: readonly OpenItem[], places: readonly number[]): number {
-	const chosen = new Set(places);
-	const amounts = new Set(places.map((place) => signedOpen(items[place]!)));
-	return items.filter((item, place) => !chosen.has(place) && amounts.has(signedOpen(item))).length;
 }
 
 /** The one item that comes to the sum less the discount of its terms; null where there is none, or more than one. */

@@ -166,6 +166,12 @@ export type Reason =
 			readonly all: boolean;
 	  }
 	| { readonly code: 'oldest-of-equal'; readonly number: string; readonly equal: number }
+	| {
+			/** Equal items may stand for each other in a set, in so many ways; it has the oldest. */
+			readonly code: 'oldest-in-set';
+			readonly items: number;
+			readonly ways: number;
+	  }
 	| { readonly code: 'no-set'; readonly amount: Minor; readonly currency: string; readonly items: number }
 	| {
 			readonly code: 'named-in-other-currency';
