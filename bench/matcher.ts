@@ -7,8 +7,8 @@ import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
 import { findSets } from '../src/lib/core/3-matching/sets/find-sets';
 import { chance } from '../src/demo/random';
 import { byIntegerProgram } from './integer-program';
-import { NearNames } from '../src/lib/core/3-matching/near-names';
-import { nameKey } from '../src/lib/core/3-matching/name-key';
+import { findPayer } from '../src/lib/core/3-matching/find-payer';
+import { indexWorld, type World } from '../src/lib/core/3-matching/world';
 
 type Say = (what: string, figure: string) => void;
 
@@ -57,7 +57,7 @@ export async function matcher(say: Say): Promise<void> {
 	}
 }
 
-/** Names of fifty thousand customers: the index, and looking for names that are written nearly so. */
+/** Fifty thousand customers: the index of their names, and looking for payers by names as banks and people write them. */
 export function names(say: Say): void {
 	const random = chance(50);
 	const letters = 'abcdefghijklmnoprstuvwyz';
@@ -69,21 +69,35 @@ export function names(say: Say): void {
 		{ length: 50_000 },
 		() => `${random.pick(words)} ${random.pick(words)} ${random.pick(trades)} Ltd`
 	);
-	const keys = [...new Set(all.map(nameKey))].sort();
-	let index!: NearNames;
-	const made = took(() => (index = new NearNames(keys)));
-	say(`an index of ${keys.length} names`, `${made.toFixed(0)} ms`);
-	const slipped = Array.from({ length: 1_000 }, () => {
-		const name = random.pick(all);
-		const at = random.int(1, 3);
-		return name.slice(0, at) + name[at + 1] + name[at] + name.slice(at + 2);
-	});
-	let found = 0;
-	const looked = took(() => {
-		for (const name of slipped) found += index.find(name).length > 0 ? 1 : 0;
-	});
-	say('  a name with a slip found', `${looked.toFixed(0)} ms for 1,000, ${found} found`);
+	const customers = all.map((name, i): Customer => ({
+		...{ id: i + 1, code: `C${i}`, name, otherNames: [], payerAccounts: [], parentId: null, currency: 'GBP' }
+	}));
+	let world!: World;
+	const made = took(() => (world = indexWorld({ customers, items: [] })));
+	say(`an index of ${all.length} customers by name`, `${made.toFixed(0)} ms`);
+	const first = took(() => world.near());
+	say('  and of names that are nearly right, when first asked for', `${first.toFixed(0)} ms`);
+	const printed: [string, (name: string) => string][] = [
+		['as the bank prints it', (name) => name.toUpperCase()],
+		['cut off at 18', (name) => name.toUpperCase().slice(0, 18)],
+		['with two letters swapped', (name) => `${name.slice(0, 2)}${name[3]}${name[2]}${name.slice(4)}`],
+		['of nobody', (name) => [...name].reverse().join('')]
+	];
+	for (const [how, print] of printed) {
+		const asked = Array.from({ length: 1_000 }, () => print(random.pick(all)));
+		let known = 0;
+		const time = took(() => {
+			for (const payerName of asked)
+				if (findPayer({ ...NOBODY, payerName }, world).customerIds.length === 1) known++;
+		});
+		say(`  1,000 payers looked for by a name ${how}`, `${time.toFixed(0)} ms, ${known} known`);
+	}
 }
+
+const NOBODY: ReceiptFacts = {
+	...{ id: 1, booked: day('2026-10-28'), amount: minor(1), currency: 'GBP', payerName: null },
+	...{ payerAccount: null, text: '', structuredReference: null, endToEndId: null }
+};
 
 function pileAndBooks(receipts: number, items: number) {
 	const random = chance(items);

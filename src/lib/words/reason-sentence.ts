@@ -143,6 +143,8 @@ export function reasonSentence(reason: Reason): string {
 			return `${reason.customer} announced ${money(reason.amount, reason.currency)} on ${shortDay(reason.date)} for ${count(reason.items, 'document')}${reason.whole ? '' : '; not every line of it is open'}.`;
 		case 'not-yet':
 			return 'It has just come in and is being looked at; the answer comes in a moment.';
+		case 'same-sum-before':
+			return `Just this sum came on ${shortDay(reason.booked)}${reason.numbers.length ? `, for ${list(reason.numbers.slice(0, 4))}` : ''}: is it the same payment twice?`;
 		case 'money-out':
 			return 'This is money that went out.';
 		default:

@@ -210,6 +210,7 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 		whole,
 		...SUM
 	})),
+	'same-sum-before': [['AK-1'], []].map((numbers) => ({ booked: day('2026-10-28'), numbers })),
 	'money-out': [{}],
 	'not-yet': [{}]
 };

@@ -1,18 +1,15 @@
-import { addDays } from '../day/arithmetic';
 import type { OpenItem, ReceiptFacts } from '../model/records';
-import { minor } from '../money/minor';
-import { share } from '../money/share';
-import { swappedDigits } from '../money/swapped-digits';
-import type { AnswerLine, Reason } from './answer';
+import type { Reason } from './answer';
 import type { Draft } from './draft';
 import { equalWays } from './equal-ways';
 import type { Payer } from './find-payer';
-import { discountDaysAllowed, FIRM_HABIT, paysByStatement, paysOldestFirst, paysOntoOldest } from './habits';
+import { FIRM_HABIT, paysByStatement, paysOldestFirst } from './habits';
 import { linesFor, signedOpen } from './lines-for';
 import { meaningsOf } from './meanings-of';
 import { tellingWords } from './neutral-words';
 import { findSets } from './sets/find-sets';
 import { bandOfSet, weightOfCoincidence } from './weigh-sets';
+import { ROUND, whenNothingFits } from './when-nothing-fits';
 import { wordsSay } from './words-say';
 import type { World } from './world';
 
@@ -21,11 +18,6 @@ const OTHERS_KEPT = 8;
 const LISTED = 24;
 /** Look-ups that one receipt may take. */
 const STEPS = 300_000;
-/** Days after the last day of a discount on which it is still taken for one. */
-const GRACE = 3;
-/** Sums that somebody chooses, in minor units. */
-const ROUND = 5_000;
-
 /**
  * Answers a receipt of one payer by its amount alone: one of these open items, all up to a day, or a set of them, weighed
  * against every other set that comes to the same and against coincidence; else by what the payer usually does; or on account
@@ -44,16 +36,7 @@ export function answerAccount(
 	const byStatement = paysByStatement(habits);
 	const says = wordsSay(receipt.text);
 	const number = /\d{3,}/.test(receipt.text.replace(/\b(19|20)\d{2}([-/.]?\d{2}){0,2}\b/g, ''));
-	const nothing = (...reasons: Reason[]): Draft => ({
-		...{ band: 'choose', customerId, lines: [], reasons: [...payer.reasons, ...reasons] },
-		...{ others: [], otherAnswers: 0 }
-	});
-	const onAccount = (): Draft => ({
-		...nothing({ code: 'says-on-account' }),
-		band: (payer.by === 'account' || payer.by === 'name') && !/\d/.test(receipt.text) ? 'certain' : 'likely'
-	});
-	if (items.length === 0)
-		return says.onAccount ? onAccount() : nothing({ code: 'nothing-open', customer, currency });
+	if (items.length === 0) return whenNothingFits(receipt, payer, customerId, items, world);
 
 	const key = `${customerId} ${currency} ${amount} ${items.length}`;
 	const found =
@@ -61,30 +44,7 @@ export function answerAccount(
 	world.setsFound.set(key, found);
 	const meanings = meaningsOf(items, amount, found.sets, says.upToDate || byStatement);
 	const [best] = meanings;
-	if (!best) {
-		const discounted = withDiscount(receipt, items, discountDaysAllowed(habits));
-		if (discounted) return { ...nothing(discounted.reason), band: 'likely', lines: [discounted.line] };
-		if (says.onAccount) return onAccount();
-		const noSet: Reason = { code: 'no-set', amount, currency, items: items.length };
-		const slipped = items.filter((item) => item.kind !== 'credit_note' && swappedDigits(item.open, amount));
-		const [slip] = slipped;
-		if (slip && slipped.length === 1 && (payer.by === 'account' || payer.by === 'name'))
-			return {
-				...nothing({ code: 'digits-swapped', open: slip.open, came: amount, currency, number: slip.number }),
-				lines: linesFor([slip], amount).lines
-			};
-		if (paysOntoOldest(habits)) {
-			const due = items.filter((item) => item.kind !== 'credit_note');
-			const { lines } = linesFor(due, amount);
-			const { times, of } = habits.fillsOldest;
-			return {
-				...nothing(noSet, { code: 'fills-oldest', times, of, items: lines.length }),
-				band: 'likely',
-				lines
-			};
-		}
-		return amount % ROUND === 0 ? nothing(noSet, { code: 'round-sum', amount, currency }) : nothing(noSet);
-	}
+	if (!best) return whenNothingFits(receipt, payer, customerId, items, world);
 	const largest = items.reduce((sum, item) => sum + Math.max(0, signedOpen(item)), 0);
 	const listed = meanings.reduce((sum, one) => sum + one.weight, 0);
 	const unlisted = Math.max(0, found.count - found.sets.length) * (meanings.at(-1)?.weight ?? 0);
@@ -136,31 +96,4 @@ export function answerAccount(
 function saysSomething(text: string, names: readonly string[]): boolean {
 	const known = names.flatMap(tellingWords);
 	return tellingWords(text).some((word) => !known.some((one) => one.startsWith(word)));
-}
-
-/** The one item that comes to the sum less the discount of its terms; null where there is none, or more than one. */
-function withDiscount(
-	{ amount, booked, currency }: ReceiptFacts,
-	items: readonly OpenItem[],
-	daysLate: number
-): { line: AnswerLine; reason: Reason } | null {
-	const fitting = items.flatMap((item) => {
-		if (!item.discountBasisPoints || !item.discountUntil || item.kind === 'credit_note') return [];
-		if (booked > addDays(item.discountUntil, Math.max(GRACE, daysLate))) return [];
-		const off = share(item.open, item.discountBasisPoints, 10_000);
-		return item.open - off === amount ? [{ item, off }] : [];
-	});
-	const [only] = fitting;
-	if (!only || fitting.length > 1) return null;
-	const { item, off } = only;
-	return {
-		line: {
-			...{ itemId: item.id, cash: minor(item.open - off) },
-			differences: [{ kind: 'settlement_discount', amount: off }]
-		},
-		reason: {
-			...{ code: 'discount-taken', basisPoints: item.discountBasisPoints!, until: item.discountUntil! },
-			...{ amount: off, currency }
-		}
-	};
 }

@@ -200,6 +200,12 @@ export type Reason =
 			/** Whether every line could be tied to something open. */
 			readonly whole: boolean;
 	  }
+	| {
+			/** A payment of just this sum was placed before, on these documents. */
+			readonly code: 'same-sum-before';
+			readonly booked: Day;
+			readonly numbers: readonly string[];
+	  }
 	| { readonly code: 'money-out' }
 	| { readonly code: 'not-yet' };
 

@@ -273,6 +273,28 @@ describe('whatever is in the pile', () => {
 		);
 	});
 
+	it('what others pay changes nothing that names what it pays', () => {
+		const strange = fc.array(
+			fc.record({
+				...{
+					amount: fc.integer({ min: 1, max: 300_000 }),
+					text: fc.constantFrom('', 'BACS', 'rent', 'RF18', '99999')
+				},
+				...{ payerName: fc.constantFrom('NOBODY AT ALL', 'TAX OFFICE'), payerAccount: fc.constant(null) }
+			}),
+			{ maxLength: 6 }
+		);
+		fc.assert(
+			fc.property(fc.array(facts, { maxLength: 5 }), strange, (rows, more) => {
+				const pile = pileOf(rows);
+				const others = pileOf(more).map((one) => ({ ...one, id: one.id + 100 }));
+				const alone = answerReceipts(pile, books);
+				const among = answerReceipts([...others, ...pile], books);
+				expect(among.filter((one) => one.receiptId <= 100)).toEqual(alone);
+			})
+		);
+	});
+
 	it('a known account never makes an answer less sure than no account', () => {
 		fc.assert(
 			fc.property(amount, words, (value, text) => {
@@ -304,6 +326,31 @@ describe('whatever is in the pile', () => {
 			[customer(1, 'A'), customer(2, 'B')],
 			[item(1, 1, 5)],
 			receipt(5, { payerName: 'A' })
+		],
+		...[
+			'RF12 '.repeat(2_000),
+			'RF12ABCD'.repeat(1_250),
+			'SP Z '.repeat(2_000),
+			'No.'.repeat(3_333),
+			'40101-40199 '.repeat(800),
+			'4O101 '.repeat(1_600),
+			'1'.repeat(10_000),
+			'#'.repeat(10_000),
+			`40101/${'01/02/'.repeat(800)}`
+		].flatMap((text): [string, Customer[], readonly OpenItem[], ReceiptFacts][] => [
+			[
+				`words like ${text.slice(0, 9)}`,
+				customers,
+				books.items,
+				receipt(123_456, { text, payerAccount: 'ACC1' })
+			],
+			[`a name like ${text.slice(0, 9)}`, customers, books.items, receipt(123_456, { payerName: text })]
+		]),
+		[
+			'five thousand different items, and nothing named',
+			[customer(1, 'A')],
+			Array.from({ length: 5_000 }, (_, i) => item(i, 1, 1_000 + ((i * 7_919) % 900_000))),
+			receipt(1_234_567, { payerAccount: 'ACC1' })
 		]
 	])('%s: an answer, always', (_, some, items, one) => {
 		expect(answerReceipts([one], { customers: some, items })).toHaveLength(1);

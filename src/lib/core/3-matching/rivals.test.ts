@@ -121,3 +121,31 @@ describe('a number that is open in another currency', () => {
 		});
 	});
 });
+
+describe('a sum that came before and fits nothing', () => {
+	const before = (booked: string, amount = 47_310) => ({
+		...{ customerId: 1, currency: 'GBP', numbers: ['AK-39990'] },
+		...{ booked: day(booked), amount: minor(amount) }
+	});
+	const codes = (...placedBefore: ReturnType<typeof before>[]) =>
+		answerReceipts([receipt(1, 47_310)], { customers, items, placedBefore })[0]!.reasons.map(
+			({ code }) => code
+		);
+	it.each([
+		['not long before', [before('2026-10-20')], true],
+		['more than once', [before('2026-09-20'), before('2026-10-20')], true],
+		['long before', [before('2026-08-01')], false],
+		['after it', [before('2026-10-29')], false],
+		['another sum', [before('2026-10-20', 47_311)], false]
+	])('%s', (_, placed, asked) => expect(codes(...placed).includes('same-sum-before')).toBe(asked));
+	it('what fits is not asked about', () => {
+		const [one] = answerReceipts([receipt(1, 13_240)], {
+			...{ customers, items },
+			placedBefore: [before('2026-10-20', 13_240)]
+		});
+		expect([one!.band, one!.reasons.some(({ code }) => code === 'same-sum-before')]).toEqual([
+			'certain',
+			false
+		]);
+	});
+});

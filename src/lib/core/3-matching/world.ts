@@ -24,6 +24,8 @@ export interface MatchBooks {
 	readonly settledNumbers?: readonly string[];
 	/** Money recorded by hand that the bank has not shown yet. */
 	readonly recorded?: readonly Recorded[];
+	/** Payments of a sum in the pile that were placed before. */
+	readonly placedBefore?: readonly PlacedBefore[];
 	/** Earlier money that lies on account. */
 	readonly credits?: readonly CreditOnAccount[];
 	/** Whom payments like these were placed on before. */
@@ -43,6 +45,15 @@ export interface CreditOnAccount {
 	readonly currency: string;
 	readonly booked: Day;
 	readonly amount: Minor;
+}
+
+/** A payment that was placed before, and the numbers of what it settled. */
+export interface PlacedBefore {
+	readonly customerId: number;
+	readonly booked: Day;
+	readonly amount: Minor;
+	readonly currency: string;
+	readonly numbers: readonly string[];
 }
 
 /** A fee that somebody who pays for others kept of a payment; `gross` and `fee` in minor units. */
@@ -107,6 +118,8 @@ export interface World {
 	readonly advices: readonly KeptAdvice[];
 	/** Earlier money of a customer, oldest first. */
 	readonly creditsOf: ReadonlyMap<number, readonly CreditOnAccount[]>;
+	/** Payments placed before of a customer, the earliest first. */
+	readonly placedBefore: ReadonlyMap<number, readonly PlacedBefore[]>;
 	readonly taught: (trait: PayerTrait, key: string) => TaughtPayer | null;
 	readonly habitsOf: (customerId: number) => Habits;
 	readonly pastFees: readonly PastFee[];
@@ -152,6 +165,9 @@ export function indexWorld(books: MatchBooks): World {
 		a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.receiptId - b.receiptId;
 	for (const credit of [...(books.credits ?? [])].sort(older))
 		if (credit.amount > 0) put(creditsOf, credit.customerId, credit);
+	const placedBefore = new Map<number, PlacedBefore[]>();
+	for (const one of [...(books.placedBefore ?? [])].sort((a, b) => (a.booked < b.booked ? -1 : 1)))
+		put(placedBefore, one.customerId, one);
 	const known = new Set(customers.map((customer) => customer.id));
 	const names = [...byName.keys()].sort();
 	let near: NearNames | null = null;
@@ -175,6 +191,7 @@ export function indexWorld(books: MatchBooks): World {
 		recorded: books.recorded ?? [],
 		advices: (books.advices ?? []).filter((one) => known.has(one.customerId)),
 		creditsOf,
+		placedBefore,
 		taught: learnPayers(books.payerLessons ?? []),
 		habitsOf: (id) => books.habits?.get(id) ?? NO_HABITS,
 		pastFees: books.pastFees ?? [],

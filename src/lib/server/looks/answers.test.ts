@@ -91,3 +91,16 @@ it('of two rates for one day the first counts, once', async () => {
 	expect(await done(books, addRates, [rate(800_000), rate(900_000)], CLERK)).toEqual({ added: 1 });
 	expect(await done(books, addRates, [rate(900_000)], CLERK)).toEqual({ added: 0 });
 });
+
+it('a sum that was placed a few days before, and fits nothing, is asked about', async () => {
+	await bringIn(books, bankXml([credit(7_000, 'AK-40234', { reference: 'P1', booked: '2026-10-27' })]));
+	const { answers, books: known } = await answeredPile(books.db);
+	const version = known.items.find((item) => item.number === 'AK-40234')!.version;
+	const lines = answers.get(1)!.lines.map((line) => ({ ...line, differences: [], version }));
+	await done(books, placeMoney, { receiptId: 1, receiptVersion: 1, customerId: 1, lines }, CLERK);
+	const again = { reference: 'S2', opening: 7_000 };
+	await bringIn(books, bankXml([credit(7_000, 'thanks', { reference: 'P2' })], again), 'again.xml');
+	expect((await answeredPile(books.db)).answers.get(2)!.reasons.at(-1)).toEqual({
+		...{ code: 'same-sum-before', booked: '2026-10-27', numbers: ['AK-40234'] }
+	});
+});

@@ -23,6 +23,7 @@ import { habitsOf } from './lessons';
 import { namesWorld } from './names-world';
 import { pastFees } from './past-fees';
 import { payerLessonsFor } from './payer-lessons';
+import { placedBefore } from './placed-before';
 import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
@@ -98,6 +99,7 @@ export async function matchingBooks(
 		advices,
 		credits: await creditsOnAccount(db, [...ids]),
 		payerLessons,
+		placedBefore: await placedBefore(db, receipts, [...ids]),
 		habits: await habitsOf(db, [...ids]),
 		pastFees: await pastFees(db),
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)

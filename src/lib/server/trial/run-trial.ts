@@ -98,6 +98,10 @@ export function runTrial(input: {
 	const answers = answerReceipts(facts, {
 		customers,
 		payerLessons: lessonsOfHistory(history, ids),
+		placedBefore: history.flatMap(({ customerCode, date, amount, currency, numbers }) => {
+			const customerId = ids.get(customerCode);
+			return customerId === undefined ? [] : [{ customerId, booked: date, amount, currency, numbers }];
+		}),
 		habits: habitsOf(history, ids),
 		pastFees: history.flatMap(({ payerName, payerAccount, currency, amount, difference }) =>
 			difference?.kind === 'processor_fee'
