@@ -75,7 +75,10 @@ export function answerNamed(receipt: ReceiptFacts, named: Named, payer: Payer, w
 							: 'long'
 	});
 	return {
-		...{ band: unlessEqualCredits(band, credits, owners.accounts, world), customerId: owners.customerId },
+		...{
+			band: unlessCreditsDoubted(receipt, band, credits, owners.accounts, world),
+			customerId: owners.customerId
+		},
 		...{ lines, reasons, others: [], otherAnswers: more ? more.sets - 1 : 0 },
 		...(earlier ? { credits: earlier.credits } : {})
 	};
@@ -129,8 +132,9 @@ function creditsThatJoin(
 	return count === 1 ? sets[0]!.map((place) => credits[place]!) : [];
 }
 
-/** Which of equal credit notes is meant, no figure tells. */
-function unlessEqualCredits(
+/** Which of equal credit notes is meant, no figure tells; nor whether one is, where the words say that something was wrong. */
+function unlessCreditsDoubted(
+	receipt: ReceiptFacts,
 	band: Band,
 	credits: readonly OpenItem[],
 	accounts: readonly number[],
@@ -143,7 +147,8 @@ function unlessEqualCredits(
 			(item) =>
 				!credits.includes(item) && credits.some((one) => one.kind === item.kind && one.open === item.open)
 		);
-	return equal ? 'likely' : band;
+	const { claim } = wordsSay(receipt.text);
+	return equal || (claim !== null && claim.reason !== 'other') ? 'likely' : band;
 }
 
 function namedReason(named: Named, items: readonly OpenItem[], customer: string): Reason {

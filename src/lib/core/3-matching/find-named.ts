@@ -27,6 +27,8 @@ export interface Named {
 const SHORTEST = 4;
 /** Shortest digits taken for a number where nothing is known of the payer. */
 const SHORTEST_UNKNOWN = 5;
+/** A day as people write it, which is no list of numbers. */
+const DATE = /^(?:\d{1,2}([/.-])\d{1,2}\1(?:19|20)?\d\d|(?:19|20)\d\d([/.-])\d{1,2}\2\d{1,2})$/;
 /** What somebody who pays for others keeps is less than this part of it. */
 const LEAST_KEPT = 14;
 /** More steps are not taken to read a shortened list. */
@@ -162,6 +164,7 @@ function readParts(
 		const candidates = digits ? byDigits(digits, null, true) : [];
 		return candidates.length > 0 ? [{ from: word.from, to: word.to, candidates }] : [];
 	}
+	if (DATE.test(written)) return [];
 	const pieces: Piece[] = [];
 	let before: Before | null = null;
 	for (const found of written.matchAll(/[^/|]+/g)) {

@@ -54,6 +54,27 @@ describe('a discount', () => {
 			['certain', [1, 10_000], [2, 4_900, 'settlement_discount', 100]]
 		]);
 	});
+	it('of the whole document, where a part of it was paid before', () => {
+		const part = [sampleItem(1, 6_000, { ...terms, total: minor(10_000) })];
+		const [one] = answerReceipts([receipt(5_800, 'AK-40001')], { customers, items: part });
+		expect([one!.band, one!.lines[0]!.differences]).toEqual([
+			'certain',
+			[{ kind: 'settlement_discount', amount: 200 }]
+		]);
+	});
+	it('that was rounded otherwise is for a person to allow', () => {
+		// 2 % of 102.30 is 2.046.
+		const odd = [sampleItem(1, 10_230, terms)];
+		const gap = (came: number) => {
+			const [one] = answerReceipts([receipt(came, 'AK-40001')], { customers, items: odd });
+			return [one!.band, ...one!.lines[0]!.differences.map(({ amount }) => amount)];
+		};
+		expect([gap(10_025), gap(10_026)]).toEqual([
+			['certain', 205],
+			['likely', 204]
+		]);
+		expect([gap(10_024), gap(10_027)]).toEqual([['likely'], ['likely']]);
+	});
 	it('a penny off is no discount', () => {
 		expect(brief(receipt(9_799, 'AK-40001'))).toEqual([['likely', [1, 9_799]]]);
 	});
