@@ -8,9 +8,6 @@ import { linesFor, signedOpen } from './lines-for';
 import { nearNumbers } from './near-numbers';
 import type { World } from './world';
 
-/** Digits that are not near another number by chance. */
-const LONG = 5;
-
 /**
  * Answers a receipt that has one of the payer's numbers not quite right, where the item is open at just what came, or at what
  * the other named items leave of it; null where none is, or several. Certain where nothing else is named, for payer and amount
@@ -41,14 +38,12 @@ export function answerNearly(receipt: ReceiptFacts, named: Named, payer: Payer, 
 		{ code: 'number-nearly', words: near.words, number: near.item.number, how: near.how },
 		{ code: 'adds-up', amount, currency, items: items.length }
 	];
-	// Of equal items a slip in a short number may mean any; in a long one it means the one that it is near, and a letter for the
-	// digit that it looks like always does.
+	// Of equal items a slip in the number may mean any; a letter for the digit that it looks like means just one.
 	const equal = (world.itemsOf.get(customerId) ?? []).filter(
 		(item) => item.open === near.item.open && item.currency === currency && item.kind === near.item.kind
 	);
 	const known = payer.by === 'account' || payer.by === 'name';
-	const long = (world.digitsOf.get(near.item.id)?.length ?? 0) >= LONG;
-	const alone = equal.length === 1 || near.how === 'letter' || long;
+	const alone = equal.length === 1 || near.how === 'letter';
 	const sure = known && alone && (named.items.length === 0 || whole.length === 0);
 	return {
 		...{ band: sure ? 'certain' : 'likely', customerId, lines: linesFor(items, amount).lines, reasons },
