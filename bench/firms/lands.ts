@@ -1,5 +1,3 @@
-import type { Chance } from '../../src/demo/random';
-
 /** How firms of one land are called, and how their people write of money. All of it is made up. */
 export interface Land {
 	readonly currency: string;
@@ -191,53 +189,80 @@ export const LANDS: readonly Land[] = [
 			['UBEZPIECZENIA WSCHOD', 'szkoda 81230'],
 			['ODSETKI', 'odsetki']
 		]
+	},
+	{
+		currency: 'EUR',
+		iban: 'FI',
+		places: list(
+			'Äänekylä,Hämeslahti,Jyrkkälä,Kärsäniemi,Lämsä,Mäntyharju,Nokkala,Oulunranta,Pöytälä,Riihimaa,Sääksi,Töysänkylä'
+		),
+		trades: list(
+			'Leipomo,Rakennus,Koulu,Puutarha,Korjaamo,Kirjapaino,Kunta,Maalaus,Rautakauppa,Sähkö,Kuljetus'
+		),
+		forms: ['Oy', 'Oyj', 'Ky', 'Tmi', '', 'ry', 'Oy Ab'],
+		persons: ['MATTI VIRTALA', 'Rva Aino Salmi'],
+		before: ['lasku', 'Laskun nro', 'viite', 'maksu laskusta', 'laskut'],
+		silent: ['', 'maksu', 'TILISIIRTO', 'kiitos', 'lasku', 'SEPA-MAKSU'],
+		onAccount: ['ennakkomaksu', 'ennakko', 'käsiraha'],
+		part: ['osamaksu', 'osasuoritus', '1. erä'],
+		taken: ['miinus vaurio', 'vaurioitunut', 'puuttuu', 'hinnanalennus'],
+		statement: ['tiliote', 'saldo', 'kaikki avoimet'],
+		monthly: ['kuukausimaksu', 'toistuva maksu'],
+		lessCredit: ['miinus hyvitys', 'hyvityslasku vähennetty'],
+		others: [
+			['VEROHALLINTO', 'ALV PALAUTUS'],
+			['VAKUUTUS POHJA', 'korvaus 77123'],
+			['KORKO', 'talletuskorko']
+		]
+	},
+	{
+		currency: 'EUR',
+		iban: 'PT',
+		places: list(
+			'Alcobaça Nova,Batalhães,Cantanhêde,Évorim,Fafião,Góisim,Lousadela,Mação Novo,Óbidelos,Penacovão,Seiães,Tábuela'
+		),
+		trades: list(
+			'Padaria,Carpintaria,Escola,Viveiros,Oficina,Tipografia,Cerâmica,Construções,Câmara,Farmácia,Transportes'
+		),
+		forms: ['Lda', 'Lda.', 'S.A.', 'Unipessoal Lda', '', 'e Filhos'],
+		persons: ['SR JOAO MELO', 'D. ANA PRATAS'],
+		before: ['fatura', 'fat.', 'FT', 'pagamento fatura', 'ref', 'faturas'],
+		silent: ['', 'transferência', 'pagamento', 'TRF SEPA', 'obrigado', 'fatura'],
+		onAccount: ['por conta', 'adiantamento', 'sinal'],
+		part: ['pagamento parcial', '1ª prestação', 'parte da'],
+		taken: ['menos quebras', 'mercadoria danificada', 'desconto acordado', 'em falta'],
+		statement: ['extrato', 'saldo', 'conta corrente', 'todas as faturas'],
+		monthly: ['mensalidade', 'ordem permanente'],
+		lessCredit: ['menos nota de crédito', 'deduzida NC'],
+		others: [
+			['AUTORIDADE FISCAL', 'REEMBOLSO IVA'],
+			['SEGUROS DO MAR', 'sinistro 11870'],
+			['JUROS', 'juros credores']
+		]
+	},
+	{
+		currency: 'CZK',
+		iban: 'CZ',
+		places: list(
+			'Březová,Čermákov,Dolní Lhotka,Hořice,Jeřábek,Křižanov,Lípa,Mříč,Ořechov,Příkazy,Řečice,Šumperk,Žďár Malý'
+		),
+		trades: list(
+			'Pekárna,Truhlářství,Škola,Zahradnictví,Autoservis,Tiskárna,Obec,Stavby,Keramika,Doprava,Lékárna'
+		),
+		forms: ['s.r.o.', 'a.s.', 'spol. s r.o.', '', 'v.o.s.', 'z.s.'],
+		persons: ['JAN NOVÁČEK', 'Pí Eva Malá'],
+		before: ['faktura', 'FA', 'VS', 'platba faktury', 'fakt. č.', 'úhrada'],
+		silent: ['', 'platba', 'PŘEVOD', 'děkuji', 'úhrada', 'za zboží'],
+		onAccount: ['záloha', 'zálohová platba', 'předem'],
+		part: ['částečná úhrada', '1. splátka', 'část'],
+		taken: ['minus poškozené', 'poškozeno', 'chybí zboží', 'sleva dle dohody'],
+		statement: ['výpis', 'saldo', 'všechny faktury'],
+		monthly: ['trvalý příkaz', 'měsíční platba'],
+		lessCredit: ['minus dobropis', 'po dobropisu'],
+		others: [
+			['FINANČNÍ ÚŘAD', 'VRÁCENÍ DPH'],
+			['POJIŠŤOVNA JIH', 'pojistka 55102'],
+			['ÚROKY', 'úrok']
+		]
 	}
 ];
-
-/** A firm's own series of numbers. */
-export interface Series {
-	readonly number: (n: number) => string;
-	readonly credit: (n: number) => string;
-	readonly first: number;
-}
-
-const pad = (n: number, digits: number) => String(n).padStart(digits, '0');
-export const SERIES: readonly Series[] = [
-	{ number: (n) => `SI${pad(n, 6)}`, credit: (n) => `SC${pad(n, 6)}`, first: 48_200 },
-	{ number: (n) => `${n}`, credit: (n) => `${n}`, first: 817_000 },
-	{ number: (n) => `2026/${pad(n, 4)}`, credit: (n) => `G2026/${pad(n, 4)}`, first: 612 },
-	{ number: (n) => `FV/${n}/10/2026`, credit: (n) => `KOR/${n}/10/2026`, first: 1_204 },
-	{ number: (n) => `R26-${pad(n, 5)}`, credit: (n) => `G26-${pad(n, 5)}`, first: 3_310 },
-	{ number: (n) => `FAC-2026-${pad(n, 4)}`, credit: (n) => `AV-2026-${pad(n, 4)}`, first: 1_440 },
-	{ number: (n) => `26${pad(n, 6)}`, credit: (n) => `26${pad(n, 6)}`, first: 90_100 },
-	{ number: (n) => `${n}`, credit: (n) => `C${n}`, first: 6_120 },
-	{ number: (n) => `AR ${pad(n, 7)}`, credit: (n) => `AC ${pad(n, 7)}`, first: 20_877 },
-	{ number: (n) => `INV.${n}/A`, credit: (n) => `CRN.${n}/A`, first: 10_560 },
-	{ number: (n) => `F${n}`, credit: (n) => `A${n}`, first: 880 },
-	{ number: (n) => `10-${n}-B`, credit: (n) => `11-${n}-B`, first: 7_001 },
-	{ number: (n) => `VF2026${pad(n, 5)}`, credit: (n) => `VK2026${pad(n, 5)}`, first: 2_204 },
-	{ number: (n) => `${n}`, credit: (n) => `9${n}`, first: 2_026_100 }
-];
-
-/** A name as a bank prints it. */
-export function printed(name: string, random: Chance, noise: number): string {
-	const plain = name.replace(/ß/g, 'ss').replace(/[łŁ]/g, 'L').normalize('NFD').replace(/\p{M}/gu, '');
-	const german = name
-		.replace(/ß/g, 'ss')
-		.replace(/[äÄ]/g, 'ae')
-		.replace(/[öÖ]/g, 'oe')
-		.replace(/[üÜ]/g, 'ue');
-	if (!random.yes(noise)) return random.yes(0.5) ? name : name.toUpperCase();
-	return random.pick([
-		plain.toUpperCase(),
-		plain.toUpperCase().slice(0, 18),
-		plain.toUpperCase().slice(0, 27),
-		name.slice(0, 18),
-		german.toUpperCase(),
-		name.replace(/ (\S+|GmbH & Co. KG|Sp\. z o\.o\.|UG \(haft\S+)$/, (form) =>
-			/[.A-Z]{2}/.test(form) ? '' : form
-		),
-		plain.replace(/[.,]/g, '').toUpperCase(),
-		plain.replace(/ /g, '  ').toUpperCase()
-	]);
-}

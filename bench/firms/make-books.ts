@@ -3,7 +3,8 @@ import { day } from '../../src/lib/core/day/day';
 import type { Customer, OpenItem } from '../../src/lib/core/model/records';
 import { sampleItem } from '../../src/lib/core/model/sample-item';
 import type { Chance } from '../../src/demo/random';
-import { LANDS, SERIES, type Land, type Series } from './lands';
+import { LANDS, type Land } from './lands';
+import { SERIES, type Series } from './series';
 
 /** The books of one made-up firm, and the two lands that its customers live in. */
 export interface Firm {

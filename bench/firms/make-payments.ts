@@ -4,7 +4,7 @@ import type { Customer, DifferenceKind, OpenItem, ReceiptFacts } from '../../src
 import { minor } from '../../src/lib/core/money/minor';
 import { share } from '../../src/lib/core/money/share';
 import type { Chance } from '../../src/demo/random';
-import { printed } from './lands';
+import { printed } from './printed';
 import type { Firm } from './make-books';
 import { sayNumber, sayNumbers, spoilNumber } from './say-numbers';
 

@@ -1,6 +1,6 @@
 import type { OpenItem } from '../../src/lib/core/model/records';
 import type { Chance } from '../../src/demo/random';
-import type { Series } from './lands';
+import type { Series } from './series';
 
 /** The digits of a number that run on, found by how its series writes two others. */
 function running(item: OpenItem, series: Series): string {

@@ -6,7 +6,7 @@ type Say = (what: string, figure: string) => void;
 const PAYMENTS = 500;
 
 /**
- * Scores matching on books of made-up firms of seven lands, with number series of their own, mixed as a firm's payments are;
+ * Scores matching on books of made-up firms of ten lands, with number series of their own, mixed as a firm's payments are;
  * every wrong one that was called certain is printed. `SEEDS=from-to` chooses which, `NOISE=0.6` how noisy, `MISSED=kind` prints
  * what was not answered right, `UNSURE=kind` what was not certain.
  */

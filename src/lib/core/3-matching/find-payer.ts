@@ -122,12 +122,12 @@ function known(id: number, by: Payer['by'], reason: Reason): Payer {
 
 /**
  * Customers of exactly these names; where several share one, those of its legal form. The one that has none, of a name printed
- * without any, does not stand alone: banks and people leave legal forms out.
+ * without any, does not stand alone: banks and people leave legal forms out, such as are not known for one, too.
  */
 function byNames(names: readonly string[], world: World): { ids: number[]; alone: boolean } {
 	for (const name of names) {
 		const ids = world.byName.get(nameKey(name)) ?? [];
-		if (ids.length === 1) return { ids: [...ids], alone: true };
+		if (ids.length === 1) return { ids: [...ids], alone: withOneWordMore(nameKey(name), world).length === 0 };
 		if (ids.length > 1) {
 			const exact = world.byFullName.get(fullName(name)) ?? [];
 			const narrowed = ids.filter((id) => exact.includes(id));
@@ -164,7 +164,12 @@ const CUT = 16;
 const SHORTEST = 10;
 
 /** A legal form that we do not know is one word, no longer than this. */
-const FORM = 4;
+const FORM = /^\S{1,4}$/;
+
+/** Names that are a name and one short word more, which may be a legal form that is not known as one. */
+function withOneWordMore(key: string, world: World): string[] {
+	return namesBeginning(world.names, `${key} `).filter((name) => FORM.test(name.slice(key.length + 1)));
+}
 
 /**
  * The customers who have a name that begins with a name that was cut off, within its legal form, it may be; a shorter one where
@@ -175,10 +180,8 @@ function beginning(payerName: string | null, world: World): number[] {
 	if (payerName.trim().length < CUT) {
 		const part = nameKey(payerName);
 		if (part.length < SHORTEST || !part.includes(' ')) return [];
-		const keys = namesBeginning(world.names, `${part} `).filter((key) =>
-			new RegExp(`^\\S{1,${FORM}}$`).test(key.slice(part.length + 1))
-		);
-		return [...new Set(keys.flatMap((key) => world.byName.get(key) ?? []))].sort((a, b) => a - b);
+		const ids = withOneWordMore(part, world).flatMap((key) => world.byName.get(key) ?? []);
+		return [...new Set(ids)].sort((a, b) => a - b);
 	}
 	const full = [...new Set([fullName(payerName), spelledName(payerName)])];
 	if (full[0]!.length < SHORTEST) return [];
