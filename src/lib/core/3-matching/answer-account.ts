@@ -42,9 +42,22 @@ export function answerAccount(
 	const found =
 		world.setsFound.get(key) ?? findSets(items.map(signedOpen), amount, { keep: LISTED, steps: STEPS });
 	world.setsFound.set(key, found);
+	const asOther = (places: readonly number[]) => ({
+		customerId,
+		lines: linesFor(
+			places.map((place) => items[place]!),
+			amount
+		).lines
+	});
 	const meanings = meaningsOf(items, amount, found.sets, says.upToDate || byStatement);
 	const [best] = meanings;
 	if (!best) return whenNothingFits(receipt, payer, customerId, items, world);
+	// A round sum that is said to be on account is that first, whatever comes to it as well.
+	if (says.onAccount && amount % ROUND === 0) {
+		const others = meanings.slice(0, OTHERS_KEPT).map(({ places }) => asOther(places));
+		const draft = whenNothingFits(receipt, payer, customerId, items, world);
+		return { ...draft, band: 'likely', others, otherAnswers: Math.max(meanings.length, found.count) };
+	}
 	const largest = items.reduce((sum, item) => sum + Math.max(0, signedOpen(item)), 0);
 	const listed = meanings.reduce((sum, one) => sum + one.weight, 0);
 	const unlisted = Math.max(0, found.count - found.sets.length) * (meanings.at(-1)?.weight ?? 0);
@@ -79,15 +92,7 @@ export function answerAccount(
 	const band = bandOfSet(best.weight / all, chosen.length, payer.by, doubts);
 	return {
 		...{ band, customerId, lines: linesFor(chosen, amount).lines, reasons },
-		others: [...equalOnes, ...meanings.slice(1).map((one) => one.places)]
-			.slice(0, OTHERS_KEPT)
-			.map((places) => ({
-				customerId,
-				lines: linesFor(
-					places.map((place) => items[place]!),
-					amount
-				).lines
-			})),
+		others: [...equalOnes, ...meanings.slice(1).map((one) => one.places)].slice(0, OTHERS_KEPT).map(asOther),
 		otherAnswers: others + ways - 1
 	};
 }

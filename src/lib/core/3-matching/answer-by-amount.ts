@@ -22,7 +22,7 @@ const MOST_CREDITS = 5;
  * of theirs, or by what is open of the accounts that they may pay for.
  */
 export function answerByAmount(receipt: ReceiptFacts, payer: Payer, world: World): Draft {
-	if (payer.by !== 'nothing' && payer.customerIds.length > 0)
+	if (payer.customerIds.length === 1 && payer.by !== 'nothing')
 		return answerPayer(receipt, payer, payer.customerIds[0]!, world);
 	const nobody: Draft = {
 		band: 'none',
@@ -59,6 +59,7 @@ function answerPayer(receipt: ReceiptFacts, payer: Payer, customerId: number, wo
 			openOf(branches, receipt.currency, world).some((item) => signedOpen(item) === receipt.amount);
 		return twin ? { ...draft, band: 'likely' } : draft;
 	}
+	if (draft.reasons.some(({ code }) => code === 'says-on-account')) return draft;
 	return (
 		withEarlierMoney(receipt, payer, customerId, own, world) ??
 		ofGroup(receipt, payer, customerId, branches, world) ??

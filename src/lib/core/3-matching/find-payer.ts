@@ -15,7 +15,7 @@ export interface Payer {
 	/**
 	 * `part`: the name as the bank cut it off, which only one customer's begins with, one that is written nearly as only one
 	 * customer's, or one without the legal form that tells it from another. `once`: a single payment like it was placed on the customer
-	 * before, and may have been placed wrongly. `words`: nobody knows who pays, but the words name a customer, or are what payments
+	 * before, and may have been placed wrongly. `words`: nobody knows who pays, but the words name a customer, or several of one name, or are what payments
 	 * of one customer said before.
 	 */
 	readonly by: 'account' | 'name' | 'part' | 'once' | 'words' | 'nothing';
@@ -79,12 +79,19 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 	const saidBefore = taughtByWords(receipt, world);
 	if (saidBefore)
 		return { customerIds: [saidBefore.customerId], by: 'words', reasons: [unknown, saidBefore.reason] };
-	const [said, ...more] = namesInWords(receipt.text, world);
-	if (said && more.length === 0)
+	const said = namesInWords(receipt.text, world);
+	const [first, ...more] = said;
+	if (first && more.length === 0)
 		return {
-			customerIds: [said.customerId],
+			customerIds: [first.customerId],
 			by: 'words',
-			reasons: [unknown, { code: 'name-in-words', words: said.words, customer: name(said.customerId) }]
+			reasons: [unknown, { code: 'name-in-words', words: first.words, customer: name(first.customerId) }]
+		};
+	if (first)
+		return {
+			customerIds: said.map((one) => one.customerId),
+			by: 'words',
+			reasons: [unknown, { code: 'name-shared', name: first.words, customers: said.length }]
 		};
 	return { customerIds: [], by: 'nothing', reasons: [unknown] };
 }
@@ -127,7 +134,7 @@ function known(id: number, by: Payer['by'], reason: Reason): Payer {
 function byNames(names: readonly string[], world: World): { ids: number[]; alone: boolean } {
 	for (const name of names) {
 		const ids = world.byName.get(nameKey(name)) ?? [];
-		if (ids.length === 1) return { ids: [...ids], alone: withOneWordMore(nameKey(name), world).length === 0 };
+		if (ids.length === 1) return { ids: [...ids], alone: !mayBeMore(name, ids[0]!, world) };
 		if (ids.length > 1) {
 			const exact = world.byFullName.get(fullName(name)) ?? [];
 			const narrowed = ids.filter((id) => exact.includes(id));
@@ -165,6 +172,21 @@ const SHORTEST = 10;
 
 /** A legal form that we do not know is one word, no longer than this. */
 const FORM = /^\S{1,4}$/;
+
+/** Lengths at which banks cut names off, and one less where a space was last. */
+const CUTS = new Set([17, 18, 26, 27, 34, 35]);
+
+/**
+ * Whether a name that is a customer's may be the beginning of another's: it is as long as banks leave it, or nothing is missing
+ * but one short word.
+ */
+function mayBeMore(name: string, id: number, world: World): boolean {
+	if (withOneWordMore(nameKey(name), world).length > 0) return true;
+	if (!CUTS.has(name.trim().length)) return false;
+	return namesBeginning(world.fullNames, spelledName(name)).some((key) =>
+		(world.byFullName.get(key) ?? []).some((other) => other !== id)
+	);
+}
 
 /** Names that are a name and one short word more, which may be a legal form that is not known as one. */
 function withOneWordMore(key: string, world: World): string[] {

@@ -149,3 +149,53 @@ describe('a sum that came before and fits nothing', () => {
 		]);
 	});
 });
+
+describe('a round sum that is said to be on account', () => {
+	const books = { customers, items: [sampleItem(1, 35_000), sampleItem(2, 41_317)] };
+	const given = (amount: number) =>
+		answerReceipts([receipt(1, amount, { text: 'payment on account' })], books)[0]!;
+	it('is that first, with what comes to it as another answer', () => {
+		const one = given(35_000);
+		expect([one.band, one.lines, one.onAccount, one.otherAnswers]).toEqual(['likely', [], 35_000, 1]);
+		expect(one.others[0]!.lines.map((line) => line.itemId)).toEqual([1]);
+	});
+	it('is certain where nothing comes to it', () => expect(given(40_000).band).toBe('certain'));
+	it('a sum that is not round is what it comes to, for a look', () =>
+		expect([given(41_317).band, given(41_317).lines.length]).toEqual(['likely', 1]));
+});
+
+describe('a stranger whose words name customers of one name', () => {
+	const stranger = (amount: number, text = 'for Marlow Street Kilns') =>
+		answerReceipts([receipt(1, amount, { payerName: 'MRS HOLM', payerAccount: null, text })], {
+			customers,
+			items
+		})[0]!;
+	it('is for the one that has what fits, for a look', () =>
+		expect([stranger(30_017).band, stranger(30_017).customerId]).toEqual(['likely', 2]));
+	it('is nobody’s where it fits none', () => {
+		const one = stranger(77_777);
+		expect([one.band, one.customerId]).toEqual(['none', null]);
+		expect(one.reasons.map(({ code }) => code)).toContain('shared-fits');
+	});
+	it('is the one whose legal form is written', () =>
+		expect(stranger(13_240, 'for Marlow Street Kilns Ltd').customerId).toBe(1));
+});
+
+describe('a name that is a customer’s and may be another’s cut off', () => {
+	const answer = (payerName: string, ...names: string[]) => {
+		const people = names.map((name, i) => customer(i + 1, name, false));
+		const one = receipt(1, 5_000, { payerName, payerAccount: null, text: 'on account' });
+		const [given] = answerReceipts([one], { customers: people, items: [] });
+		return [given!.band, given!.customerId];
+	};
+	it.each([
+		['with what the other has more', 'MERE NOVA POTTERY NORTH', ['certain', 2]],
+		['as long as banks leave it', 'MERE NOVA POTTERY', ['likely', 1]],
+		['and with a space at its end', 'MERE NOVA POTTERY ', ['likely', 1]],
+		['longer than banks would leave it', 'The Mere Nova Pottery', ['certain', 1]]
+	])('%s', (_, name, want) =>
+		expect(answer(name, 'Mere Nova Pottery', 'Mere Nova Pottery North')).toEqual(want)
+	);
+	it('beside one with a short word more, which may be a legal form', () =>
+		expect(answer('TARN WORKS', 'Tarn Works', 'Tarn Works zpo')).toEqual(['likely', 1]));
+});

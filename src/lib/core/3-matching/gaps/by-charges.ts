@@ -35,6 +35,8 @@ export function byUsualCharge(short: Short, baseCurrency: string | null): Answer
 	if (baseCurrency === null || currency === baseCurrency) return null;
 	const usual = gap >= USUAL.least && gap <= USUAL.most && gap % USUAL.step === 0;
 	if (!usual || gap * MOST_FEE > open) return null;
+	// Digits swapped in typing say what the gap is.
+	if (answer.reasons.some(({ code }) => code === 'digits-swapped')) return null;
 	const reasons = [{ code: 'charge-usual', amount: minor(gap), currency }] as const;
 	return withGap(short, 'bank_charge', onLast(short), reasons, atMostLikely(answer.band));
 }
