@@ -51,7 +51,9 @@ export function reasonSentence(reason: Reason): string {
 			const of = reason.basisPoints ? `, ${percent(reason.basisPoints)} of it` : '';
 			return reason.words
 				? `“${reason.words}” says that tax was withheld: ${money(reason.amount, reason.currency)}${of}.`
-				: `The gap of ${money(reason.amount, reason.currency)}${of}, was withheld as tax at this rate before.`;
+				: reason.before
+					? `The gap of ${money(reason.amount, reason.currency)}${of}, was withheld as tax at this rate before.`
+					: `The gap of ${money(reason.amount, reason.currency)}${of}, is a rate at which tax is withheld abroad.`;
 		}
 		case 'digits-swapped':
 			return `${reason.number} is open at ${money(reason.open, reason.currency)}: two digits of what came, ${money(reason.came, reason.currency)}, may be swapped.`;

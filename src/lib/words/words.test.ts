@@ -165,8 +165,9 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 	'charge-habit': [{ times: 2, customer: 'A', ...SUM }],
 	'claim-said': [{ words: 'broken', claim: 'damaged' }],
 	'tax-said': [
-		{ words: 'WHT', basisPoints: 1000, ...SUM },
-		{ words: '', basisPoints: 0, ...SUM }
+		{ words: 'WHT', basisPoints: 1000, before: false, ...SUM },
+		{ words: '', basisPoints: 0, before: true, ...SUM },
+		{ words: '', basisPoints: 1500, before: false, ...SUM }
 	],
 	'digits-swapped': [{ open: minor(5), came: minor(50), currency: 'GBP', number: 'AK-1' }],
 	'says-part': [{ words: 'first half' }],

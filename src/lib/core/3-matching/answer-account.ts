@@ -93,7 +93,8 @@ export function answerAccount(
 	return {
 		...{ band, customerId, lines: linesFor(chosen, amount).lines, reasons },
 		others: [...equalOnes, ...meanings.slice(1).map((one) => one.places)].slice(0, OTHERS_KEPT).map(asOther),
-		otherAnswers: others + ways - 1
+		// What is certain has none as good; what else comes to the sum is far less probable.
+		otherAnswers: band === 'certain' ? 0 : others + ways - 1
 	};
 }
 

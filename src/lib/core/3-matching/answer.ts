@@ -102,7 +102,10 @@ export type Reason =
 	| { readonly code: 'claim-said'; readonly words: string; readonly claim: ClaimReason }
 	| {
 			readonly code: 'tax-said';
+			/** Empty where the rate alone says it. */
 			readonly words: string;
+			/** Whether they withheld this rate before. */
+			readonly before: boolean;
 			/** Of the gross, or of the net. */
 			readonly basisPoints: number;
 			readonly amount: Minor;

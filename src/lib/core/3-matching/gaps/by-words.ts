@@ -9,18 +9,27 @@ const MOST_TAX = 35;
 /** A gap no larger than this, in minor units and as a share of what is open, is an odd penny. */
 const SMALL = { most: 99, share: 50 } as const;
 
-/** The words say that tax was withheld, or it was withheld at just this rate before. */
-export function byTax(short: Short, habits: Habits): Answer | null {
-	const { receipt, open, gap, answer } = short;
+/** Rates, in basis points, at which tax is withheld from payments across a border. */
+const RATES = new Set([500, 750, 1_000, 1_250, 1_500, 2_000, 2_500, 3_000]);
+
+/**
+ * The words say that tax was withheld, or it was withheld at just this rate before; or a payment in another currency than the
+ * firm's own is short by just a usual rate, and no terms allow a discount.
+ */
+export function byTax(short: Short, habits: Habits, baseCurrency: string | null): Answer | null {
+	const { receipt, items, open, gap, answer } = short;
 	if (gap * 100 > open * MOST_TAX) return null;
 	const basisPoints = Math.round((10_000 * gap) / open);
 	const exact = Math.abs((open * basisPoints) / 10_000 - gap) < 1;
 	const { tax } = wordsSay(receipt.text);
 	const before = habits.taxRates.some((one) => one.basisPoints === basisPoints) && exact;
-	if (tax === null && !before) return null;
+	const abroad = baseCurrency !== null && receipt.currency !== baseCurrency;
+	const terms = items.some((item) => item.discountBasisPoints !== null);
+	const usual = abroad && exact && RATES.has(basisPoints) && !terms;
+	if (tax === null && !before && !usual) return null;
 	const reasons: Reason[] = [
 		{
-			...{ code: 'tax-said', words: tax ?? '', basisPoints: exact ? basisPoints : 0 },
+			...{ code: 'tax-said', words: tax ?? '', basisPoints: exact ? basisPoints : 0, before },
 			...{ amount: minor(gap), currency: receipt.currency }
 		}
 	];

@@ -120,3 +120,19 @@ describe('a processor', () => {
 		expect(answers.flatMap((one) => one.lines.flatMap((line) => line.differences))).toEqual([]);
 	});
 });
+
+describe('tax kept back of a payment from abroad', () => {
+	const abroad = (came: number, over: Partial<OpenItem> = {}, baseCurrency = 'GBP') => {
+		const owed = [sampleItem(1, 20_020, { currency: 'EUR', ...over })];
+		const [one] = answerReceipts([receipt(came, 'AK-40001', { currency: 'EUR' })], {
+			...{ customers, items: owed, baseCurrency }
+		});
+		return [one!.band, ...one!.lines[0]!.differences.map(({ kind, amount }) => `${kind} ${amount}`)];
+	};
+	it.each([
+		['at a usual rate', 17_017, {}, 'GBP', ['likely', 'withholding_tax 3003']],
+		['a penny beside it', 17_016, {}, 'GBP', ['likely']],
+		['where terms allow a discount', 17_017, { discountBasisPoints: 200 }, 'GBP', ['likely']],
+		['in the firm’s own currency', 17_017, {}, 'EUR', ['likely']]
+	])('%s', (_, came, over, base, want) => expect(abroad(came, over, base)).toEqual(want));
+});

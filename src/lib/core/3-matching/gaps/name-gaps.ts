@@ -29,7 +29,7 @@ export function nameGaps(
 			byDiscount(short, habits) ??
 			byStatedCharges(short) ??
 			byTariff(short, tariffs) ??
-			byTax(short, habits) ??
+			byTax(short, habits, world.baseCurrency) ??
 			byClaim(short) ??
 			byHabitOfCharges(short, habits, customer) ??
 			byUsualCharge(short, world.baseCurrency) ??
