@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { complaints, open, postByKey, signIn, todaysFiles, waiting } from './helpers';
+import { complaints, open, pick, postByKey, signIn, todaysFiles, waiting } from './helpers';
 
 // A clerk's morning, in its order: each step stands on the one before.
 test.describe.configure({ mode: 'serial' });
@@ -51,7 +51,7 @@ test('a set of items is looked for by hand, in a worker, and taken', async ({ pa
 	const heard = complaints(page);
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]').filter({ hasText: 'Larkfield Glassworks' }).first().click();
+	await pick(page, 'Larkfield Glassworks');
 	await expect(page.locator('h2').filter({ hasText: 'Larkfield Glassworks' })).toBeVisible();
 	await page.keyboard.press('o');
 	await expect(page.getByText('is still to be found.')).toBeVisible();
@@ -100,7 +100,7 @@ test('a likely one is posted with Enter, undone with U, and posted again', async
 test('the odd penny gets a name, and the line says what posting will do', async ({ page }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]', { hasText: 'Hazel Hill Pottery' }).click();
+	await pick(page, 'Hazel Hill Pottery');
 	await expect(page.getByText(/Odd penny: £45\.40 short/)).toBeVisible();
 	// The words say why: a claim is proposed for it.
 	await expect(page.locator('footer')).toContainText('opens a claim of £45.40');
@@ -119,7 +119,7 @@ test('items are taken, left and filtered without the mouse; amounts are typed, n
 }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]', { hasText: 'on account please' }).click();
+	await pick(page, 'on account please');
 	await expect(page.locator('footer')).toContainText('Leaves £250.00 on account');
 	await page.keyboard.press(' ');
 	const field = page.locator('input.amount-field').first();
@@ -165,7 +165,7 @@ test('a payer nobody knows is found by name, and money that is no customer’s i
 }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]', { hasText: 'MRS L TREVENA' }).click();
+	await pick(page, 'MRS L TREVENA');
 	await page.getByLabel(/Whose is it/).fill('wicker');
 	await page
 		.getByRole('button', { name: /Wicker/ })
@@ -173,7 +173,7 @@ test('a payer nobody knows is found by name, and money that is no customer’s i
 		.click();
 	await expect(page.locator('footer')).toContainText('on account');
 	await postByKey(page);
-	await page.locator('[data-receipt]', { hasText: 'INTEREST' }).click();
+	await pick(page, 'INTEREST');
 	await page.waitForURL(/r=/);
 	const before = await waiting(page);
 	await page.keyboard.press('n');
@@ -186,7 +186,7 @@ test('cheques recorded on a slip meet their one entry, and are not counted twice
 	await signIn(page);
 	await open(page, '/money-in');
 	const before = await waiting(page);
-	await page.locator('[data-receipt]', { hasText: 'CHEQUES PAID IN' }).click();
+	await pick(page, 'CHEQUES PAID IN');
 	await expect(page.getByText('Recorded before?')).toBeVisible();
 	await page.getByRole('button', { name: 'It is this: tie them' }).click();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
@@ -201,7 +201,7 @@ test('a payout is split from the processor’s report, to the penny, and its par
 	await signIn(page);
 	await open(page, '/money-in');
 	const before = await waiting(page);
-	await page.locator('[data-receipt]', { hasText: 'PAYLOOM' }).click();
+	await pick(page, 'PAYLOOM');
 	await page.waitForURL(/r=/);
 	await open(page, page.url().replace('/money-in?', '/money-in/split?'));
 	await page.getByLabel('Whose report?').fill('Payloom');
@@ -268,7 +268,7 @@ test('a credit note settles an invoice with no money at all, and is taken back',
 test('above the limit a supervisor is asked, and posts what was laid', async ({ page, browser }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]', { hasText: '73.50 over' }).first().click();
+	await pick(page, '73.50 over');
 	await page.waitForURL(/r=/);
 	const id = new URL(page.url()).searchParams.get('r')!;
 	await page.keyboard.press('f');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { complaints, open, postByKey, signIn, violations } from './helpers';
+import { complaints, open, pick, postByKey, signIn, violations } from './helpers';
 
 test('a debit of the bank is a payment that came back: marked, its notice sent, and taken back', async ({
 	page
@@ -63,7 +63,7 @@ test('nobody is known: sets of items of all accounts are looked for, and one is 
 }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]', { hasText: 'CORNCRAKE' }).click();
+	await pick(page, 'CORNCRAKE');
 	await page.getByRole('button', { name: 'Look for sets of items in all accounts' }).click();
 	const set = page.locator('a[href*="lay="]').first();
 	await set.waitFor();
@@ -90,7 +90,7 @@ test('the desk says why an open item was not proposed', async ({ page }) => {
 test('a refund that came back is said to be one; on account, it is theirs again', async ({ page }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	await page.locator('[data-receipt]', { hasText: 'Linden Rise Tiles' }).first().click();
+	await pick(page, 'Linden Rise Tiles');
 	await expect(page.getByText('A refund that came back?')).toBeVisible();
 	await expect(page.locator('footer')).toContainText('Leaves £41.00 on account');
 	await postByKey(page);

@@ -41,6 +41,15 @@ export async function waiting(page: Page): Promise<number> {
 	return page.locator('[data-receipt]').count();
 }
 
+/** Picks the first receipt of the pile that has a text, and waits until the desk shows it: what is typed before is typed elsewhere. */
+export async function pick(page: Page, text: string): Promise<void> {
+	const row = page.locator('[data-receipt]', { hasText: text }).first();
+	const id = await row.getAttribute('data-receipt');
+	await row.click();
+	await page.waitForURL(`**/money-in?r=${id}`);
+	await page.waitForLoadState('networkidle');
+}
+
 /** Posts what is on the desk by keyboard and waits for the message. */
 export async function postByKey(page: Page): Promise<void> {
 	const before = await waiting(page);
