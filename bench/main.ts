@@ -15,7 +15,6 @@ import { proveBooks } from '../src/lib/server/looks/proof';
 import { bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
 import { firms } from './firms/score-firms';
-import { hard } from './hard';
 import { matcher, names } from './matcher';
 import { screens } from './screens';
 import { threads } from './threads';
@@ -72,7 +71,7 @@ if (process.argv[2] === 'firms') {
 
 /** `hard` scores matching on hard books. */
 if (process.argv[2] === 'hard') {
-	hard(say);
+	firms(say, true);
 	process.exit(0);
 }
 
@@ -82,7 +81,7 @@ console.log(
 await matcher(say);
 names(say);
 firms(say);
-hard(say);
+firms(say, true);
 const ENTRIES = 50_000;
 const path = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'bank.xml');
 await writeStatement(path, ENTRIES, (i) => ({

@@ -17,16 +17,36 @@ export interface Truth {
 	readonly gap: Gap | null;
 }
 
-/** How often each kind comes, of a thousand, as at a firm with customers of all sorts. */
-const MIX: Readonly<Record<string, number>> = {
+/** How often each kind comes, against the others. */
+export type Mix = Readonly<Record<string, number>>;
+
+/** As at a firm with customers of all sorts. */
+export const USUAL: Mix = {
 	...{ one: 370, 'one, loosely': 150, several: 125, silent: 80, short: 45, card: 40, 'not ours': 35 },
 	...{ 'on account': 22, 'silent set': 20, stranger: 20, part: 20, over: 10, 'with credit': 10, muddled: 6 },
 	...{ 'all due': 8, monthly: 10, again: 5, wire: 5, discount: 9, tax: 4, group: 6 }
 };
-const ALL = Object.values(MIX).reduce((sum, often) => sum + often, 0);
+/** With more of what is hard to tell. */
+export const HARD: Mix = {
+	...{ one: 20, 'one, loosely': 20, several: 10, nearly: 5, silent: 9, 'silent set': 5, short: 4, part: 3 },
+	...{ 'on account': 2, 'on account, silent': 3, 'settled before': 3, 'not ours': 3, stranger: 3, over: 3 },
+	...{
+		'with credit': 2,
+		'all due': 3,
+		discount: 3,
+		tax: 2,
+		card: 4,
+		wire: 2,
+		muddled: 2,
+		again: 2,
+		monthly: 2
+	},
+	...{ 'cut off': 3, group: 2, 'group, silent': 1 }
+};
 
 /** Payments of three days; `noise` is how often a name or number is not written as in the books, from 0 to 1. */
-export function makePayments(firm: Firm, random: Chance, count: number, noise: number) {
+export function makePayments(firm: Firm, random: Chance, count: number, noise: number, mix = USUAL) {
+	const all = Object.values(mix).reduce((sum, often) => sum + often, 0);
 	const { customers, items, landOf, series } = firm;
 	const pile: ReceiptFacts[] = [];
 	const truth = new Map<number, Truth>();
@@ -36,8 +56,8 @@ export function makePayments(firm: Firm, random: Chance, count: number, noise: n
 		left.get(id)!.filter((item) => item.kind === kind);
 	const invoices = ofKind('invoice');
 	for (let turn = 0; pile.length < count && turn < count * 9; turn++) {
-		let dice = random.int(1, ALL);
-		const [kind] = Object.entries(MIX).find(([, often]) => (dice -= often) <= 0)!;
+		let dice = random.int(1, all);
+		const [kind] = Object.entries(mix).find(([, often]) => (dice -= often) <= 0)!;
 		const customer = random.pick(customers);
 		const land = landOf.get(customer.id)!;
 		const open = invoices(customer.id);

@@ -82,6 +82,19 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 		const over = inField ? { structuredReference: item.paymentReference } : {};
 		return { customer, text, lines: whole([item]), over };
 	},
+	nearly: ({ customer, item, random, before, firm }) => ({
+		...{ customer, text: `${before} ${spoilNumber(item, firm.series, random)}`, lines: whole([item]) }
+	}),
+	'settled before': ({ customer, random, before, firm }) => {
+		const text = `${before} ${firm.series.number(firm.series.first - random.int(10, 500))}`;
+		return { customer, text, lines: [], extra: random.int(900, 600_000) };
+	},
+	'cut off': ({ customer, open, random, before }) => {
+		const some = open.slice(0, random.int(2, Math.min(6, open.length)));
+		if (some.length < 2) return null;
+		const text = `${before} ${some.map((one) => one.number).join(', ')}`;
+		return { customer, text: text.slice(0, random.pick([18, 35, 70])), lines: whole(some) };
+	},
 	several: ({ customer, open, random, before, firm, noise }) => {
 		const some = open.slice(0, random.int(2, Math.min(7, open.length)));
 		if (some.length < 2) return null;
@@ -112,6 +125,9 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 	},
 	'on account': ({ customer, random, land }) => ({
 		...{ customer, text: random.pick(land.onAccount), lines: [], extra: random.int(1, 40) * 5_000 }
+	}),
+	'on account, silent': ({ customer, random, land }) => ({
+		...{ customer, text: random.pick(land.silent), lines: [], extra: random.int(1, 40) * 5_000 }
 	}),
 	'silent set': ({ customer, open, random, land }) => {
 		const some = open.slice(0, random.int(2, Math.min(5, open.length)));
@@ -183,11 +199,19 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 		const words = turn.random.pick(['less WHT', 'WHT deducted', 'net of withholding tax']);
 		return less(turn, `${turn.named} ${words}`, { kind: 'withholding_tax', amount });
 	},
-	group: ({ firm, invoices, random }) => {
-		const branch = random.pick(firm.customers.filter(({ parentId }) => parentId !== null));
-		const customer = firm.customers.find(({ id }) => id === branch.parentId)!;
-		const some = invoices(branch.id).slice(0, random.int(1, 3));
-		if (some.length === 0 || customer.currency !== branch.currency) return null;
-		return { customer, text: sayNumbers(some, firm.series, random, 0), lines: whole(some) };
-	}
+	group: (turn) => forBranch(turn, (some) => sayNumbers(some, turn.firm.series, turn.random, 0)),
+	'group, silent': (turn) => forBranch(turn, () => turn.random.pick(turn.land.silent))
 };
+
+/** What a parent pays for one of its branches, and for one of its own as well, it may be. */
+function forBranch(
+	{ firm, invoices, random }: Turn,
+	say: (some: readonly OpenItem[]) => string
+): Payment | null {
+	const branch = random.pick(firm.customers.filter(({ parentId }) => parentId !== null));
+	const customer = firm.customers.find(({ id }) => id === branch.parentId)!;
+	const owed = invoices(branch.id).slice(0, random.int(1, 3));
+	if (owed.length === 0 || customer.currency !== branch.currency) return null;
+	const some = [...owed, ...(random.yes(0.3) ? invoices(customer.id).slice(0, 1) : [])];
+	return { customer, text: say(some), lines: whole(some) };
+}

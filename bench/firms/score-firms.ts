@@ -1,3 +1,4 @@
+import { HARD, USUAL } from './make-payments';
 import { scoreFirm, type Scored } from './score-firm';
 
 type Say = (what: string, figure: string) => void;
@@ -7,15 +8,16 @@ const PAYMENTS = 500;
 
 /**
  * Scores matching on books of made-up firms of ten lands, with number series of their own, mixed as a firm's payments are;
- * every wrong one that was called certain is printed. `SEEDS=from-to` chooses which, `NOISE=0.6` how noisy, `MISSED=kind` prints
+ * every wrong one that was called certain is printed. `hard` has more of what is hard to tell. `SEEDS=from-to` chooses which, `NOISE=0.6` how noisy, `MISSED=kind` prints
  * what was not answered right, `UNSURE=kind` what was not certain.
  */
-export function firms(say: Say): void {
+export function firms(say: Say, hard = false): void {
 	const [from, to] = (process.env['SEEDS'] ?? '1-14').split('-').map(Number) as [number, number];
-	const noise = Number(process.env['NOISE'] ?? 0.4);
+	const noise = Number(process.env['NOISE'] ?? (hard ? 0.9 : 0.4));
 	const wanted = (kind: string, variable: string) => [kind, 'all'].includes(process.env[variable] ?? '');
 	const all: Scored[] = [];
-	for (let seed = from; seed <= to; seed++) all.push(...scoreFirm(seed, PAYMENTS, noise));
+	for (let seed = from; seed <= to; seed++)
+		all.push(...scoreFirm(seed, PAYMENTS, noise, hard ? HARD : USUAL));
 	for (const one of all)
 		if ((!one.right && wanted(one.kind, 'MISSED')) || (!one.certain && wanted(one.kind, 'UNSURE')))
 			console.log(one.told());
@@ -25,7 +27,7 @@ export function firms(say: Say): void {
 	const claims = all.filter((one) => one.kind === 'short');
 	const wrong = all.filter((one) => one.certain && !one.right);
 	say(
-		`books of ${to - from + 1} firms, ${all.length} payments: right`,
+		`${hard ? 'hard ' : ''}books of ${to - from + 1} firms, ${all.length} payments: right`,
 		share(all, (one) => one.right)
 	);
 	say(

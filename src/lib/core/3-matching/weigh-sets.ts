@@ -59,7 +59,7 @@ export interface Doubts {
 
 /** From here on an answer by its amount alone is certain: one in so many may be a coincidence. */
 const SURE = {
-	account: { one: 0.99, more: 0.999 },
+	account: { one: 0.995, more: 0.999 },
 	name: { one: 0.9993, more: 0.9993 },
 	part: { one: 0.99995, more: 1 }
 } as const;

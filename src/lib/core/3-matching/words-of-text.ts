@@ -9,6 +9,9 @@ export interface Word {
 /** Longest text that is read; a bank gives at most some thousand characters, more is made to be slow. */
 export const MOST_TEXT = 10_000;
 
+/** Shortest free word taken for a reference: shorter ones are found in any text. */
+export const SHORTEST_REFERENCE = 4;
+
 /** A document number or reference as it is compared: upper case letters and digits only. */
 export function referenceKey(reference: string): string {
 	return reference.toUpperCase().replace(/[^\p{L}\p{N}]/gu, '');
