@@ -98,9 +98,8 @@ describe('two customers of one name but for the legal form', () => {
 });
 
 describe('a round sum with words that nobody knows', () => {
-	const books = { customers, items: [sampleItem(1, 35_000), sampleItem(2, 71_003)] };
 	const band = (text: string, amount = 35_000) =>
-		answerReceipts([receipt(1, amount, { text })], books)[0]!.band;
+		answerReceipts([receipt(1, amount, { text })], { customers, items: [sampleItem(1, amount)] })[0]!.band;
 	it.each([
 		['common words', 'BACS payment, thanks', 'certain'],
 		['the payer’s own name', 'Marlow Street', 'certain'],
