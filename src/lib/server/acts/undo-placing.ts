@@ -198,7 +198,7 @@ async function refuseTied(tx: Tx, receiptId: number): Promise<void> {
 		throw new Refusal({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
 }
 
-/** Of a payment that came back nothing is left to take off: the return took it off. */
+/** Of a payment that came back since nothing is left to take off: the return took it off. What was placed after it stands by itself. */
 async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): Promise<void> {
 	const drawn = await tx
 		.selectDistinct({ id: allocation.receiptId })
@@ -206,7 +206,7 @@ async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): 
 		.where(eq(allocation.actId, actId));
 	const ids = new Set([...drawn.flatMap((row) => row.id ?? []), ...(receiptId === null ? [] : [receiptId])]);
 	for (const id of ids) {
-		const [back] = await returnedPayments(tx, { receiptId: id });
+		const back = (await returnedPayments(tx, { receiptId: id })).find((one) => one.actId > actId);
 		if (back)
 			throw new Refusal({ code: 'came-back', payer: back.payerName ?? back.customer, date: back.date });
 	}
