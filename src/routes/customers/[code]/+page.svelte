@@ -70,7 +70,7 @@
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"
 				><tr
-					><th>Date</th><th class="w-2/5">What</th><th>Settled, or settled by</th><th class="num"
+					><th>Date</th><th class="w-1/3">What</th><th>Settled, or settled by</th><th class="num"
 						>Owed more</th
 					><th class="num">Owed less</th><th class="num">Balance</th></tr
 				></thead
