@@ -6,13 +6,12 @@ import { swappedDigits } from '../money/swapped-digits';
 import type { AnswerLine, Reason } from './answer';
 import type { Draft } from './draft';
 import type { Payer } from './find-payer';
+import { GRACE } from './gaps/by-discount';
 import { discountDaysAllowed, paysOntoOldest } from './habits';
 import { linesFor } from './lines-for';
 import { wordsSay } from './words-say';
 import type { World } from './world';
 
-/** Days after the last day of a discount on which it is still taken for one. */
-const GRACE = 3;
 /** Sums that somebody chooses, in minor units. */
 export const ROUND = 5_000;
 /** A payment of the same sum so many days before may be the same one twice. */
