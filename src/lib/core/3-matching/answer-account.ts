@@ -18,10 +18,11 @@ const OTHERS_KEPT = 8;
 const LISTED = 24;
 /** Look-ups that one receipt may take. */
 const STEPS = 300_000;
+
 /**
  * Answers a receipt of one payer by its amount alone: one of these open items, all up to a day, or a set of them, weighed
- * against every other set that comes to the same and against coincidence; else by what the payer usually does; or on account
- * where the words say so. `items` are of one currency, oldest first.
+ * against every other set that comes to the same and against coincidence; or by what `whenNothingFits` says. `items` are of one
+ * currency, oldest first.
  */
 export function answerAccount(
 	receipt: ReceiptFacts,

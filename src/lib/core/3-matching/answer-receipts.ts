@@ -84,7 +84,7 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 		answerByAmount(receipt, payer, world);
 	const draft = withForeign(found, named, receipt);
 	const nothing: Reason[] =
-		draft.customerId === null && named.items.length === 0 && named.settled.length === 0
+		draft.customerId === null && payer.by !== 'words' && namesNothing(named)
 			? [{ code: 'words-name-nothing', words: receipt.text.trim().slice(0, MOST_SAID) }]
 			: [];
 	const settled: Reason[] = named.settled.map((number) => ({ code: 'number-settled', number }));
@@ -95,6 +95,11 @@ function answerOne(receipt: ReceiptFacts, world: World): Answer {
 		{ ...draft, band, reasons: [...draft.reasons, ...nothing, ...settled] },
 		named.recognised
 	);
+}
+
+/** Whether the words name no document of ours, open or not. */
+function namesNothing({ items, settled, foreign }: Named): boolean {
+	return items.length === 0 && settled.length === 0 && foreign.length === 0;
 }
 
 /** What is named in another currency is for a person to lay, at a rate; it says whose money it is where nothing else does. */

@@ -15,8 +15,8 @@ export interface Payer {
 	/**
 	 * `part`: the name as the bank cut it off, which only one customer's begins with, one that is written nearly as only one
 	 * customer's, or one without the legal form that tells it from another. `once`: a single payment like it was placed on the customer
-	 * before, and may have been placed wrongly. `words`: nobody knows who pays, but the words name a customer, or several of one name, or are what payments
-	 * of one customer said before.
+	 * before, and may have been placed wrongly. `words`: nobody knows who pays, but the words name a customer, or several of one
+	 * name, or are what payments of one customer said before.
 	 */
 	readonly by: 'account' | 'name' | 'part' | 'once' | 'words' | 'nothing';
 	readonly reasons: readonly Reason[];
@@ -43,7 +43,10 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 	const { ids, alone } = byNames(names, world);
 	const byName = among(ids, byAccount);
 	const taught = byAccount.length > 0 ? null : taughtPayer(receipt, world);
-	if (taught && (byName.length === 0 || byName.includes(taught.customerIds[0]!))) return taught;
+	// What one payment taught is less than a name that is known, in whole or in part, and comes after it.
+	const sure =
+		taught?.by !== 'once' && (byName.length === 0 || byName.includes(taught?.customerIds[0] ?? -1));
+	if (taught && sure) return taught;
 	if (byName.length === 1)
 		return known(byName[0]!, alone || byAccount.length > 0 ? 'name' : 'part', {
 			code: 'name-known',
@@ -75,10 +78,8 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 			customer: name(near[0]!)
 		});
 	if (near.length > 1) return shared(near);
+	if (taught && byName.length === 0) return taught;
 	const unknown: Reason = { code: 'payer-unknown', name: receipt.payerName };
-	const saidBefore = taughtByWords(receipt, world);
-	if (saidBefore)
-		return { customerIds: [saidBefore.customerId], by: 'words', reasons: [unknown, saidBefore.reason] };
 	const said = namesInWords(receipt.text, world);
 	const [first, ...more] = said;
 	if (first && more.length === 0)
@@ -87,6 +88,9 @@ export function findPayer(receipt: ReceiptFacts, world: World): Payer {
 			by: 'words',
 			reasons: [unknown, { code: 'name-in-words', words: first.words, customer: name(first.customerId) }]
 		};
+	const saidBefore = taughtByWords(receipt, world);
+	if (saidBefore)
+		return { customerIds: [saidBefore.customerId], by: 'words', reasons: [unknown, saidBefore.reason] };
 	if (first)
 		return {
 			customerIds: said.map((one) => one.customerId),

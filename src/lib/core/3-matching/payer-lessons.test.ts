@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { day } from '../day/day';
 import type { PastPayment } from '../model/past-payment';
@@ -5,6 +6,7 @@ import type { Customer, ReceiptFacts } from '../model/records';
 import { sampleItem } from '../model/sample-item';
 import { minor } from '../money/minor';
 import { answerReceipts } from './answer-receipts';
+import { nameKey } from './name-key';
 import { learnPayers, lessonsOfHistory, type PayerLesson } from './payer-lessons';
 import { wordsKey } from './words-key';
 
@@ -133,6 +135,52 @@ describe('a payer whom payments have taught', () => {
 			[lesson({ trait: 'words', key: 'CLAY FUND SUMMER TERM' })],
 			['none', null, [], 'payer-unknown']
 		],
+		[
+			'what one payment taught is less than a name that is known',
+			{ ...named, payerName: 'HAZEL HILL LTD' },
+			[lesson()],
+			['certain', 1, [1], 'name-known']
+		],
+		[
+			'and less than one that was cut off',
+			{ text: 'AK-40003', payerName: 'WICKER LANE SCHO', ...unpaid },
+			[lesson({ customerId: 2 })],
+			['certain', 2, [3], 'name-cut']
+		],
 		['a customer that is gone', {}, [lesson({ customerId: 99 })], ['none', null, [], 'payer-unknown']]
 	])('%s', (_, over, lessons, want) => expect(answer(over, lessons)).toEqual(want));
+
+	it('a lesson of whose it is never makes an answer less sure', () => {
+		const STRENGTH = ['none', 'choose', 'likely', 'certain'];
+		const payer = fc.constantFrom(
+			'HAZEL HILL LTD',
+			'HAZEL HILL',
+			'HAZEL HILL LIMIT',
+			'HAZLE HILL',
+			'KILN CORNER',
+			null
+		);
+		const text = fc.constantFrom(
+			'',
+			'AK-40001',
+			'AK-4O001',
+			'AK-40003',
+			'on account',
+			'Hazel Hill Ltd',
+			'thanks'
+		);
+		const amount = fc.constantFrom(48_219, 71_007, 119_226, 33_331, 5_000, 48_000);
+		const told = fc.record({ times: fc.integer({ min: 1, max: 3 }), told: fc.boolean() });
+		fc.assert(
+			fc.property(payer, text, amount, told, (payerName, said, sum, over) => {
+				const facts = { payerName, text: said, amount: minor(sum) };
+				const sure = (lessons: PayerLesson[]) => STRENGTH.indexOf(answer(facts, lessons)[0] as string);
+				const taught = (['account', 'name'] as const).map((trait) =>
+					lesson({ trait, key: trait === 'account' ? 'A1' : nameKey(payerName ?? ''), ...over })
+				);
+				// Not where it is said to be somebody else's: then the lesson speaks against it.
+				if (said !== 'AK-40003') expect(sure(taught)).toBeGreaterThanOrEqual(sure([]));
+			})
+		);
+	});
 });

@@ -9,6 +9,7 @@ import {
 	joinedWords,
 	MOST_TEXT,
 	referenceKey,
+	SHORTEST_REFERENCE,
 	withoutGlued,
 	wordsOfText
 } from '../../core/3-matching/words-of-text';
@@ -28,8 +29,6 @@ import { onItsWay } from './recorded';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
 
-/** Free words shorter than this are no references. */
-const SHORTEST = 4;
 /**
  * Of the books, what can matter to these receipts: accounts whose payer account or name is on them, the branches of those,
  * accounts with a document that their words name, and what all of these owe. The size follows the pile, not the books.
@@ -53,7 +52,7 @@ export async function matchingBooks(
 		// A creditor reference may be one that was asked for, or be made of a document's number.
 		for (const { key } of creditorReferences(receipt.text)) words.add(key).add(key.slice(4));
 		for (const word of [...own, ...bare, ...joinedWords(receipt.text, own)])
-			if (word.key.length >= SHORTEST && word.key.length <= 35) words.add(word.key);
+			if (word.key.length >= SHORTEST_REFERENCE && word.key.length <= 35) words.add(word.key);
 	}
 	const frames = await framesOf(db);
 	for (const digits of digitsOf(receipts)) for (const key of keysInFrames(frames, digits)) words.add(key);
