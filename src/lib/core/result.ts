@@ -4,10 +4,10 @@ import type { Problem } from './problems';
 export type Result<T> =
 	{ readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
-export function good<T>(value: T): Result<T> {
+export function ok<T>(value: T): Result<T> {
 	return { ok: true, value };
 }
 
-export function bad(...problems: Problem[]): Result<never> {
+export function err(...problems: Problem[]): Result<never> {
 	return { ok: false, problems };
 }

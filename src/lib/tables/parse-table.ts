@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { TableRow } from '../core/model/table-row';
 import type { Problem } from '../core/problems';
-import { bad, good, type Result } from '../core/result';
+import { err, ok, type Result } from '../core/result';
 
 /** More rows than this are refused: a firm of some size has a tenth of it open. */
 export const MOST_ROWS = 500_000;
@@ -14,7 +14,7 @@ export const MOST_ROWS = 500_000;
  */
 export function parseTable(text: string, columns: readonly string[]): Result<TableRow[]> {
 	const source = text.replace(/^\uFEFF/, '');
-	if (!source.trim()) return bad({ code: 'file-empty' });
+	if (!source.trim()) return err({ code: 'file-empty' });
 	const problems: Problem[] = [];
 	const rows: TableRow[] = [];
 	let header: string[] | null = null;
@@ -50,7 +50,7 @@ export function parseTable(text: string, columns: readonly string[]): Result<Tab
 			}
 		}
 	});
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(rows);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
 }
 
 /** The sign that the first line uses most among comma, semicolon and tab, outside quotes. */

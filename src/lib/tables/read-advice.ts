@@ -2,7 +2,7 @@ import { readAdviceTable } from '../core/2-receipts/advice/read-advice-table';
 import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
 import { readAdviceUbl } from '../core/2-receipts/advice/read-advice-ubl';
 import type { AdviceLine } from '../core/model/advice';
-import { good, type Result } from '../core/result';
+import { ok, type Result } from '../core/result';
 import { parseTable } from './parse-table';
 
 /**
@@ -10,9 +10,9 @@ import { parseTable } from './parse-table';
  * spreadsheet), or plain text with a line for each document.
  */
 export function readAdvice(text: string, currency: string): Result<AdviceLine[]> {
-	if (!text.trim()) return good([]);
+	if (!text.trim()) return ok([]);
 	if (text.trimStart().startsWith('<')) return readAdviceUbl(text, currency);
 	const rows = parseTable(text, []);
 	const table = rows.ok && rows.value.length > 0 ? readAdviceTable(rows.value, currency) : null;
-	return table ?? good(readAdviceText(text, currency));
+	return table ?? ok(readAdviceText(text, currency));
 }

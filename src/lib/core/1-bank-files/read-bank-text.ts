@@ -1,5 +1,5 @@
 import type { StatementBalances, StatementEntry, StatementHeader } from '../model/bank';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import { Camt053Reader } from './camt053/reader';
 
 export interface ReadStatement {
@@ -39,7 +39,7 @@ export class BankTextCollector {
 
 	close(): Result<readonly ReadStatement[]> {
 		const problems = this.#reader.close();
-		return problems.length > 0 ? bad(...problems) : good(this.statements);
+		return problems.length > 0 ? err(...problems) : ok(this.statements);
 	}
 }
 

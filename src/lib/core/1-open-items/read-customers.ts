@@ -1,6 +1,6 @@
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
 
@@ -49,5 +49,5 @@ export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> 
 			email: fields.optional('email')
 		});
 	}
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(customers);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(customers);
 }

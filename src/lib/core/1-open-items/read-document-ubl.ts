@@ -4,7 +4,7 @@ import { minor, ZERO, type Minor } from '../money/minor';
 import { parseDecimal } from '../money/parse-decimal';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import { childrenAt, parseXml, textAt, type XmlElement } from '../xml/parse-xml';
 import type { DocumentLine, DocumentRow } from './document-row';
 
@@ -16,10 +16,10 @@ import type { DocumentLine, DocumentRow } from './document-row';
  */
 export function readDocumentUbl(xml: string, file: string): Result<DocumentRow> {
 	const read = parseXml(xml);
-	if (!read.ok) return bad(...read.problems.map((one) => ({ ...one, file })));
+	if (!read.ok) return err(...read.problems.map((one) => ({ ...one, file })));
 	const root = read.value;
 	if (root.name !== 'Invoice' && root.name !== 'CreditNote')
-		return bad({ code: 'not-a-document', found: root.name, file, line: root.line });
+		return err({ code: 'not-a-document', found: root.name, file, line: root.line });
 	const source = new Source(root, file);
 	const credit = root.name === 'CreditNote';
 	const number = source.required('ID');
@@ -32,7 +32,7 @@ export function readDocumentUbl(xml: string, file: string): Result<DocumentRow> 
 	const customerName =
 		textAt(buyer, 'PartyLegalEntity', 'RegistrationName') || textAt(buyer, 'PartyName', 'Name');
 	if (!customerCode && !customerName) source.fault({ code: 'part-missing', part: 'AccountingCustomerParty' });
-	if (source.problems.length > 0) return bad(...source.problems);
+	if (source.problems.length > 0) return err(...source.problems);
 
 	const amounts = new Amounts(source, currency);
 	const totals = childrenAt(root, 'LegalMonetaryTotal')[0] ?? root;
@@ -53,8 +53,8 @@ export function readDocumentUbl(xml: string, file: string): Result<DocumentRow> 
 			why: 'what is open must be above zero and at most the total'
 		});
 	const { instalments, discount, due } = termsOf(root, source, amounts, total, currency);
-	if (source.problems.length > 0 || !issued) return bad(...source.problems.slice(0, 50));
-	return good({
+	if (source.problems.length > 0 || !issued) return err(...source.problems.slice(0, 50));
+	return ok({
 		...{
 			file,
 			line: root.line,

@@ -2,7 +2,7 @@ import type { Day } from '../day/day';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { parseDecimal } from '../money/parse-decimal';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import { share } from '../money/share';
 import { toDecimal } from '../money/to-decimal';
 import type { DocumentLine, DocumentRow } from './document-row';
@@ -68,7 +68,7 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 			instalments: instalments.length ? instalments : [{ due, amount: total }]
 		});
 	}
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(documents);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(documents);
 }
 
 function instalmentsOf(fields: Fields, currency: string, total: Minor | null): { due: Day; amount: Minor }[] {

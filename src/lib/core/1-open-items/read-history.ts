@@ -1,7 +1,7 @@
 import type { PastPayment } from '../model/past-payment';
 import { DIFFERENCE_KINDS } from '../model/records';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
 
@@ -27,7 +27,7 @@ export function readHistory(rows: readonly TableRow[]): Result<PastPayment[]> {
 			}
 		];
 	});
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(past);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(past);
 }
 
 /** Document numbers, separated by a bar; where there is none, by commas, semicolons or spaces. */

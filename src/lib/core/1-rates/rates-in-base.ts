@@ -1,5 +1,5 @@
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import type { DayRate, Quote, QuotedAs } from './quote';
 
 const MILLION = 1_000_000n;
@@ -44,5 +44,5 @@ export function ratesInBase(quotes: readonly Quote[], as: QuotedAs, base: string
 		if (quote.currency !== base && quote.currency !== as.of)
 			add(quote, quote.currency, bridge.units * quote.scale, bridge.scale * quote.units);
 	}
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(rates);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rates);
 }

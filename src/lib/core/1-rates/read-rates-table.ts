@@ -2,7 +2,7 @@ import { day as dayOf, parseDay } from '../day/day';
 import { parseTypedDay } from '../day/parse-typed-day';
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import type { TableRow } from '../model/table-row';
 import { parseRate } from './parse-rate';
 import type { Quote } from './quote';
@@ -50,5 +50,5 @@ export function readRatesTable(rows: readonly TableRow[]): Result<Quote[]> {
 		}
 	}
 	if (problems.length === 0 && quotes.length === 0) problems.push({ code: 'part-missing', part: 'rate' });
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(quotes);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(quotes);
 }

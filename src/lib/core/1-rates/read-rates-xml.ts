@@ -1,7 +1,7 @@
 import { parseDay, type Day } from '../day/day';
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import { parseXml, type XmlElement } from '../xml/parse-xml';
 import { parseRate } from './parse-rate';
 import type { Quote } from './quote';
@@ -38,5 +38,5 @@ export function readRatesXml(xml: string): Result<Quote[]> {
 	};
 	visit(read.value, null);
 	if (problems.length === 0 && quotes.length === 0) problems.push({ code: 'part-missing', part: 'rate' });
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(quotes);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(quotes);
 }

@@ -2,7 +2,7 @@ import type { Allocation, CreditChange, CreditState, Difference, Placing } from 
 import { minor, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import { checkOrder } from './check-order';
 import type { PlaceLine, PlaceOrder } from './place-order';
 
@@ -22,7 +22,7 @@ interface Pot {
  */
 export function place(order: PlaceOrder): Result<Placing> {
 	const problems: Problem[] = checkOrder(order);
-	if (problems.length > 0) return bad(...problems);
+	if (problems.length > 0) return err(...problems);
 	const items = new Takings(order.lines);
 	const pots = potsOf(order, items);
 	const allocations: Allocation[] = [];
@@ -54,7 +54,7 @@ export function place(order: PlaceOrder): Result<Placing> {
 			});
 	}
 	const creditChanges = changesOf(order, pots);
-	return good({
+	return ok({
 		allocations,
 		differences,
 		creditChanges,

@@ -3,7 +3,7 @@ import type { Allocation, CreditChange, CreditState, Difference, Placing } from 
 import { minor, ZERO, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 
 /** An allocation that stands, with the due day of its item. */
 export interface StandingAllocation extends Allocation {
@@ -61,7 +61,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 		most,
 		currency: order.currency
 	};
-	if (amount <= 0 || amount > most) return bad(problem);
+	if (amount <= 0 || amount > most) return err(problem);
 	const items = new Map(order.items.map((one) => [one.itemId, { open: one.open, base: one.openBase }]));
 	const give = (itemId: number, value: number, base: number) => {
 		const state = items.get(itemId);
@@ -109,7 +109,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 		amount: minor(-amount),
 		base: minor(-base)
 	};
-	return good({
+	return ok({
 		takenOff: takenOff.map((one) => one.id),
 		again,
 		differencesBack: back.map((one) => one.id),

@@ -5,7 +5,7 @@ import type { OpenItem } from '../model/records';
 import { sumOf } from '../money/add';
 import { minor, type Minor } from '../money/minor';
 import type { Problem } from '../problems';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 import type { Letter, LetterKind, LetterRow, ReturnedInLetter } from './letter';
 
 /** Money of the customer that lies on account. */
@@ -58,9 +58,9 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 				late: 0
 			});
 	const problem: Problem = { code: 'nothing-owed', customer: order.customer.name };
-	if (rows.length === 0) return bad(problem);
+	if (rows.length === 0) return err(problem);
 	rows.sort((a, b) => compare(a.due ?? a.issued, b.due ?? b.issued) || compare(a.number, b.number));
-	return good({
+	return ok({
 		kind,
 		date,
 		customer: order.customer,

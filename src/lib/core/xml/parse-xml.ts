@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes';
-import { bad, good, type Result } from '../result';
+import { err, ok, type Result } from '../result';
 
 /** An element of a small document, with the line on which it begins. Names stand without their prefix. */
 export interface XmlElement {
@@ -21,7 +21,7 @@ const DEEPEST = 60;
  * document type is refused, and with it every entity of its own.
  */
 export function parseXml(xml: string): Result<XmlElement> {
-	if (!xml.trim()) return bad({ code: 'file-empty' });
+	if (!xml.trim()) return err({ code: 'file-empty' });
 	const open: Growing[] = [];
 	let root: Growing | null = null;
 	let doctype = false;
@@ -55,10 +55,10 @@ export function parseXml(xml: string): Result<XmlElement> {
 	try {
 		parser.write(xml.replace(/^\uFEFF/, '')).close();
 	} catch (error) {
-		if (doctype) return bad({ code: 'xml-doctype', line: parser.line });
-		return bad({ code: 'xml-broken', detail: (error as Error).message, line: parser.line });
+		if (doctype) return err({ code: 'xml-doctype', line: parser.line });
+		return err({ code: 'xml-broken', detail: (error as Error).message, line: parser.line });
 	}
-	return root ? good(root) : bad({ code: 'xml-cut-off' });
+	return root ? ok(root) : err({ code: 'xml-cut-off' });
 }
 
 function plain(name: string): string {

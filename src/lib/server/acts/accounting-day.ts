@@ -1,7 +1,7 @@
 import { day, type Day } from '../../core/day/day';
 import { minor, type Minor } from '../../core/money/minor';
 import type { Tx } from '../db/open';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { firstOpenDay } from '../repo/check-period';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
@@ -32,7 +32,7 @@ export async function moneyOf(
 export async function chosenDate(tx: Tx, chosen: string | null, today: Day): Promise<Day> {
 	const date = chosen === null ? today : day(chosen);
 	const first = await firstOpenDay(tx);
-	if (first && date < first) throw new Refusal({ code: 'period-locked', date, firstOpen: first });
+	if (first && date < first) throw new DomainError({ code: 'period-locked', date, firstOpen: first });
 	return date;
 }
 
@@ -40,7 +40,7 @@ export async function chosenDate(tx: Tx, chosen: string | null, today: Day): Pro
 export async function converter(tx: Tx, currency: string, date: Day): Promise<(amount: Minor) => Minor> {
 	const base = (await readSetting(tx, 'firm'))?.baseCurrency ?? currency;
 	const convert = await baseConverter(tx, currency, base, date);
-	if (typeof convert !== 'function') throw new Refusal(convert);
+	if (typeof convert !== 'function') throw new DomainError(convert);
 	return convert;
 }
 

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { currencyDigits } from '../../core/money/currency';
 import { bankAccount, ledgerAccount } from '../db/schema';
 import { recordAct } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 export const bankAccountInput = z.object({
@@ -36,9 +36,9 @@ export const addBankAccount = defineAct({
 	needs: 'supervisor',
 	run: async (tx, input: z.infer<typeof bankAccountInput>, at) => {
 		const same = await tx.select().from(bankAccount).where(eq(bankAccount.number, input.number)).get();
-		if (same) throw new Refusal({ code: 'number-taken', number: input.number });
+		if (same) throw new DomainError({ code: 'number-taken', number: input.number });
 		const ledger = await tx.select().from(ledgerAccount).where(eq(ledgerAccount.code, input.ledger)).get();
-		if (ledger) throw new Refusal({ code: 'number-taken', number: `${ledger.code} (${ledger.name})` });
+		if (ledger) throw new DomainError({ code: 'number-taken', number: `${ledger.code} (${ledger.name})` });
 		await tx.insert(ledgerAccount).values({ code: input.ledger, name: input.name });
 		await tx.insert(bankAccount).values({ ...input, bic: input.bic || null, kind: 'current' });
 		await recordAct(tx, {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { methodsOf } from '../repo/methods';
 import { recordAct } from '../repo/record-act';
 import { writeSetting } from '../repo/settings';
@@ -17,7 +17,7 @@ export const addMethod = defineAct({
 		const { name } = methodInput.parse(input);
 		const known = await methodsOf(tx);
 		if (known.includes(name) || name === 'bank')
-			throw new Refusal({ code: 'field', field: 'name', message: `“${name}” is in the list already.` });
+			throw new DomainError({ code: 'field', field: 'name', message: `“${name}” is in the list already.` });
 		await writeSetting(tx, 'methods', [...known, name]);
 		await recordAct(tx, {
 			kind: 'add-method',

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Tx } from '../db/open';
 import { act, approval } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { recordAct } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { decideClaims } from './decide-claims';
@@ -39,10 +39,10 @@ export const answerApproval = defineAct({
 			.innerJoin(act, eq(act.id, approval.actId))
 			.where(eq(approval.actId, input.asked))
 			.get();
-		if (!found) throw new Refusal({ code: 'not-found', what: 'question to a supervisor' });
+		if (!found) throw new DomainError({ code: 'not-found', what: 'question to a supervisor' });
 		if (found.approval.state !== 'waiting') {
 			const last = await tx.select().from(act).where(eq(act.id, found.approval.endedActId!)).get();
-			throw new Refusal({ code: 'already-answered', who: last!.userName, at: last!.at });
+			throw new DomainError({ code: 'already-answered', who: last!.userName, at: last!.at });
 		}
 		if (input.answer !== 'withdraw' || found.askedBy !== at.who.id) requireRole(at.who, 'supervisor');
 		const actId = await recordAct(tx, {
@@ -73,5 +73,5 @@ async function post(tx: Tx, wanted: typeof approval.$inferSelect, at: Circumstan
 			: await writeOffRemainders.run(tx, input as Parameters<typeof writeOffRemainders.run>[1], inner);
 	if (waits.length === 0) return;
 	const currency = (await readSetting(tx, 'firm'))?.baseCurrency ?? 'GBP';
-	throw new Refusal(...waits.map((one) => ({ ...one, code: 'over-limit' as const, currency })));
+	throw new DomainError(...waits.map((one) => ({ ...one, code: 'over-limit' as const, currency })));
 }

@@ -5,7 +5,7 @@ import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import { minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import { receiptState } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { whereMoneyLies } from '../repo/where-money-lies';
@@ -30,7 +30,7 @@ export const bookUnidentified = defineAct({
 		if (done) return { actId: done.id };
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		refuseUnidentified(state);
-		if (row.amount <= 0) throw new Refusal({ code: 'not-a-credit-entry' });
+		if (row.amount <= 0) throw new DomainError({ code: 'not-a-credit-entry' });
 		const { date, base } = await moneyOf(tx, row, state, at.today);
 		const amount = minor(row.amount);
 		const actId = await recordAct(tx, {

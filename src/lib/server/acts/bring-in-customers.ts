@@ -4,7 +4,7 @@ import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
 import type { Reader } from '../db/open';
 import { customer } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { addCustomers, type NewCustomer } from './add-customers';
 import { defineAct } from './perform';
 
@@ -77,7 +77,7 @@ export const bringInCustomers = defineAct({
 		for (const row of preview.rows)
 			if (row.fate === 'differs')
 				problems.push({ code: 'differs', what: `customer ${row.label}`, why: row.why, line: row.line });
-		if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
 		if (fresh.length > 0) await addCustomers.run(tx, parentsFirst(fresh).map(asNew), at);
 		return { added: fresh.length, skipped: rows.length - fresh.length };

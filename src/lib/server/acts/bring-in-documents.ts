@@ -9,7 +9,7 @@ import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
 import type { Reader } from '../db/open';
 import { customer, customerName, document } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import type { BroughtIn, Fate, Preview } from './bring-in-customers';
 import { issueDocuments, type NewDocument } from './issue-documents';
 import { defineAct } from './perform';
@@ -73,7 +73,7 @@ export const bringInDocuments = defineAct({
 		for (const row of preview.rows)
 			if (row.fate === 'differs')
 				problems.push({ code: 'differs', what: `document ${row.label}`, why: row.why, line: row.line });
-		if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const owners = await ownersOf(tx, rows);
 		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
 		await issueDocuments.run(

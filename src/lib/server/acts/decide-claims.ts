@@ -10,7 +10,7 @@ import { toDecimal } from '../../core/money/to-decimal';
 import { list, money } from '../../words/format';
 import type { Tx } from '../db/open';
 import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { changeItems } from '../repo/change-items';
 import { nextNumber } from '../repo/next-number';
 import { itemsById } from '../repo/open-items';
@@ -123,13 +123,13 @@ async function decide(tx: Tx, one: Decision, date: Day, note: string, at: Circum
 		.get();
 	const [now] = await itemsById(tx, [one.itemId]);
 	if (!found || !now || found.claim.state !== 'open')
-		throw new Refusal({ code: 'not-found', what: 'open claim' });
+		throw new DomainError({ code: 'not-found', what: 'open claim' });
 	const { number, currency, customerId } = found.document;
 	if (now.version !== one.version)
-		throw new Refusal({ code: 'claim-changed', claim: number, open: now.open, currency });
+		throw new DomainError({ code: 'claim-changed', claim: number, open: now.open, currency });
 	const sum = one.allow + one.billBack + one.writeOff;
 	if (sum <= 0 || sum > now.open)
-		throw new Refusal({ code: 'over-item', item: number, asked: sum, open: now.open, currency });
+		throw new DomainError({ code: 'over-item', item: number, asked: sum, open: now.open, currency });
 	const parts = [
 		one.allow ? `${toDecimal(minor(one.allow), currency)} allowed` : '',
 		one.billBack ? `${toDecimal(minor(one.billBack), currency)} billed back` : '',

@@ -5,7 +5,7 @@ import { currencyDigits } from '../../core/money/currency';
 import { customer, draftReceipt } from '../db/schema';
 import { methodsOf } from '../repo/methods';
 import type { DraftRow } from '../repo/draft-row';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 export const draftInput = z.object({
@@ -37,9 +37,9 @@ export const keepDrafts = defineAct({
 				.from(customer)
 				.where(eq(customer.id, row.customerId))
 				.get();
-			if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+			if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 			if (!methods.includes(row.method))
-				throw new Refusal({ code: 'not-found', what: `method “${row.method}”` });
+				throw new DomainError({ code: 'not-found', what: `method “${row.method}”` });
 			if (id === null)
 				ids.push(
 					(

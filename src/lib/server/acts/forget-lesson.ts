@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { LESSONS, lessonsOf } from '../../core/3-matching/habits';
 import { LESSON_NAMES } from '../../words/habit-sentence';
 import { customer, forgottenLesson } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { habitsOf } from '../repo/lessons';
 import { actByKey, recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
@@ -19,10 +19,10 @@ export const forgetLesson = defineAct({
 		const done = at.key ? await actByKey(tx, at.key) : null;
 		if (done) return { actId: done.id };
 		const owner = await tx.select().from(customer).where(eq(customer.id, customerId)).get();
-		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const habits = (await habitsOf(tx, [customerId])).get(customerId);
 		if (!habits || !lessonsOf(habits).includes(lesson))
-			throw new Refusal({ code: 'not-found', what: 'habit' });
+			throw new DomainError({ code: 'not-found', what: 'habit' });
 		const actId = await recordAct(tx, {
 			kind: 'forget-lesson',
 			date: at.today,

@@ -4,7 +4,7 @@ import { nameKey } from '../../core/3-matching/name-key';
 import { normaliseName } from '../../core/3-matching/normalise-name';
 import type { Tx } from '../db/open';
 import { customer, customerName, forgottenPayer, payerAccount } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { payersLearned } from '../repo/payer-lessons';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
@@ -25,14 +25,14 @@ export const forgetPayer = defineAct({
 	run: async (tx, given: z.input<typeof forgetInput>, at): Promise<{ actId: number }> => {
 		const { customerId, kind, text } = forgetInput.parse(given);
 		const owner = await tx.select().from(customer).where(eq(customer.id, customerId)).get();
-		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const own = kind === 'name' && normaliseName(text) === normaliseName(owner.name);
 		const gone = own || kind === 'words' ? 0 : await removeGiven(tx, customerId, kind, text);
 		const key = kind === 'name' ? nameKey(text) : text;
 		const learned = (await payersLearned(tx, customerId)).some(
 			(one) => one.trait === kind && one.key === key
 		);
-		if (gone === 0 && !learned) throw new Refusal({ code: 'not-found', what: WHAT[kind] });
+		if (gone === 0 && !learned) throw new DomainError({ code: 'not-found', what: WHAT[kind] });
 		const actId = await recordAct(tx, {
 			kind: 'forget-payer',
 			date: at.today,

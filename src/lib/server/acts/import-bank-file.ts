@@ -20,7 +20,7 @@ import type { BankFileRead } from '../files/read-bank-file';
 import { fingerprints } from '../repo/fingerprints';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 
 export interface ImportedStatement {
 	readonly account: string;
@@ -221,7 +221,7 @@ async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
 						...place
 					});
 	}
-	if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+	if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 	return accounts;
 }
 

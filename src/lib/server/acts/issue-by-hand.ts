@@ -5,7 +5,7 @@ import { addDays } from '../../core/day/arithmetic';
 import { parseDay, type Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { customer } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { actByKey } from '../repo/record-act';
 import { issueDocuments } from './issue-documents';
 import { defineAct } from './perform';
@@ -60,13 +60,13 @@ export const issueByHand = defineAct({
 			.from(customer)
 			.where(eq(customer.id, input.customerId))
 			.get();
-		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		if (at.key && (await actByKey(tx, at.key))) return { documentId: null, code: owner.code };
 		const issued = input.issued as Day;
 		const lines = input.lines.map((line) => ({ ...line, net: minor(line.net) }));
 		const drawn = drawUp(lines, issued, input.shares);
 		if (drawn.total <= 0)
-			throw new Refusal({
+			throw new DomainError({
 				...{ code: 'field', field: 'lines' },
 				message: 'The document has to come to more than nothing. What lowers the debt is a credit note.'
 			});

@@ -21,7 +21,7 @@ import { postJournal, postJournals, type Journal } from '../repo/post-journal';
 import { recordActs } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 export interface NewDocument {
@@ -231,7 +231,7 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 		)
 			problems.push({ code: 'total-mismatch', number: one.number });
 	}
-	if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+	if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 	return names;
 }
 
@@ -246,7 +246,7 @@ async function converters(
 		const key = `${currency} ${issued}`;
 		if (found.has(key)) continue;
 		const convert = await baseConverter(tx, currency, firm?.baseCurrency ?? currency, issued);
-		if (typeof convert !== 'function') throw new Refusal(convert);
+		if (typeof convert !== 'function') throw new DomainError(convert);
 		found.set(key, convert);
 	}
 	return found;

@@ -6,7 +6,7 @@ import { toDecimal } from '../../core/money/to-decimal';
 import { minor } from '../../core/money/minor';
 import { readAdvice } from '../../tables/read-advice';
 import { advice, customer } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { openItemsOf } from '../repo/open-items';
 import { actByKey, recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
@@ -32,14 +32,14 @@ export const keepAdvice = defineAct({
 			.from(customer)
 			.where(eq(customer.id, input.customerId))
 			.get();
-		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const { currency } = owner;
 		const read = readAdvice(input.source, currency);
-		if (!read.ok) throw new Refusal(...read.problems);
+		if (!read.ok) throw new DomainError(...read.problems);
 		const matched = matchAdvice(read.value, await openItemsOf(tx, [owner.id]));
 		const total = matched.reduce((sum, { paid, item }) => sum + (paid ?? item?.open ?? 0), 0);
 		if (matched.length === 0 || total <= 0)
-			throw new Refusal({
+			throw new DomainError({
 				...{ code: 'field', field: 'source' },
 				message: 'No line with a document number and an amount was found in it.'
 			});
@@ -72,7 +72,7 @@ export const dropAdvice = defineAct({
 			.delete(advice)
 			.where(and(eq(advice.id, input.adviceId), isNull(advice.receiptId)))
 			.returning();
-		if (!gone) throw new Refusal({ code: 'not-found', what: 'advice that waits' });
+		if (!gone) throw new DomainError({ code: 'not-found', what: 'advice that waits' });
 		await recordAct(tx, {
 			kind: 'drop-advice',
 			date: at.today,

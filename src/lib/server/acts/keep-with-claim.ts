@@ -4,7 +4,7 @@ import { CLAIM_REASONS } from '../../core/model/claim';
 import { parseDay } from '../../core/day/day';
 import type { Tx } from '../db/open';
 import { claim, claimFile, claimNote, document } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { actByKey, recordAct } from '../repo/record-act';
 import { defineAct, type Circumstance } from './perform';
 
@@ -46,9 +46,9 @@ export const fileClaim = defineAct({
 		const done = at.key ? await actByKey(tx, at.key) : undefined;
 		if (done) return { actId: done.id };
 		const bytes = input.content.length;
-		if (bytes === 0) throw new Refusal({ code: 'file-empty', file: input.name });
+		if (bytes === 0) throw new DomainError({ code: 'file-empty', file: input.name });
 		if (bytes > MOST_BYTES)
-			throw new Refusal({ code: 'file-too-large', file: input.name, bytes, most: MOST_BYTES });
+			throw new DomainError({ code: 'file-too-large', file: input.name, bytes, most: MOST_BYTES });
 		const known = await claimOf(tx, input.claimId);
 		const name = input.name.slice(0, 200);
 		const facts = { name, bytes };
@@ -72,7 +72,7 @@ export const changeClaim = defineAct({
 	run: async (tx, given: z.input<typeof claimChange>, at): Promise<{ actId: number }> => {
 		const input = claimChange.parse(given);
 		const known = await claimOf(tx, input.claimId);
-		if (known.state !== 'open') throw new Refusal({ code: 'not-found', what: 'open claim' });
+		if (known.state !== 'open') throw new DomainError({ code: 'not-found', what: 'open claim' });
 		const { reason, owner, deadline } = known;
 		const said = `Changed ${known.number}: ${input.owner}, by ${input.deadline}`;
 		const facts = { ...input, before: { reason, owner, deadline } };
@@ -92,7 +92,7 @@ async function claimOf(tx: Tx, claimId: number) {
 		.innerJoin(document, eq(document.id, claim.documentId))
 		.where(eq(claim.documentId, claimId))
 		.get();
-	if (!row) throw new Refusal({ code: 'not-found', what: 'claim' });
+	if (!row) throw new DomainError({ code: 'not-found', what: 'claim' });
 	return { ...row.claim, number: row.number, customerId: row.customerId };
 }
 

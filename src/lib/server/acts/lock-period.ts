@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { parseDay, type Day } from '../../core/day/day';
 import { addDays } from '../../core/day/arithmetic';
 import { shortDay } from '../../words/format';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { recordAct } from '../repo/record-act';
 import { readSetting, writeSetting } from '../repo/settings';
 import { defineAct } from './perform';
@@ -70,5 +70,5 @@ export const unlockPeriod = defineAct({
 });
 
 function refuse(message: string): never {
-	throw new Refusal({ code: 'field', field: 'day', message });
+	throw new DomainError({ code: 'field', field: 'day', message });
 }

@@ -7,7 +7,7 @@ import { bankAccount, refundFile, refundInFile } from '../db/schema';
 import { actByKey, recordAct } from '../repo/record-act';
 import { refundsDue } from '../repo/refunds-due';
 import { readSetting } from '../repo/settings';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 export const refundFileInput = z.object({
@@ -39,7 +39,7 @@ export const makeRefundFile = defineAct({
 		}
 		const from = await tx.select().from(bankAccount).where(eq(bankAccount.id, input.bankAccountId)).get();
 		const firm = await readSetting(tx, 'firm');
-		if (!from || !firm) throw new Refusal({ code: 'not-found', what: 'bank account' });
+		if (!from || !firm) throw new DomainError({ code: 'not-found', what: 'bank account' });
 		const due = new Map((await refundsDue(tx)).map((one) => [one.id, one]));
 		const problems: Problem[] = [];
 		const refunds = input.refunds.flatMap(({ id, account }) => {
@@ -64,7 +64,7 @@ export const makeRefundFile = defineAct({
 				];
 			return [];
 		});
-		if (problems.length > 0) throw new Refusal(...problems.slice(0, 50));
+		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const fileId = (await tx.$count(refundFile)) + 1;
 		const messageId = `REFUNDS-${at.today}-${fileId}`;
 		const xml = pain001({

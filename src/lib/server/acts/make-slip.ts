@@ -3,7 +3,7 @@ import { minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import { bankAccount, payingInSlip, receipt, receiptState, slipReceipt } from '../db/schema';
 import { actByKey, recordAct } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 /** Puts cheques and cash on one paying-in slip for a bank account; nothing is posted until the bank shows the money. */
@@ -20,7 +20,7 @@ export const makeSlip = defineAct({
 			if (done) return { slipId: (JSON.parse(done.facts) as { slipId: number }).slipId };
 		}
 		const account = await tx.select().from(bankAccount).where(eq(bankAccount.id, input.bankAccountId)).get();
-		if (!account) throw new Refusal({ code: 'not-found', what: 'bank account' });
+		if (!account) throw new DomainError({ code: 'not-found', what: 'bank account' });
 		const ids = [...input.receiptIds];
 		const rows = await tx
 			.select({ id: receipt.id, amount: receipt.amount, currency: receipt.currency, on: slipReceipt.slipId })
@@ -29,10 +29,10 @@ export const makeSlip = defineAct({
 			.leftJoin(slipReceipt, eq(slipReceipt.receiptId, receipt.id))
 			.where(and(inArray(receipt.id, ids), eq(receiptState.state, 'placed')));
 		if (rows.length === 0 || rows.length !== ids.length || rows.some((row) => row.on !== null))
-			throw new Refusal({ code: 'draft-gone' });
+			throw new DomainError({ code: 'draft-gone' });
 		const other = rows.find((row) => row.currency !== account.currency);
 		if (other)
-			throw new Refusal({
+			throw new DomainError({
 				code: 'other-currency',
 				item: 'A payment on the slip',
 				found: other.currency,

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { parseDay } from '../../core/day/day';
 import { receiptState } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { actByKey } from '../repo/record-act';
 import { chosenDate } from './accounting-day';
 import { defineAct } from './perform';
@@ -37,7 +37,7 @@ export const moveSeveral = defineAct({
 		for (const [i, { actId, receiptVersion }] of input.placings.entries()) {
 			const now = await tx.select().from(receiptState).where(eq(receiptState.actId, actId)).get();
 			if (!now || now.version !== receiptVersion)
-				throw new Refusal({
+				throw new DomainError({
 					code: 'not-found',
 					what: 'placing as you saw it: somebody has changed one of them'
 				});

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import type { Tx } from '../db/open';
 import { account, session, user } from '../db/schema';
 import { recordAct } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct, type Circumstance } from './perform';
 
 export const ROLES = ['clerk', 'supervisor', 'reader'] as const;
@@ -25,7 +25,11 @@ export const addPerson = defineAct({
 	run: async (tx, input: PersonInput, at) => {
 		const taken = await tx.select({ id: user.id }).from(user).where(eq(user.email, input.email)).get();
 		if (taken)
-			throw new Refusal({ code: 'field', field: 'email', message: `${input.email} signs in here already.` });
+			throw new DomainError({
+				code: 'field',
+				field: 'email',
+				message: `${input.email} signs in here already.`
+			});
 		const id = randomUUID();
 		const now = new Date(at.now());
 		const { name, email, role } = input;
@@ -55,13 +59,13 @@ export const changeRole = defineAct({
 	needs: 'supervisor',
 	run: async (tx, input: z.infer<typeof roleInput>, at) => {
 		const person = await tx.select().from(user).where(eq(user.id, input.id)).get();
-		if (!person) throw new Refusal({ code: 'not-found', what: 'person' });
+		if (!person) throw new DomainError({ code: 'not-found', what: 'person' });
 		if (person.role === 'supervisor' && input.role !== 'supervisor') {
 			const others = await tx
 				.select({ id: user.id })
 				.from(user)
 				.where(and(eq(user.role, 'supervisor'), eq(user.active, true), ne(user.id, person.id)));
-			if (others.length === 0) throw new Refusal({ code: 'last-supervisor' });
+			if (others.length === 0) throw new DomainError({ code: 'last-supervisor' });
 		}
 		const out = input.role === 'none';
 		const role = input.role === 'none' ? person.role : input.role;
@@ -88,7 +92,7 @@ export const addFirstSupervisor = defineAct({
 	needs: 'supervisor',
 	run: async (tx, input: PersonInput, at) => {
 		if (!(await nobodyYet(tx)))
-			throw new Refusal({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
+			throw new DomainError({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
 		return addPerson.run(tx, { ...input, role: 'supervisor' }, at);
 	}
 });

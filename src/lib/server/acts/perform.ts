@@ -1,8 +1,8 @@
 import type { Day } from '../../core/day/day';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import type { Books, Tx } from '../db/open';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 
 export type Role = 'reader' | 'clerk' | 'supervisor';
 const RANK: Readonly<Record<Role, number>> = { reader: 0, clerk: 1, supervisor: 2 };
@@ -25,7 +25,7 @@ export interface Circumstance {
 export interface Act<Input, Output> {
 	readonly kind: string;
 	readonly needs: Role;
-	/** Reads, decides by the core, writes; throws Refusal to take all of it back. */
+	/** Reads, decides by the core, writes; throws DomainError to take all of it back. */
 	readonly run: (tx: Tx, input: Input, at: Circumstance) => Promise<Output>;
 }
 
@@ -40,9 +40,9 @@ export function defineAct<Input, Output>(act: Act<Input, Output>): Act<Input, Ou
 	};
 }
 
-/** Throws Refusal where a person's role does not reach. A supervisor may what a clerk may, a clerk what a reader may. */
+/** Throws DomainError where a person's role does not reach. A supervisor may what a clerk may, a clerk what a reader may. */
 export function requireRole(who: Person, needs: Role): void {
-	if (RANK[who.role] < RANK[needs]) throw new Refusal({ code: 'not-allowed', role: who.role, needs });
+	if (RANK[who.role] < RANK[needs]) throw new DomainError({ code: 'not-allowed', role: who.role, needs });
 }
 
 /** Does an act in one transaction; what the act refuses comes back as problems, a bug is thrown. */
@@ -53,9 +53,9 @@ export async function perform<Input, Output>(
 	at: Circumstance
 ): Promise<Result<Output>> {
 	try {
-		return good(await books.write((tx) => act.run(tx, input, at)));
+		return ok(await books.write((tx) => act.run(tx, input, at)));
 	} catch (error) {
-		if (error instanceof Refusal) return bad(...(error.problems as Problem[]));
+		if (error instanceof DomainError) return err(...(error.problems as Problem[]));
 		throw error;
 	}
 }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { minor } from '../../core/money/minor';
 import { act, journalLine, receiptState } from '../db/schema';
 import { placeInput } from '../place-input';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { actByKey } from '../repo/record-act';
 import { defineAct } from './perform';
 import { chosenDate } from './accounting-day';
@@ -31,11 +31,11 @@ export const placeAgain = defineAct({
 		const { actId, order } = againInput.parse(given);
 		const first = await tx.select().from(act).where(eq(act.id, actId)).get();
 		if (!first || first.kind !== 'place-receipt' || first.receiptId === null)
-			throw new Refusal({ code: 'not-found', what: 'placing' });
+			throw new DomainError({ code: 'not-found', what: 'placing' });
 		const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, first.receiptId)).get();
 		if (now!.actId !== actId || now!.version !== order.receiptVersion) {
 			const last = await tx.select().from(act).where(eq(act.id, now!.lastActId)).get();
-			throw new Refusal({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
+			throw new DomainError({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
 		}
 		const date = await chosenDate(tx, order.date, at.today);
 		// The money's own line comes first in the journal of a placing.

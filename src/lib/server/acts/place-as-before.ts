@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { PlaceInput } from '../place-input';
 import { act, receiptState } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { creditsNow } from '../repo/credits-now';
 import { itemsById } from '../repo/open-items';
 import { actByKey } from '../repo/record-act';
@@ -25,7 +25,7 @@ export const placeAsBefore = defineAct({
 			.get();
 		const first = undoing && (await tx.select().from(act).where(eq(act.id, undoing.undoesId!)).get());
 		if (!first || (first.kind !== 'place-receipt' && first.kind !== 'place-credits'))
-			throw new Refusal({ code: 'not-found', what: 'placing that was taken back' });
+			throw new DomainError({ code: 'not-found', what: 'placing that was taken back' });
 		const facts = JSON.parse(first.facts) as Pick<
 			PlaceInput,
 			'lines' | 'credits' | 'fees' | 'surplus' | 'depositFor' | 'reasons'
@@ -36,7 +36,7 @@ export const placeAsBefore = defineAct({
 				: await tx.select().from(receiptState).where(eq(receiptState.receiptId, first.receiptId)).get();
 		if (now && now.state !== 'waiting' && now.state !== 'held') {
 			const last = await tx.select().from(act).where(eq(act.id, now.lastActId)).get();
-			throw new Refusal({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
+			throw new DomainError({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
 		}
 		const items = await itemsById(
 			tx,
@@ -56,7 +56,7 @@ export const placeAsBefore = defineAct({
 			null
 		);
 		if (placed.actId === null)
-			throw new Refusal({
+			throw new DomainError({
 				...{ code: 'field', field: 'actId' },
 				message: 'That is above your limit by now: a supervisor has to place it again.'
 			});

@@ -24,7 +24,7 @@ import { keepLesson, openBeside } from '../repo/lessons';
 import { keepPayerLesson } from '../repo/payer-lessons';
 import { writePlacing } from '../repo/write-placing';
 import { placeInput, type PlaceFilled, type PlaceInput } from '../place-input';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { chosenDate, converter, moneyOf } from './accounting-day';
 import { defineAct, type Circumstance } from './perform';
 import { takeReceipt, type TakenReceipt } from './take-receipt';
@@ -68,7 +68,7 @@ export async function placeAs(
 	const date = money?.date ?? (await chosenDate(tx, input.date, at.today));
 	const order = await orderOf(tx, input, taken?.row ?? null, date, money?.base ?? null);
 	const placing = place(order);
-	if (!placing.ok) throw new Refusal(...placing.problems);
+	if (!placing.ok) throw new DomainError(...placing.problems);
 	checkClaims(input, order.lines);
 
 	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
@@ -80,7 +80,7 @@ export async function placeAs(
 	const waits = overLimits(limits, at.who, booked);
 	if (waits.length > 0) {
 		if (!taken || before)
-			throw new Refusal(
+			throw new DomainError(
 				...waits.map((one) => ({
 					...one,
 					code: 'over-limit' as const,
@@ -163,7 +163,7 @@ export async function placeAs(
 const owners = new PerTransaction<{ id: number; name: string } | undefined>();
 
 async function ownerOf(tx: Tx, input: PlaceFilled) {
-	if (input.customerId === null) throw new Refusal({ code: 'no-customer' });
+	if (input.customerId === null) throw new DomainError({ code: 'no-customer' });
 	const { customerId } = input;
 	const owner = await owners.get(tx, String(customerId), () =>
 		tx
@@ -172,7 +172,7 @@ async function ownerOf(tx: Tx, input: PlaceFilled) {
 			.where(eq(customer.id, customerId))
 			.get()
 	);
-	if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+	if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 	return owner;
 }
 
@@ -190,11 +190,11 @@ async function orderOf(
 	);
 	const items = new Map(found.map((one) => [one.id, one]));
 	if (input.lines.some((line) => !items.has(line.itemId)))
-		throw new Refusal({ code: 'not-found', what: 'item' });
+		throw new DomainError({ code: 'not-found', what: 'item' });
 	await checkVersions(tx, input.lines, items);
 	const credits = await creditsOf(tx, input.credits);
 	const currency = row?.currency ?? credits[0]?.currency ?? found[0]?.currency;
-	if (!currency) throw new Refusal({ code: 'nothing-to-place' });
+	if (!currency) throw new DomainError({ code: 'nothing-to-place' });
 	const toBase = await converter(tx, currency, date);
 	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
 	return {
@@ -241,7 +241,7 @@ async function creditsOf(tx: Tx, wanted: PlaceFilled['credits']): Promise<Credit
 	const byId = new Map(rows.map((row) => [row.state.receiptId, row]));
 	return wanted.map(({ receiptId, version, use }) => {
 		const row = byId.get(receiptId);
-		if (!row || row.state.version !== version) throw new Refusal({ code: 'credit-changed' });
+		if (!row || row.state.version !== version) throw new DomainError({ code: 'credit-changed' });
 		return {
 			receiptId,
 			customerId: row.state.customerId!,
@@ -256,7 +256,7 @@ async function creditsOf(tx: Tx, wanted: PlaceFilled['credits']): Promise<Credit
 function checkClaims(input: PlaceFilled, lines: readonly PlaceLine[]): void {
 	for (const [i, line] of input.lines.entries())
 		if (line.differences.some((gap) => gap.kind === 'claim') && !line.claim)
-			throw new Refusal({ code: 'claim-unexplained', item: itemLabel(lines[i]!.item) });
+			throw new DomainError({ code: 'claim-unexplained', item: itemLabel(lines[i]!.item) });
 }
 
 async function askSupervisor(

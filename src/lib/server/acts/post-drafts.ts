@@ -6,7 +6,7 @@ import type { Tx } from '../db/open';
 import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
 import { openItemsOf } from '../repo/open-items';
 import { actByKey } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct, type Circumstance } from './perform';
 import { placeMoney } from './place-money';
 
@@ -25,10 +25,11 @@ export const postDrafts = defineAct({
 			.innerJoin(customer, eq(customer.id, draftReceipt.customerId))
 			.where(inArray(draftReceipt.id, [...input.ids]))
 			.orderBy(asc(draftReceipt.id));
-		if (rows.length !== input.ids.length) throw new Refusal({ code: 'draft-gone' });
+		if (rows.length !== input.ids.length) throw new DomainError({ code: 'draft-gone' });
 		const actIds: number[] = [];
 		for (const [i, { draft, name }] of rows.entries()) {
-			if (draft.date > at.today) throw new Refusal({ code: 'draft-dated', customer: name, date: draft.date });
+			if (draft.date > at.today)
+				throw new DomainError({ code: 'draft-dated', customer: name, date: draft.date });
 			actIds.push(await postOne(tx, draft, name, { ...at, key: at.key && `${at.key}-${i}` }));
 		}
 		await tx.delete(draftReceipt).where(inArray(draftReceipt.id, [...input.ids]));
@@ -117,6 +118,6 @@ function named(pays: string, open: readonly OpenItem[], customerName: string): O
 		if (items.length === 0) problems.push({ code: 'not-open', number, customer: customerName });
 		found.push(...items.filter((item) => !found.includes(item)));
 	}
-	if (problems.length > 0) throw new Refusal(...problems);
+	if (problems.length > 0) throw new DomainError(...problems);
 	return found;
 }

@@ -20,7 +20,7 @@ import {
 	returnedPayment
 } from '../db/schema';
 import { shortDay } from '../../words/format';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
 import { nextNumber } from '../repo/next-number';
 import { paymentBack } from '../repo/payment-back';
@@ -83,14 +83,14 @@ export const returnPayment = defineAct({
 			.where(eq(receiptState.receiptId, input.receiptId))
 			.get();
 		const standing = found && (await paymentBack(tx, input.receiptId));
-		if (!found || !standing) throw new Refusal({ code: 'not-found', what: 'placed payment' });
+		if (!found || !standing) throw new DomainError({ code: 'not-found', what: 'placed payment' });
 		if (found.state.version !== input.receiptVersion) {
 			const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
-			throw new Refusal({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
+			throw new DomainError({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
 		}
 		const date = await chosenDate(tx, input.date, at.today);
 		if (date < found.row.booked)
-			throw new Refusal({
+			throw new DomainError({
 				...{ code: 'field', field: 'date' },
 				message: `It cannot have come back before it came, on ${shortDay(found.row.booked)}.`
 			});
@@ -100,7 +100,7 @@ export const returnPayment = defineAct({
 			differencesBack: input.differencesBack,
 			first: input.first
 		});
-		if (!back.ok) throw new Refusal(...back.problems);
+		if (!back.ok) throw new DomainError(...back.problems);
 		await refuseSettledClaims(tx, back.value, standing);
 
 		const { currency } = standing;
@@ -175,7 +175,7 @@ async function refuseSettledClaims(
 ): Promise<void> {
 	for (const one of await claimsBack(tx, back, standing))
 		if (one.claim.state !== 'open' || one.state.open !== one.total)
-			throw new Refusal({
+			throw new DomainError({
 				code: 'credit-in-use',
 				what: `the claim ${one.number}, which was decided or paid`
 			});

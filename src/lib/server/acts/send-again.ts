@@ -1,7 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { delivery, letter } from '../db/schema';
 import { recordAct } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 /** Puts a letter that was refused or failed back in line, as it was written. */
@@ -15,7 +15,7 @@ export const sendAgain = defineAct({
 			.innerJoin(delivery, eq(delivery.letterId, letter.id))
 			.where(and(eq(letter.id, input.letterId), inArray(delivery.state, ['refused', 'failed'])))
 			.get();
-		if (!found) throw new Refusal({ code: 'not-found', what: 'letter that was refused or failed' });
+		if (!found) throw new DomainError({ code: 'not-found', what: 'letter that was refused or failed' });
 		await tx
 			.update(delivery)
 			.set({ state: 'waiting', at: at.now(), answer: null })

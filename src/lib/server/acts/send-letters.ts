@@ -3,7 +3,7 @@ import type { Problem } from '../../core/problems';
 import { delivery, letter, message, returnedNotice } from '../db/schema';
 import { letterFor } from '../repo/letter-for';
 import { actByKey, recordAct } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 const SUMMARY: Readonly<Record<Letter['kind'], string>> = {
@@ -50,7 +50,7 @@ export const sendLetters = defineAct({
 			else if (JSON.stringify(now.value.letter) !== JSON.stringify(one.letter))
 				problems.push({ code: 'letter-changed', customer: one.letter.customer.name });
 		}
-		if (problems.length) throw new Refusal(...problems);
+		if (problems.length) throw new DomainError(...problems);
 		const actId = await recordAct(tx, {
 			kind: 'send-letters',
 			date: at.today,

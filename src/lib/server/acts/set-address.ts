@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { customer } from '../db/schema';
 import { recordAct } from '../repo/record-act';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 
 export const addressInput = z.object({
@@ -17,7 +17,7 @@ export const setAddress = defineAct({
 	needs: 'clerk',
 	run: async (tx, input: z.infer<typeof addressInput>, at) => {
 		const owner = await tx.select().from(customer).where(eq(customer.id, input.customerId)).get();
-		if (!owner) throw new Refusal({ code: 'not-found', what: 'customer' });
+		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const column =
 			input.kind === 'statement' ? { statementEmail: input.email } : { reminderEmail: input.email };
 		await tx.update(customer).set(column).where(eq(customer.id, owner.id));

@@ -10,7 +10,7 @@ import { rememberAside } from '../repo/aside-rules';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from './perform';
 import { moneyOf } from './accounting-day';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { takeReceipt } from './take-receipt';
 
 export const setAsideInput = z.object({
@@ -36,7 +36,7 @@ export const setAside = defineAct({
 			.from(ledgerAccount)
 			.where(and(eq(ledgerAccount.code, input.account), eq(ledgerAccount.forSettingAside, true)))
 			.get();
-		if (!target) throw new Refusal({ code: 'not-found', what: `ledger account ${input.account}` });
+		if (!target) throw new DomainError({ code: 'not-found', what: `ledger account ${input.account}` });
 		const lies = whereMoneyLies(row, state);
 		const { date, base } = await moneyOf(tx, row, state, at.today);
 		const amount = minor(row.amount);

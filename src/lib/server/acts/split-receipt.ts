@@ -6,7 +6,7 @@ import { toDecimal } from '../../core/money/to-decimal';
 import { customer, receipt, receiptState } from '../db/schema';
 import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting, writeSetting } from '../repo/settings';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
 
@@ -57,10 +57,10 @@ export const splitReceipt = defineAct({
 		refuseUnidentified(state);
 		const parts = input.parts.map((part) => ({ ...part, gross: minor(part.gross), fee: minor(part.fee) }));
 		const problems = checkSplit({ amount: minor(row.amount), currency: row.currency }, parts);
-		if (problems.length > 0) throw new Refusal(...problems);
+		if (problems.length > 0) throw new DomainError(...problems);
 		for (const id of new Set(parts.flatMap((part) => part.customerId ?? [])))
 			if (!(await tx.select({ id: customer.id }).from(customer).where(eq(customer.id, id)).get()))
-				throw new Refusal({ code: 'not-found', what: 'customer' });
+				throw new DomainError({ code: 'not-found', what: 'customer' });
 		const actId = await recordAct(tx, {
 			kind: 'split-receipt',
 			date: at.today,
@@ -133,9 +133,9 @@ export const joinParts = defineAct({
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 			.where(eq(receipt.parentId, parentId));
 		const standing = parts.filter((one) => one.state !== 'withdrawn');
-		if (standing.length === 0) throw new Refusal({ code: 'not-found', what: 'split payment' });
+		if (standing.length === 0) throw new DomainError({ code: 'not-found', what: 'split payment' });
 		if (standing.some((one) => one.state !== 'waiting' && one.state !== 'held'))
-			throw new Refusal({ code: 'credit-in-use', what: 'some of the parts are placed' });
+			throw new DomainError({ code: 'credit-in-use', what: 'some of the parts are placed' });
 		const actId = await recordAct(tx, {
 			kind: 'join-parts',
 			date: at.today,

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { Tx } from '../db/open';
 import { act, bankAccount, bankEntry, customer, receipt, receiptState } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 
 /** Only what acts need: each column of a row read costs as much as a row written. */
 const ROW = {
@@ -41,7 +41,7 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 		.leftJoin(bankAccount, eq(bankAccount.id, bankEntry.bankAccountId))
 		.where(eq(receipt.id, receiptId))
 		.get();
-	if (!found) throw new Refusal({ code: 'not-found', what: 'receipt' });
+	if (!found) throw new DomainError({ code: 'not-found', what: 'receipt' });
 	const waits = found.state.state === 'waiting' || found.state.state === 'held';
 	if (!waits || found.state.version !== version) {
 		const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
@@ -52,7 +52,7 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 					.where(eq(customer.id, found.state.customerId))
 					.get()
 			: null;
-		throw new Refusal({
+		throw new DomainError({
 			code: 'receipt-taken',
 			who: last?.userName ?? '',
 			at: last?.at ?? '',
@@ -64,5 +64,5 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 
 /** What can be done only with money that still lies at the bank refuses money booked to unidentified receipts. */
 export function refuseUnidentified(state: { readonly unidentifiedActId: number | null }): void {
-	if (state.unidentifiedActId !== null) throw new Refusal({ code: 'unidentified-first' });
+	if (state.unidentifiedActId !== null) throw new DomainError({ code: 'unidentified-first' });
 }

@@ -9,7 +9,7 @@ import { onItsWay } from '../repo/recorded';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { whereMoneyLies } from '../repo/where-money-lies';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { defineAct } from './perform';
 import { accountingDate } from './accounting-day';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
@@ -37,10 +37,10 @@ export const tieEntry = defineAct({
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const found = (await onItsWay(tx)).find((one) => one.kind === input.to.kind && one.id === input.to.id);
 		if (!found || row.bankEntryId === null)
-			throw new Refusal({ code: 'not-found', what: 'recorded payment' });
+			throw new DomainError({ code: 'not-found', what: 'recorded payment' });
 		refuseUnidentified(state);
 		if (found.amount !== row.amount || found.currency !== row.currency)
-			throw new Refusal({
+			throw new DomainError({
 				code: 'tie-differs',
 				recorded: found.amount,
 				shown: row.amount,

@@ -5,7 +5,7 @@ import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import { receiptState, returnedPayment, returnedTie } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { postJournal } from '../repo/post-journal';
 import { actByKey, recordAct } from '../repo/record-act';
 import { returnedPayments } from '../repo/returned-payments';
@@ -38,7 +38,7 @@ export const tieReturn = defineAct({
 		const shownBefore =
 			back && ((back.moneyShown && input.part !== 'fee') || (back.feeShown && input.part !== 'money'));
 		if (!back || shownBefore || row.amount >= 0 || row.bankEntryId === null || back.currency !== row.currency)
-			throw new Refusal({ code: 'not-found', what: 'returned payment that this entry could show' });
+			throw new DomainError({ code: 'not-found', what: 'returned payment that this entry could show' });
 		refuseUnidentified(state);
 		const values = await tx.select().from(returnedPayment).where(eq(returnedPayment.id, back.id)).get();
 		const booked = minor((input.part === 'fee' ? 0 : back.amount) + (input.part === 'money' ? 0 : back.fee));
@@ -47,7 +47,7 @@ export const tieReturn = defineAct({
 		);
 		const shown = minor(-row.amount);
 		if (shown < booked || (shown > booked && !input.restIsCharge))
-			throw new Refusal({ code: 'return-differs', shown, booked, currency: row.currency });
+			throw new DomainError({ code: 'return-differs', shown, booked, currency: row.currency });
 		const date = await accountingDate(tx, row.booked as Day);
 		const toBase = await converter(tx, row.currency, date);
 		const actId = await recordAct(tx, {

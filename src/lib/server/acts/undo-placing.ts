@@ -30,7 +30,7 @@ import { returnedPayments } from '../repo/returned-payments';
 import { recordAct } from '../repo/record-act';
 import { defineAct } from './perform';
 import { accountingDate } from './accounting-day';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 
 const UNDOABLE = [
 	'place-receipt',
@@ -62,9 +62,10 @@ export const undoPlacing = defineAct({
 		at
 	): Promise<{ actId: number }> => {
 		const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
-		if (!first || !UNDOABLE.includes(first.kind)) throw new Refusal({ code: 'not-found', what: 'placing' });
+		if (!first || !UNDOABLE.includes(first.kind))
+			throw new DomainError({ code: 'not-found', what: 'placing' });
 		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
-		if (undone) throw new Refusal({ code: 'already-undone', who: undone.userName, at: undone.at });
+		if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
 		const bringsMoney = BRINGS_MONEY.includes(first.kind);
 		const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
 		const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
@@ -85,7 +86,7 @@ export const undoPlacing = defineAct({
 			.where(eq(claim.actId, first.id));
 		for (const one of claims)
 			if (one.claim.state !== 'open' || one.state.open !== one.total)
-				throw new Refusal({ code: 'credit-in-use', what: `the claim ${one.number}` });
+				throw new DomainError({ code: 'credit-in-use', what: `the claim ${one.number}` });
 
 		const back = takeBack(
 			{
@@ -176,7 +177,7 @@ async function refuseIdentified(tx: Tx, actId: number, receiptId: number): Promi
 	const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, receiptId)).get();
 	const waits = now?.state === 'waiting' || now?.state === 'held';
 	if (!waits || now.unidentifiedActId !== actId)
-		throw new Refusal({ code: 'credit-in-use', what: 'the money, which has a home by now' });
+		throw new DomainError({ code: 'credit-in-use', what: 'the money, which has a home by now' });
 }
 
 /** A refund that went to the bank in a file is on its way: it cannot be taken back here. */
@@ -187,7 +188,7 @@ async function refuseInFile(tx: Tx, creditChangeId: number): Promise<void> {
 		.innerJoin(refundFile, eq(refundFile.id, refundInFile.fileId))
 		.where(eq(refundInFile.creditChangeId, creditChangeId))
 		.get();
-	if (row) throw new Refusal({ code: 'credit-in-use', what: `the refund in ${row.name}` });
+	if (row) throw new DomainError({ code: 'credit-in-use', what: `the refund in ${row.name}` });
 }
 
 /** Money recorded by hand that the bank shows by now is there: its placing may be changed, but not taken back to waiting. */
@@ -195,7 +196,7 @@ async function refuseTied(tx: Tx, receiptId: number): Promise<void> {
 	const rows = await tx.select().from(tie).where(eq(tie.recordedId, receiptId));
 	const undone = new Set(rows.map((row) => row.undoesId));
 	if (rows.some((row) => row.undoesId === null && !undone.has(row.id)))
-		throw new Refusal({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
+		throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
 }
 
 /** Of a payment that came back since nothing is left to take off: the return took it off. What was placed after it stands by itself. */
@@ -208,7 +209,7 @@ async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): 
 	for (const id of ids) {
 		const back = (await returnedPayments(tx, { receiptId: id })).find((one) => one.actId > actId);
 		if (back)
-			throw new Refusal({ code: 'came-back', payer: back.payerName ?? back.customer, date: back.date });
+			throw new DomainError({ code: 'came-back', payer: back.payerName ?? back.customer, date: back.date });
 	}
 }
 
@@ -233,7 +234,7 @@ async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promis
 		.where(and(eq(creditChange.receiptId, receiptId), gt(creditChange.actId, actId)))
 		.get();
 	if (used?.sum || changed?.sum)
-		throw new Refusal({ code: 'credit-in-use', what: 'what of this money lay on account' });
+		throw new DomainError({ code: 'credit-in-use', what: 'what of this money lay on account' });
 }
 
 async function stateNow(

@@ -20,7 +20,7 @@ import {
 	receiptState,
 	returnedPayment
 } from '../db/schema';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { nextNumber } from '../repo/next-number';
 import { postJournal } from '../repo/post-journal';
 import { recordAct } from '../repo/record-act';
@@ -42,12 +42,12 @@ export const undoReturn = defineAct({
 	run: async (tx, input: { readonly actId: number }, at): Promise<{ actId: number }> => {
 		const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
 		const made = await tx.select().from(returnedPayment).where(eq(returnedPayment.actId, input.actId)).get();
-		if (!first || !made) throw new Refusal({ code: 'not-found', what: 'returned payment' });
+		if (!first || !made) throw new DomainError({ code: 'not-found', what: 'returned payment' });
 		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
-		if (undone) throw new Refusal({ code: 'already-undone', who: undone.userName, at: undone.at });
+		if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
 		const [back] = await returnedPayments(tx, { id: made.id });
 		if (back!.moneyShown || back!.feeShown)
-			throw new Refusal({ code: 'credit-in-use', what: 'the bank’s entry that shows the return' });
+			throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that shows the return' });
 		const date = await accountingDate(tx, at.today);
 		const now = await tx
 			.select({ state: receiptState, currency: receipt.currency })

@@ -4,7 +4,7 @@ import { parseDay } from '../../core/day/day';
 import type { OpenItem } from '../../core/model/records';
 import { list, money } from '../../words/format';
 import type { Tx } from '../db/open';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import { groupBy } from '../repo/group-by';
 import { itemsById } from '../repo/open-items';
 import { actByKey } from '../repo/record-act';
@@ -58,7 +58,7 @@ export const writeOffRemainders = defineAct({
 			).map((item) => [item.id, item])
 		);
 		for (const one of input.items)
-			if (!items.has(one.itemId)) throw new Refusal({ code: 'not-found', what: 'item' });
+			if (!items.has(one.itemId)) throw new DomainError({ code: 'not-found', what: 'item' });
 		const fresh = input.items.every((one) => items.get(one.itemId)!.version === one.version);
 		// What changed meanwhile is refused below, and not asked about.
 		const waits = !fresh ? [] : await askFirst(tx, input, [...items.values()], at);

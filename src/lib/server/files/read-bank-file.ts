@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { BankTextCollector, type ReadStatement } from '../../core/1-bank-files/read-bank-text';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import { encodingOf } from './encoding-of';
 
 export interface BankFileRead {
@@ -39,13 +39,13 @@ export async function readBankFile(
 	for await (const chunk of source) {
 		if (chunk.length === 0) continue;
 		bytes += chunk.length;
-		if (bytes > most) return bad({ code: 'file-too-large', bytes, most });
+		if (bytes > most) return err({ code: 'file-too-large', bytes, most });
 		if (!decoder) {
 			const encoding = encodingOf(chunk);
 			try {
 				decoder = new TextDecoder(encoding);
 			} catch {
-				return bad({ code: 'file-encoding-unknown', encoding });
+				return err({ code: 'file-encoding-unknown', encoding });
 			}
 		}
 		hash.update(chunk);
@@ -58,5 +58,5 @@ export async function readBankFile(
 	if (decoder) collector.write(decoder.decode());
 	keep();
 	const read = collector.close();
-	return read.ok ? good({ name, sha256: hash.digest('hex'), bytes, parts, statements: read.value }) : read;
+	return read.ok ? ok({ name, sha256: hash.digest('hex'), bytes, parts, statements: read.value }) : read;
 }

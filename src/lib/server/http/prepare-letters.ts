@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { LetterKind } from '../../core/7-letters/letter';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import type { PreparedLetter } from '../acts/send-letters';
 import type { Db } from '../db/open';
 import type { Viewer } from '../looks/define-look';
@@ -33,5 +33,5 @@ export async function prepareLetters(
 		const pdf = await render({ what: 'letter', letter });
 		prepared.push({ letter, to, pdf, ...(await composeMail(letter, pdf, to, randomUUID(), new Date(now))) });
 	}
-	return problems.length ? bad(...problems) : good(prepared);
+	return problems.length ? err(...problems) : ok(prepared);
 }

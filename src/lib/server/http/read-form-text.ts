@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import { decodeText } from '../files/decode-text';
 
 /** Larger files are refused: 100,000 open documents are a tenth of it. */
@@ -14,17 +14,17 @@ export interface FormText {
 export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
 	const files = form.getAll('file').filter((one) => one instanceof File && one.size > 0) as File[];
 	const bytes = files.reduce((sum, file) => sum + file.size, 0);
-	if (bytes > MOST_BYTES) return bad({ code: 'file-too-large', bytes, most: MOST_BYTES });
+	if (bytes > MOST_BYTES) return err({ code: 'file-too-large', bytes, most: MOST_BYTES });
 	const pasted = form.get('pasted');
-	if (files.length === 0) return good([{ file: null, text: typeof pasted === 'string' ? pasted : '' }]);
+	if (files.length === 0) return ok([{ file: null, text: typeof pasted === 'string' ? pasted : '' }]);
 	const texts: FormText[] = [];
 	for (const file of files)
 		texts.push({ file: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())) });
-	return good(texts);
+	return ok(texts);
 }
 
 /** Puts the file's name to what is wrong in it. */
 export function inFile<T>(result: Result<T>, file: string | null): Result<T> {
 	if (result.ok || file === null) return result;
-	return bad(...result.problems.map((one) => ({ ...one, file })));
+	return err(...result.problems.map((one) => ({ ...one, file })));
 }

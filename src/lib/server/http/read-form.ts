@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 
 /** Reads a form by its shape: plain fields, or one field `json`. Every field that does not fit is a problem of its own. */
 export async function readForm<S extends z.ZodType>(
@@ -17,7 +17,7 @@ export async function readForm<S extends z.ZodType>(
 				? JSON.parse(json)
 				: Object.fromEntries([...form].filter(([, value]) => typeof value === 'string'));
 	} catch {
-		return bad({
+		return err({
 			code: 'field',
 			field: 'json',
 			message: 'The form arrived damaged. Load the page again; nothing was posted.'
@@ -25,11 +25,11 @@ export async function readForm<S extends z.ZodType>(
 	}
 	const read = shape.safeParse(raw);
 	const extra = typeof key === 'string' && key ? { key } : {};
-	if (read.success) return { ...good(read.data), ...extra };
+	if (read.success) return { ...ok(read.data), ...extra };
 	const problems: Problem[] = read.error.issues.map((issue) => ({
 		code: 'field',
 		field: issue.path.join('.'),
 		message: issue.message
 	}));
-	return bad(...problems);
+	return err(...problems);
 }

@@ -3,7 +3,7 @@ import { ratesInBase } from '../../core/1-rates/rates-in-base';
 import { readRatesTable } from '../../core/1-rates/read-rates-table';
 import { readRatesXml } from '../../core/1-rates/read-rates-xml';
 import { currencyDigits } from '../../core/money/currency';
-import { bad, type Result } from '../../core/result';
+import { err, type Result } from '../../core/result';
 import { parseTable } from '../../tables/parse-table';
 import { inFile, readFormTexts } from './read-form-text';
 
@@ -20,7 +20,7 @@ export async function readRatesForm(
 	const { file, text } = texts.value[0]!;
 	const quoted = String(form.get('quoted') ?? 'worth').toUpperCase();
 	if (quoted !== 'WORTH' && currencyDigits(quoted) === undefined)
-		return { rates: bad({ code: 'code-unknown', what: 'currency', text: quoted }), ...extra };
+		return { rates: err({ code: 'code-unknown', what: 'currency', text: quoted }), ...extra };
 	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
 	const table = text.trimStart().startsWith('<') ? null : parseTable(text, ['date']);
 	const quotes = !table ? readRatesXml(text) : table.ok ? readRatesTable(table.value) : table;

@@ -3,7 +3,7 @@ import type { DocumentRow } from '../../core/1-open-items/document-row';
 import { readDocumentUbl } from '../../core/1-open-items/read-document-ubl';
 import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-documents';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import { parseTable } from '../../tables/parse-table';
 import { inFile, readFormTexts, type FormText } from './read-form-text';
 
@@ -31,7 +31,7 @@ function customersOf({ text }: FormText): Result<CustomerRow[]> {
 function documentsOf({ text, file }: FormText): Result<DocumentRow[]> {
 	if (text.trimStart().startsWith('<')) {
 		const one = readDocumentUbl(text, file ?? '');
-		return one.ok ? good([one.value]) : one;
+		return one.ok ? ok([one.value]) : one;
 	}
 	const rows = parseTable(text, DOCUMENT_COLUMNS);
 	return rows.ok ? readDocuments(rows.value) : rows;
@@ -46,5 +46,5 @@ function together<T>(sources: readonly FormText[], read: (source: FormText) => R
 		if (result.ok) rows.push(...result.value);
 		else problems.push(...result.problems);
 	}
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(rows);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
 }

@@ -1,7 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import type { Problem } from '../../core/problems';
 import { problemSentence } from '../../words/problem-sentence';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 
 const STATUS: Partial<Record<Problem['code'], number>> = {
 	'not-allowed': 403,
@@ -31,7 +31,7 @@ export async function look<T>(work: Promise<T>): Promise<T> {
 	try {
 		return await work;
 	} catch (cause) {
-		if (cause instanceof Refusal)
+		if (cause instanceof DomainError)
 			error(statusOf(cause.problems), cause.problems.map(problemSentence).join(' '));
 		throw cause;
 	}

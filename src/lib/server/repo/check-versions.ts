@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { OpenItem } from '../../core/model/records';
 import type { Problem } from '../../core/problems';
-import { Refusal } from '../refusal';
+import { DomainError } from '../domain-error';
 import type { Tx } from '../db/open';
 import { act, itemState } from '../db/schema';
 
@@ -31,5 +31,5 @@ export async function checkVersions(
 			currency
 		});
 	}
-	if (problems.length > 0) throw new Refusal(...problems);
+	if (problems.length > 0) throw new DomainError(...problems);
 }

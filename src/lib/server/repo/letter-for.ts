@@ -7,7 +7,7 @@ import type { OpenItem } from '../../core/model/records';
 import { sumOf } from '../../core/money/add';
 import { minor, type Minor } from '../../core/money/minor';
 import type { Result } from '../../core/result';
-import { bad } from '../../core/result';
+import { err } from '../../core/result';
 import type { Reader } from '../db/open';
 import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
 import { payIntoFor } from './firm-bank';
@@ -32,7 +32,7 @@ export async function letterFor(
 ): Promise<Result<LetterFor>> {
 	const owner = await db.select().from(customer).where(eq(customer.id, customerId)).get();
 	const firm = await readSetting(db, 'firm');
-	if (!owner || !firm) return bad({ code: 'not-found', what: 'customer' });
+	if (!owner || !firm) return err({ code: 'not-found', what: 'customer' });
 	const credits = await db
 		.select({ reference: receipt.payerName, date: receipt.booked, open: receiptState.onAccount })
 		.from(receiptState)
@@ -59,7 +59,7 @@ export async function letterFor(
 	const items = await openItemsOf(db, [customerId]);
 	const returned = returnedId === null ? null : await returnedInLetter(db, returnedId, items);
 	if (kind === 'returned' && returned === null)
-		return bad({ code: 'not-found', what: 'returned payment whose notice waits' });
+		return err({ code: 'not-found', what: 'returned payment whose notice waits' });
 	const [overtaken] =
 		kind === 'statement'
 			? (await overtakenLetters(db, customerId)).filter((one) => one.currency === currency)

@@ -3,7 +3,7 @@ import type { Day } from '../../core/day/day';
 import { parseTypedDay } from '../../core/day/parse-typed-day';
 import { parseTyped } from '../../core/money/parse-typed';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import type { Reader } from '../db/open';
 import { customer, document } from '../db/schema';
 import type { DraftRow } from './draft-row';
@@ -54,7 +54,7 @@ export async function readPasted(
 			});
 	}
 	if (rows.length === 0 && problems.length === 0) problems.push({ code: 'file-empty' });
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(rows);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
 }
 
 /** The customer that a text names: by code, by whole name, by document number, then by part of a name. */

@@ -15,7 +15,7 @@ import { split } from '../../core/money/split';
 import { toDecimal } from '../../core/money/to-decimal';
 import { addDays } from '../../core/day/arithmetic';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import { reasonSentence } from '../../words/reason-sentence';
 
 export interface TrialReceipt {
@@ -75,7 +75,7 @@ export function runTrial(input: {
 			problems.push({ code: 'code-unknown', what: 'customer', text: row.customerCode, line: row.line });
 		else items.push(...itemsOf(row, i + 1, customerId, input.customers[customerId - 1]!, items.length));
 	}
-	if (problems.length > 0) return bad(...problems.slice(0, 50));
+	if (problems.length > 0) return err(...problems.slice(0, 50));
 
 	const references = new Map<number, string>();
 	const facts: ReceiptFacts[] = [];
@@ -139,7 +139,7 @@ export function runTrial(input: {
 			otherAnswers: answer.otherAnswers
 		};
 	});
-	return good({ receipts, summary: { receipts: receipts.length, ...bands } });
+	return ok({ receipts, summary: { receipts: receipts.length, ...bands } });
 }
 
 /** How customers pay, by their ids, as far as a history tells. */

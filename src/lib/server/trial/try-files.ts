@@ -3,7 +3,7 @@ import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-do
 import { HISTORY_COLUMNS, readHistory } from '../../core/1-open-items/read-history';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import type { Problem } from '../../core/problems';
-import { bad, good, type Result } from '../../core/result';
+import { err, ok, type Result } from '../../core/result';
 import type { TableRow } from '../../core/model/table-row';
 import { parseTable } from '../../tables/parse-table';
 import { decodeText } from '../files/decode-text';
@@ -54,8 +54,8 @@ export async function tryFiles(files: TrialFiles): Promise<Result<Tried>> {
 		const read = named(await readBankFile(file.name, [Buffer.from(file.bytes)]), file);
 		if (read) statements.push(...read.statements);
 	}
-	if (!customers || !documents || !history || problems.length > 0) return bad(...problems.slice(0, 50));
+	if (!customers || !documents || !history || problems.length > 0) return err(...problems.slice(0, 50));
 	const trial = runTrial({ customers, documents, statements, history });
 	if (!trial.ok) return trial;
-	return good({ ...trial.value, customers: customers.length, documents: documents.length });
+	return ok({ ...trial.value, customers: customers.length, documents: documents.length });
 }

@@ -3,7 +3,7 @@ import type { TableRow } from '../../model/table-row';
 import { minor, type Minor } from '../../money/minor';
 import { parseTyped } from '../../money/parse-typed';
 import type { Problem } from '../../problems';
-import { bad, good, type Result } from '../../result';
+import { err, ok, type Result } from '../../result';
 import { deductionCalled } from './deduction-called';
 
 /** What customers call the columns of an advice; the first column that fits counts. */
@@ -55,5 +55,5 @@ export function readAdviceTable(rows: readonly TableRow[], currency: string): Re
 			deduction: off > 0 ? { ...deductionCalled(why || (columns.off ?? '')), amount: minor(off) } : null
 		});
 	}
-	return problems.length > 0 ? bad(...problems.slice(0, 50)) : good(lines);
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(lines);
 }

@@ -2,7 +2,7 @@ import type { AdviceLine } from '../../model/advice';
 import { minor } from '../../money/minor';
 import { parseDecimal } from '../../money/parse-decimal';
 import type { Problem } from '../../problems';
-import { bad, good, type Result } from '../../result';
+import { err, ok, type Result } from '../../result';
 import { childrenAt, parseXml, textAt, type XmlElement } from '../../xml/parse-xml';
 import { deductionCalled } from './deduction-called';
 
@@ -16,7 +16,7 @@ export function readAdviceUbl(xml: string, currency: string): Result<AdviceLine[
 	if (!read.ok) return read;
 	const { name } = read.value;
 	if (name !== 'RemittanceAdvice')
-		return bad({ code: 'xml-broken', detail: `this is a ${name}, no RemittanceAdvice` });
+		return err({ code: 'xml-broken', detail: `this is a ${name}, no RemittanceAdvice` });
 	const lines: AdviceLine[] = [];
 	const problems: Problem[] = [];
 	for (const element of childrenAt(read.value, 'RemittanceAdviceLine')) {
@@ -24,7 +24,7 @@ export function readAdviceUbl(xml: string, currency: string): Result<AdviceLine[
 		if ('code' in line) problems.push(line);
 		else lines.push(line);
 	}
-	return problems.length > 0 ? bad(...problems) : good(lines);
+	return problems.length > 0 ? err(...problems) : ok(lines);
 }
 
 function lineOf(element: XmlElement, currency: string): AdviceLine | Problem {
