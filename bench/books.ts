@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { addDays } from '../src/lib/core/day/arithmetic';
+import type { ActKind } from '../src/lib/core/model/act-facts';
 import { minor } from '../src/lib/core/money/minor';
 import { split } from '../src/lib/core/money/split';
 import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_TODAY, FIRM } from '../src/demo/firm';
@@ -10,15 +11,20 @@ import { chance } from '../src/demo/random';
 import { addCustomers } from '../src/lib/server/acts/add-customers';
 import { issueDocuments, type NewDocument } from '../src/lib/server/acts/issue-documents';
 import { addPerson } from '../src/lib/server/acts/people';
-import { perform, type Act, type Circumstance } from '../src/lib/server/acts/perform';
+import { perform } from '../src/lib/server/act/perform';
+import type { Act, CallContext } from '../src/lib/server/act/define-act';
 import { setUpFirm } from '../src/lib/server/acts/set-up-firm';
 import { APPLICATION, root } from '../src/lib/server/app';
 import { openBooks, type Books } from '../src/lib/server/db/open';
 import { writeSetting } from '../src/lib/server/repo/settings';
 
-export const at: Circumstance = { who: APPLICATION, today: DEMO_TODAY, now: () => new Date().toISOString() };
+export const at: CallContext = { who: APPLICATION, today: DEMO_TODAY, now: () => new Date().toISOString() };
 
-export async function must<I, O>(books: Books, act: Act<I, O>, input: I): Promise<O> {
+export async function must<K extends ActKind, G, I, O>(
+	books: Books,
+	act: Act<K, G, I, O>,
+	input: G
+): Promise<O> {
 	const result = await perform(books, act, input, at);
 	if (!result.ok) throw new Error(JSON.stringify(result.problems));
 	return result.value;

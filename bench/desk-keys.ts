@@ -36,7 +36,7 @@ export async function deskKeys(say: (what: string, figure: string) => void): Pro
 	await must(books, importBankFile, read.value);
 	await books.close();
 	await inBrowser(folder, async (page, base) => {
-		await page.goto(`${base}/money-in?r=20`, { waitUntil: 'networkidle' });
+		await page.goto(`${base}/money-in?receipt=20`, { waitUntil: 'networkidle' });
 		for (const [key, what] of KEYS) {
 			const times: number[] = [];
 			for (let n = 0; n < TIMES; n++) {

@@ -6,7 +6,7 @@ import { once } from 'node:events';
 import { sql } from 'drizzle-orm';
 import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
 import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { placeMoney } from '../src/lib/server/acts/place-money';
+import { allocateReceipt } from '../src/lib/server/acts/allocate-receipt';
 import { root } from '../src/lib/server/app';
 import { document, item } from '../src/lib/server/db/schema';
 import { readBankFile } from '../src/lib/server/files/read-bank-file';
@@ -143,12 +143,11 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 			differences: []
 		}));
 		for (const line of answer.lines) versions.set(line.itemId, versions.get(line.itemId)! + 1);
-		await must(books, placeMoney, {
+		await must(books, allocateReceipt, {
 			receiptId: answer.receiptId,
 			receiptVersion: 1,
 			customerId: answer.customerId,
-			lines: order,
-			reasons: []
+			lines: order
 		});
 		posted++;
 	}

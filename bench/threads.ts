@@ -5,7 +5,7 @@ import { STERLING } from '../src/demo/firm';
 import { addDays } from '../src/lib/core/day/arithmetic';
 import { layThreads } from '../src/lib/desk/thread-layout';
 import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { placeMoney } from '../src/lib/server/acts/place-money';
+import { allocateReceipt } from '../src/lib/server/acts/allocate-receipt';
 import { receipt } from '../src/lib/server/db/schema';
 import { readBankFile } from '../src/lib/server/files/read-bank-file';
 import { lookAtThreads } from '../src/lib/server/looks/threads';
@@ -44,7 +44,7 @@ export async function threads(say: (what: string, figure: string) => void): Prom
 	await must(books, importBankFile, read.value);
 	const money = await books.db.select({ id: receipt.id }).from(receipt).orderBy(asc(receipt.id));
 	for (const [i, own] of groups.entries())
-		await must(books, placeMoney, {
+		await must(books, allocateReceipt, {
 			...{ receiptId: money[i]!.id, receiptVersion: 1, customerId: 1 },
 			lines: own.map((item) => ({ itemId: item.id, version: item.version, cash: item.open, differences: [] }))
 		});

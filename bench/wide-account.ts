@@ -2,7 +2,7 @@ import { createReadStream, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { placeMoney } from '../src/lib/server/acts/place-money';
+import { allocateReceipt } from '../src/lib/server/acts/allocate-receipt';
 import { readBankFile } from '../src/lib/server/files/read-bank-file';
 import { lookAtDesk } from '../src/lib/server/looks/desk';
 import { openItemsOf } from '../src/lib/server/repo/open-items';
@@ -27,7 +27,7 @@ export async function wideAccount(say: Say): Promise<void> {
 			.slice(n * 200, (n + 1) * 200)
 			.map((item) => ({ itemId: item.id, version: item.version, cash: item.open, differences: [] }));
 		const post = process.hrtime.bigint();
-		await must(books, placeMoney, { receiptId: n + 1, receiptVersion: 1, customerId: 1, lines });
+		await must(books, allocateReceipt, { receiptId: n + 1, receiptVersion: 1, customerId: 1, lines });
 		times.push(seconds(post) * 1000);
 	}
 	say('posting one receipt across 200 items, median of 9: ms', times.sort((a, b) => a - b)[4]!.toFixed(0));

@@ -88,12 +88,12 @@ test('a likely one is posted with Enter, undone with U, and posted again', async
 		.first();
 	const id = await first.getAttribute('data-receipt');
 	await first.click();
-	await page.waitForURL(`**/money-in?r=${id}`);
+	await page.waitForURL(`**/money-in?receipt=${id}`);
 	await expect(page.locator('footer')).toContainText('Settles');
 	await postByKey(page);
 	await page.keyboard.press('u');
 	await expect(page.locator('[data-receipt]')).toHaveCount(before);
-	await open(page, `/money-in?r=${id}`);
+	await open(page, `/money-in?receipt=${id}`);
 	await postByKey(page);
 });
 
@@ -150,10 +150,10 @@ test('two clerks at one receipt: the second is told who has it, and keeps what w
 	await open(page, '/money-in');
 	const row = page.locator('[data-receipt]', { hasText: 'Töpferei Lindenhof' });
 	const id = await row.getAttribute('data-receipt');
-	await open(page, `/money-in?r=${id}`);
+	await open(page, `/money-in?receipt=${id}`);
 	const other = await browser.newPage();
 	await signIn(other, 'supervisor');
-	await open(other, `/money-in?r=${id}`);
+	await open(other, `/money-in?receipt=${id}`);
 	await postByKey(other);
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('alert')).toContainText('Hollis Greaves dealt with this receipt');
@@ -218,7 +218,7 @@ test('a payout is split from the processor’s report, to the penny, and its par
 		.getByLabel('The report, as CSV')
 		.setInputFiles('data/e2e/todays-bank-files/payloom-payout-2026-10-30.csv');
 	await page.getByRole('button', { name: 'Split into 5 payments' }).click();
-	await page.waitForURL(/money-in\?r=/);
+	await page.waitForURL(/money-in\?receipt=/);
 	await expect(page.locator('[data-receipt]')).toHaveCount(before + 4);
 	await expect(page.getByText(/came \+/)).toBeVisible();
 	await postByKey(page);
@@ -257,7 +257,7 @@ test('payments are recorded by hand, row after row without the mouse', async ({ 
 test('a credit note settles an invoice with no money at all, and is taken back', async ({ page }) => {
 	await signIn(page);
 	await open(page, '/money-in');
-	const credits = page.locator('a[href^="/money-in?k="]');
+	const credits = page.locator('a[href^="/money-in?credits="]');
 	expect(await credits.count()).toBeGreaterThan(3);
 	await credits.first().click();
 	await page.waitForURL(/k=/);
@@ -271,7 +271,7 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await open(page, '/money-in');
 	await pick(page, '73.50 over');
 	await page.waitForURL(/r=/);
-	const id = new URL(page.url()).searchParams.get('r')!;
+	const id = new URL(page.url()).searchParams.get('receipt')!;
 	await page.keyboard.press('f');
 	await expect(page.locator('footer')).toContainText(/of AK-\d+ open/);
 	await page.keyboard.press('9');
@@ -280,7 +280,7 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await expect(page.getByText(/A supervisor is asked to post/)).toBeVisible();
 	const other = await browser.newPage();
 	await signIn(other, 'supervisor');
-	await open(other, `/money-in?r=${id}`);
+	await open(other, `/money-in?receipt=${id}`);
 	await expect(other.getByText('Wren Tolliver asks a supervisor to post this').first()).toBeVisible();
 	await expect(other.locator('footer')).toContainText('as bad debt');
 	await postByKey(other);

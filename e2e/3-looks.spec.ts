@@ -7,9 +7,9 @@ const PAGES = [
 	'/money-in/by-hand',
 	'/money-in/slips/1',
 	'/money-in/refunds',
-	'/money-in/advice?c=5',
+	'/money-in/advice?customer=5',
 	'/open-items/bring-in',
-	'/open-items/new?c=5',
+	'/open-items/new?customer=5',
 	'/odd-pennies',
 	'/open-items?show=part-paid',
 	'/open-items?show=credits&item=1',
@@ -89,6 +89,6 @@ test('what is not there is said plainly', async ({ page }) => {
 	await signIn(page);
 	expect((await page.goto('/customers/NOBODY'))!.status()).toBe(404);
 	await expect(page.getByText('There is no account NOBODY.')).toBeVisible();
-	await open(page, '/money-in?r=999999');
+	await open(page, '/money-in?receipt=999999');
 	await expect(page.getByText('somebody has dealt with it')).toBeVisible();
 });

@@ -61,7 +61,7 @@ test('a document is written by hand and stands on the account, with its PDF', as
 
 test('an advice is kept, and documents of other systems are brought in, after a look', async ({ page }) => {
 	await signIn(page);
-	await open(page, '/money-in/advice?c=5');
+	await open(page, '/money-in/advice?customer=5');
 	await page.getByLabel('The advice', { exact: true }).fill('AK-1 100.00\nAK-2 50.00 breakage');
 	await expect(page.getByText('The advice comes to £150.00.')).toBeVisible();
 	await page.getByRole('button', { name: /^Keep it: £150\.00/ }).click();

@@ -46,7 +46,7 @@ export async function pick(page: Page, text: string): Promise<void> {
 	const row = page.locator('[data-receipt]', { hasText: text }).first();
 	const id = await row.getAttribute('data-receipt');
 	await row.click();
-	await page.waitForURL(`**/money-in?r=${id}`);
+	await page.waitForURL(`**/money-in?receipt=${id}`);
 	await page.waitForLoadState('networkidle');
 }
 

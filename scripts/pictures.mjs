@@ -95,7 +95,7 @@ try {
 	await page.keyboard.press('Enter');
 	await page.getByText('Placed by').waitFor();
 	await shot('threads');
-	await open('/open-items/new?c=5');
+	await open('/open-items/new?customer=5');
 	await page.getByLabel('What line 1 is for').fill('kiln, built to order');
 	await page.getByLabel('Net amount of line 1').fill('2400');
 	await page.getByRole('button', { name: 'In several parts' }).click();

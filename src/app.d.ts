@@ -1,4 +1,4 @@
-import type { Person } from '$lib/server/acts/perform';
+import type { Person } from '$lib/server/act/person';
 import type { App as Application } from '$lib/server/app';
 
 declare global {

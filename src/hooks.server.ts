@@ -1,6 +1,7 @@
 import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { nobodyYet } from '$lib/server/acts/people';
 import { openApp, type App } from '$lib/server/app';
+import { oldAddress } from '$lib/server/http/old-address';
 import { SESSION_COOKIE } from '$lib/server/http/auth';
 import { answeredPile } from '$lib/server/looks/answers';
 import { whoIsAsking } from '$lib/server/http/who-is-asking';
@@ -18,6 +19,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const cookie = event.cookies.get(SESSION_COOKIE) ?? event.cookies.get(`__Secure-${SESSION_COOKIE}`);
 	event.locals.who = await whoIsAsking(app.books.db, cookie, new Date());
 	const { pathname } = event.url;
+	const moved = event.request.method === 'GET' ? oldAddress(event.url) : null;
+	if (moved) redirect(308, moved);
 	if (!event.locals.who && !OPEN_TO_ALL.has(pathname)) {
 		if (await nobodyYet(app.books.db)) redirect(303, '/first-start');
 		if (event.request.method !== 'GET' || pathname.startsWith('/api/'))

@@ -76,7 +76,7 @@ test.each([505, 506, 507, 508, 509, 510, 511, 515])(
 		await invoices(
 			books,
 			...home(firm.items).map((item) =>
-				newDocument(item.number, ids.get(firm.customers[item.customerId - 1]!.code)!, item.open, {
+				newDocument(item.number, ids[firm.customers[item.customerId - 1]!.code]!, item.open, {
 					...{ kind: item.kind === 'credit_note' ? 'credit_note' : 'invoice', issued: item.issued },
 					...{ purchaseOrder: item.purchaseOrder, paymentReference: item.paymentReference },
 					...{ discountBasisPoints: item.discountBasisPoints, discountUntil: item.discountUntil },

@@ -1,27 +1,21 @@
 import { and, asc, eq, gt, gte, lte } from 'drizzle-orm';
 import { addDays } from '../lib/core/day/arithmetic';
 import { makeRefundFile } from '../lib/server/acts/make-refund-file';
-import { perform, type Circumstance } from '../lib/server/acts/perform';
-import { placeAgain } from '../lib/server/acts/place-again';
+import { perform } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
+import { reallocate } from '../lib/server/acts/reallocate';
 import { sendLetters } from '../lib/server/acts/send-letters';
-import { writeOffRemainders } from '../lib/server/acts/write-off-remainders';
+import { writeOffSmallBalances } from '../lib/server/acts/write-off-small-balances';
 import type { Books } from '../lib/server/db/open';
 import { allocation, bankAccount, item, itemState, receipt, receiptState } from '../lib/server/db/schema';
 import { prepareLetters } from '../lib/server/http/prepare-letters';
 import { refundsDue } from '../lib/server/repo/refunds-due';
 import type { BankBook } from './bank-book';
+import { must } from './must';
 import { DEMO_TODAY } from './firm';
 
-async function must<T>(
-	work: Promise<{ ok: true; value: T } | { ok: false; problems: readonly unknown[] }>
-): Promise<T> {
-	const result = await work;
-	if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
-	return result.value;
-}
-
 /** A refund went to the bank in a file; its debit stands in today's file, and so does the money, since the account was closed. */
-export async function refundCameBack(books: Books, at: Circumstance, bank: BankBook): Promise<void> {
+export async function refundCameBack(books: Books, at: CallContext, bank: BankBook): Promise<void> {
 	const from = await books.db.select().from(bankAccount).where(eq(bankAccount.currency, 'GBP')).get();
 	const due = (await refundsDue(books.db)).filter((one) => one.currency === 'GBP' && one.account);
 	const [first] = due;
@@ -44,7 +38,7 @@ export async function refundCameBack(books: Books, at: Circumstance, bank: BankB
  * Statements went out in the morning; in the afternoon one of the customers rang: a payment that the statement showed on one
  * invoice was meant for another, and it was moved.
  */
-export async function toldWrong(books: Books, at: Circumstance): Promise<void> {
+export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 	const rows = await books.db
 		.select({
 			receiptId: receipt.id,
@@ -88,17 +82,16 @@ export async function toldWrong(books: Books, at: Circumstance): Promise<void> {
 		await must(perform(books, sendLetters, { kind: 'statement', letters }, morning));
 		const order = {
 			...{ receiptId: row.receiptId, receiptVersion: row.version, customerId: row.customerId },
-			lines: [{ ...other, cash: row.amount, differences: [] }],
-			reasons: ['They rang: it was meant for this one.']
+			lines: [{ ...other, cash: row.amount, differences: [] }]
 		};
-		await must(perform(books, placeAgain, { actId: row.actId!, order }, at));
+		await must(perform(books, reallocate, { actId: row.actId!, order }, at));
 		return;
 	}
 	throw new Error('the demo books have no payment that could have been meant for another invoice');
 }
 
 /** A clerk wants to write off an old invoice, which takes a supervisor. */
-export async function asksSupervisor(books: Books, at: Circumstance): Promise<void> {
+export async function asksSupervisor(books: Books, at: CallContext): Promise<void> {
 	const oldest = await books.db
 		.select({ itemId: itemState.itemId, version: itemState.version })
 		.from(itemState)
@@ -107,7 +100,7 @@ export async function asksSupervisor(books: Books, at: Circumstance): Promise<vo
 		.limit(1);
 	const note = 'the pottery has closed, letters come back';
 	const { waits } = await must(
-		perform(books, writeOffRemainders, { items: oldest, kind: 'bad_debt', note }, at)
+		perform(books, writeOffSmallBalances, { items: oldest, kind: 'bad_debt', note }, at)
 	);
 	if (waits.length === 0) throw new Error('the demo books have no debt that takes a supervisor');
 }

@@ -1,6 +1,7 @@
 import { and, asc, eq, gte, inArray, lte } from 'drizzle-orm';
 import { addDays } from '../lib/core/day/arithmetic';
-import { perform, type Circumstance } from '../lib/server/acts/perform';
+import { perform } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
 import { returnPayment } from '../lib/server/acts/return-payment';
 import type { Books } from '../lib/server/db/open';
 import { receipt, receiptState } from '../lib/server/db/schema';
@@ -14,7 +15,7 @@ const CHARGE = 1_500;
  * Two payments of the month come back: one was marked by hand when the bank telephoned, and its debit and fee stand in today's
  * file; the other is found there, with the bank's reason.
  */
-export async function cameBack(books: Books, at: Circumstance, bank: BankBook): Promise<void> {
+export async function cameBack(books: Books, at: CallContext, bank: BankBook): Promise<void> {
 	const rows = await books.db
 		.select({ row: receipt, version: receiptState.version })
 		.from(receiptState)

@@ -1,7 +1,8 @@
 import { addDays } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
 import { issueByHand } from '../lib/server/acts/issue-by-hand';
-import { perform, type Circumstance } from '../lib/server/acts/perform';
+import { perform } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
 import type { Books } from '../lib/server/db/open';
 
 /** The order of the demo for which a deposit came. */
@@ -10,7 +11,7 @@ export const DEPOSIT_ORDER = 'CK-118';
 /** The invoice for the order whose deposit lies on account: applying it is proposed from now on. */
 export async function invoiceForDeposit(
 	books: Books,
-	at: Circumstance,
+	at: CallContext,
 	customerId: number,
 	today: Day
 ): Promise<void> {

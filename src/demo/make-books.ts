@@ -5,7 +5,9 @@ import { keepAdvice } from '../lib/server/acts/keep-advice';
 import { addRates } from '../lib/server/acts/add-rates';
 import { lockPeriod } from '../lib/server/acts/lock-period';
 import { addPerson } from '../lib/server/acts/people';
-import { perform, type Circumstance, type Person } from '../lib/server/acts/perform';
+import { perform } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
+import type { Person } from '../lib/server/act/person';
 import { setUpFirm } from '../lib/server/acts/set-up-firm';
 import { APPLICATION } from '../lib/server/app';
 import type { Books } from '../lib/server/db/open';
@@ -14,6 +16,7 @@ import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_START, DEMO_TODAY, EURO, FIRM, STERLIN
 import { BankBook } from './bank-book';
 import { DEPOSIT_ORDER, invoiceForDeposit } from './invoice-for-deposit';
 import { documentFiles } from './document-files';
+import { must } from './must';
 import { makeCustomers } from './make-customers';
 import { chance } from './random';
 import { asksSupervisor, refundCameBack, toldWrong } from './bad-news';
@@ -41,14 +44,7 @@ export async function makeBooks(
 ): Promise<DemoBooks> {
 	const random = chance(seed);
 	let today = DEMO_START;
-	const at = (who: Person): Circumstance => ({ who, today, now: () => `${today}T16:20:00.000Z` });
-	const must = async <T>(
-		work: Promise<{ ok: true; value: T } | { ok: false; problems: readonly unknown[] }>
-	): Promise<T> => {
-		const result = await work;
-		if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
-		return result.value;
-	};
+	const at = (who: Person): CallContext => ({ who, today, now: () => `${today}T16:20:00.000Z` });
 	for (const person of DEMO_PEOPLE)
 		await must(perform(books, addPerson, { ...person, password: DEMO_PASSWORD }, at(APPLICATION)));
 	const clerk: Person = { id: 'demo-clerk', name: DEMO_PEOPLE[0].name, role: 'clerk' };
@@ -82,8 +78,8 @@ export async function makeBooks(
 		await year.post(today);
 		say(`books up to ${today}`);
 	}
-	await invoiceForDeposit(books, at(clerk), ids.get(college.customer.code)!, DEMO_TODAY);
-	await creditAgainstInvoice(books, at(clerk), [...ids.values()]);
+	await invoiceForDeposit(books, at(clerk), ids[college.customer.code]!, DEMO_TODAY);
+	await creditAgainstInvoice(books, at(clerk), Object.values(ids));
 	await cameBack(books, at(clerk), sterling);
 	await decidedClaims(books, at(supervisor));
 	await refundCameBack(books, at(supervisor), sterling);
@@ -97,7 +93,7 @@ export async function makeBooks(
 		perform(
 			books,
 			keepAdvice,
-			{ ...announced, customerId: ids.get(announced.code)!, date: addDays(DEMO_TODAY, -3) },
+			{ ...announced, customerId: ids[announced.code]!, date: addDays(DEMO_TODAY, -3) },
 			at(clerk)
 		)
 	);

@@ -3,12 +3,15 @@ import { share } from '../lib/core/money/share';
 import { minor } from '../lib/core/money/minor';
 import type { Day } from '../lib/core/day/day';
 import { decideClaims } from '../lib/server/acts/decide-claims';
-import { fileClaim, noteClaim } from '../lib/server/acts/keep-with-claim';
-import { placeMoney } from '../lib/server/acts/place-money';
-import { perform, type Circumstance } from '../lib/server/acts/perform';
+import { fileClaim } from '../lib/server/acts/file-claim';
+import { noteClaim } from '../lib/server/acts/note-claim';
+import { allocateReceipt } from '../lib/server/acts/allocate-receipt';
+import { perform } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
 import type { Books } from '../lib/server/db/open';
 import { item, itemState } from '../lib/server/db/schema';
 import { openItemsOf } from '../lib/server/repo/open-items';
+import { must } from './must';
 import type { Payer } from './make-customers';
 import type { Owed, Year } from './year';
 
@@ -55,7 +58,7 @@ export function rareCases(year: Year, booked: Day): void {
 /** A credit note set against an invoice of the same account, without any money. */
 export async function creditAgainstInvoice(
 	books: Books,
-	at: Circumstance,
+	at: CallContext,
 	ids: readonly number[]
 ): Promise<void> {
 	for (const customerId of ids) {
@@ -67,14 +70,13 @@ export async function creditAgainstInvoice(
 		if (!note || !invoice) continue;
 		const result = await perform(
 			books,
-			placeMoney,
+			allocateReceipt,
 			{
 				...{ receiptId: null, receiptVersion: null, customerId },
 				lines: [
 					{ itemId: invoice.id, version: invoice.version, cash: note.open, differences: [] },
 					{ itemId: note.id, version: note.version, cash: -note.open, differences: [] }
-				],
-				reasons: []
+				]
 			},
 			at
 		);
@@ -85,7 +87,7 @@ export async function creditAgainstInvoice(
 }
 
 /** Of the claims of the year three are decided: one allowed, one owed again, one written off; the newest has a note and a file. */
-export async function decidedClaims(books: Books, at: Circumstance): Promise<void> {
+export async function decidedClaims(books: Books, at: CallContext): Promise<void> {
 	const claims = await books.db
 		.select({
 			itemId: itemState.itemId,
@@ -111,11 +113,6 @@ export async function decidedClaims(books: Books, at: Circumstance): Promise<voi
 	await must(perform(books, noteClaim, { claimId: last.id, text }, at));
 	const note = 'Delivery note 5127\n2 boxes ordered\n1 box delivered\n';
 	const content = Buffer.from(note);
-	const file = { claimId: last.id, name: 'delivery-note-5127.txt', type: 'text/plain', content };
-	await must(perform(books, fileClaim, file, at));
-}
-
-async function must(work: Promise<{ ok: boolean; problems?: readonly unknown[] }>): Promise<void> {
-	const result = await work;
-	if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
+	const files = [{ name: 'delivery-note-5127.txt', type: 'text/plain', content }];
+	await must(perform(books, fileClaim, { claimId: last.id, files }, at));
 }

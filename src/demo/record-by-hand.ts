@@ -1,13 +1,16 @@
 import { addDays } from '../lib/core/day/arithmetic';
-import { keepDrafts } from '../lib/server/acts/drafts';
-import { makeSlip } from '../lib/server/acts/make-slip';
-import { perform, type Act, type Circumstance } from '../lib/server/acts/perform';
-import { postDrafts } from '../lib/server/acts/post-drafts';
+import type { AddedCustomers } from '../lib/server/acts/add-customers';
+import { keepManualReceipts } from '../lib/server/acts/manual-receipts';
+import { makeSlip } from '../lib/server/acts/make-paying-in-slip';
+import { perform } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
+import { postManualReceipts } from '../lib/server/acts/post-manual-receipts';
 import type { Books } from '../lib/server/db/open';
 import { receipt } from '../lib/server/db/schema';
 import { openItemsOf } from '../lib/server/repo/open-items';
 import { desc } from 'drizzle-orm';
 import { DEMO_TODAY } from './firm';
+import { must } from './must';
 import type { Payer } from './make-customers';
 
 /**
@@ -17,19 +20,14 @@ import type { Payer } from './make-customers';
  */
 export async function recordByHand(
 	books: Books,
-	at: Circumstance,
+	ctx: CallContext,
 	payers: readonly Payer[],
-	ids: ReadonlyMap<string, number>
+	ids: AddedCustomers
 ): Promise<{ paidIn: number; clubs: readonly string[] }> {
-	const must = async <I, O>(act: Act<I, O>, input: I): Promise<O> => {
-		const result = await perform(books, act, input, at);
-		if (!result.ok) throw new Error(`the demo books were refused: ${JSON.stringify(result.problems)}`);
-		return result.value;
-	};
 	const clubs: { code: string; customerId: number; amount: number }[] = [];
 	for (const payer of [...payers].reverse()) {
 		if (!payer.customer.name.includes('Club') || payer.customer.currency !== 'GBP') continue;
-		const customerId = ids.get(payer.customer.code)!;
+		const customerId = ids[payer.customer.code]!;
 		const [first] = (await openItemsOf(books.db, [customerId])).filter((item) => item.kind === 'invoice');
 		if (first) clubs.push({ code: payer.customer.code, customerId, amount: first.open });
 		if (clubs.length === 5) break;
@@ -41,20 +39,24 @@ export async function recordByHand(
 	const day = addDays(DEMO_TODAY, -2);
 	const slip = clubs.slice(0, 3);
 	const { ids: drafts } = await must(
-		keepDrafts,
-		slip.map((club, i) => row(club, day, `10041${i + 2}`))
+		perform(books, keepManualReceipts, { rows: slip.map((club, i) => row(club, day, `10041${i + 2}`)) }, ctx)
 	);
-	await must(postDrafts, { ids: drafts });
+	await must(perform(books, postManualReceipts, { ids: drafts }, ctx));
 	const posted = await books.db
 		.select({ id: receipt.id })
 		.from(receipt)
 		.orderBy(desc(receipt.id))
 		.limit(slip.length);
-	await must(makeSlip, { bankAccountId: 1, receiptIds: posted.map((one) => one.id) });
+	await must(perform(books, makeSlip, { bankAccountId: 1, receiptIds: posted.map((one) => one.id) }, ctx));
 	const later = clubs.slice(3);
+	const dates = [DEMO_TODAY, addDays(DEMO_TODAY, 45)];
 	await must(
-		keepDrafts,
-		later.map((club, i) => row(club, i === 0 ? DEMO_TODAY : addDays(DEMO_TODAY, 45), `00731${i}`))
+		perform(
+			books,
+			keepManualReceipts,
+			{ rows: later.map((club, i) => row(club, dates[Math.min(i, 1)]!, `00731${i}`)) },
+			ctx
+		)
 	);
 	return {
 		paidIn: slip.reduce((sum, club) => sum + club.amount, 0),

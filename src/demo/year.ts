@@ -8,9 +8,11 @@ import { share } from '../lib/core/money/share';
 import { CHART } from '../lib/core/5-journal/chart';
 import { importBankFile } from '../lib/server/acts/import-bank-file';
 import { issueDocuments, type NewDocument } from '../lib/server/acts/issue-documents';
-import { placeMoney } from '../lib/server/acts/place-money';
+import type { AddedCustomers } from '../lib/server/acts/add-customers';
+import { allocateReceipt } from '../lib/server/acts/allocate-receipt';
 import { setAside } from '../lib/server/acts/set-aside';
-import type { Circumstance } from '../lib/server/acts/perform';
+import { performIn } from '../lib/server/act/perform';
+import type { CallContext } from '../lib/server/act/define-act';
 import type { Books, Tx } from '../lib/server/db/open';
 import { bankEntry, receipt } from '../lib/server/db/schema';
 import { readBankFile } from '../lib/server/files/read-bank-file';
@@ -63,8 +65,8 @@ export class Year {
 	readonly owed = new Map<string, Owed[]>();
 	readonly settled: string[] = [];
 	readonly #books: Books;
-	readonly #ids: ReadonlyMap<string, number>;
-	readonly #at: (agreed?: boolean) => Circumstance;
+	readonly #ids: AddedCustomers;
+	readonly #at: (agreed?: boolean) => CallContext;
 	#documents: NewDocument[] = [];
 	#truths = new Map<string, Truth | { account: string }>();
 	/** Chance of its own for rare cases, so that they leave the rest of the year as it is. */
@@ -76,9 +78,9 @@ export class Year {
 		books: Books,
 		random: Chance,
 		payers: readonly Payer[],
-		ids: ReadonlyMap<string, number>,
+		ids: AddedCustomers,
 		banks: Readonly<Record<string, BankBook>>,
-		at: (agreed?: boolean) => Circumstance
+		at: (agreed?: boolean) => CallContext
 	) {
 		this.#books = books;
 		this.chance = random;
@@ -104,7 +106,7 @@ export class Year {
 		const document = makeInvoice(
 			`AK-${++this.#numbers.invoice}`,
 			payer,
-			this.#ids.get(customer.code)!,
+			this.#ids[customer.code]!,
 			today,
 			this.chance
 		);
@@ -183,7 +185,7 @@ export class Year {
 			today,
 			items[0]?.document.paymentReference ?? undefined
 		);
-		this.#truths.set(reference, { customerId: this.#ids.get(customer.code)!, lines, refund });
+		this.#truths.set(reference, { customerId: this.#ids[customer.code]!, lines, refund });
 		for (const [i, item] of items.entries()) {
 			const line = lines[i]!;
 			item.open -= line.cash + line.differences.reduce((sum, gap) => sum + gap.amount, 0);
@@ -223,7 +225,7 @@ export class Year {
 			const document: NewDocument = {
 				kind: 'invoice',
 				number: `AK-${++this.#numbers.invoice}`,
-				customerId: this.#ids.get(payer.customer.code)!,
+				customerId: this.#ids[payer.customer.code]!,
 				issued: today,
 				currency: 'GBP',
 				lines: [{ text: 'kiln hire', net: amount, taxBasisPoints: 0, tax: ZERO }],
@@ -248,7 +250,7 @@ export class Year {
 	/** Money paid for an order that has no invoice yet. */
 	deposit(payer: Payer, amount: number, order: string, booked: Day): void {
 		const reference = this.transfer(payer, amount, `deposit ${order}`, booked);
-		const customerId = this.#ids.get(payer.customer.code)!;
+		const customerId = this.#ids[payer.customer.code]!;
 		this.#truths.set(reference, { customerId, lines: [], depositFor: order });
 	}
 
@@ -263,7 +265,7 @@ export class Year {
 		const cash = item.open - gap.amount;
 		const reference = this.transfer(payer, cash, words, booked);
 		const line = { number: item.number, part: item.part, cash, differences: [gap] };
-		const customerId = this.#ids.get(payer.customer.code)!;
+		const customerId = this.#ids[payer.customer.code]!;
 		this.#truths.set(reference, { customerId, lines: [line], agreed: true });
 		item.open = 0;
 		this.settled.push(item.number);
@@ -345,10 +347,10 @@ export class Year {
 		const files = Object.values(this.banks).flatMap((bank) => bank.close(closing) ?? []);
 		const reads = await Promise.all(files.map((file) => readBankFile(file.name, [Buffer.from(file.xml)])));
 		await this.#books.write(async (tx) => {
-			await issueDocuments.run(tx, documents, this.#at());
+			await performIn(tx, issueDocuments, documents, this.#at());
 			for (const read of reads) {
 				if (!read.ok) throw new Error(JSON.stringify(read.problems));
-				await importBankFile.run(tx, read.value, this.#at());
+				await performIn(tx, importBankFile, read.value, this.#at());
 			}
 			await this.#placeAll(tx);
 		});
@@ -374,7 +376,7 @@ export class Year {
 			const truth = this.#truths.get(row.reference!)!;
 			const head = { receiptId: row.id, receiptVersion: 1 };
 			if ('account' in truth) {
-				await setAside.run(tx, { ...head, account: truth.account }, this.#at());
+				await performIn(tx, setAside, { ...head, account: truth.account }, this.#at());
 				continue;
 			}
 			const lines = truth.lines.map(({ number, part, cash, differences, claim }) => {
@@ -384,8 +386,8 @@ export class Year {
 			});
 			const { customerId, depositFor = null, refund } = truth;
 			const surplus = refund ? [{ kind: 'refund' as const, amount: refund }] : [];
-			const order = { ...head, customerId, lines, depositFor, surplus, reasons: [] };
-			await placeMoney.run(tx, order, this.#at(truth.agreed));
+			const order = { ...head, customerId, lines, depositFor, surplus };
+			await performIn(tx, allocateReceipt, order, this.#at(truth.agreed));
 		}
 		this.#truths.clear();
 	}

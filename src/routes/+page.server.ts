@@ -1,13 +1,12 @@
-import { look } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { countApprovals } from '$lib/server/looks/approvals';
 import { lookAtToday } from '$lib/server/looks/today';
 import { countRuns } from '$lib/server/looks/letters';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
 	const db = locals.app.books.db;
-	const sheet = await look(lookAtToday(db, null, viewer));
-	const approvals = await look(countApprovals(db, null, viewer));
-	return { sheet, approvals, ...(await look(countRuns(db, null, viewer))) };
+	const sheet = await view(locals, lookAtToday, null);
+	const approvals = await view(locals, countApprovals, null);
+	return { sheet, approvals, ...(await view(locals, countRuns, null)) };
 };

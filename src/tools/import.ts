@@ -1,7 +1,7 @@
 import { createReadStream, existsSync } from 'node:fs';
 import { basename } from 'node:path';
 import { importBankFile } from '../lib/server/acts/import-bank-file';
-import { perform } from '../lib/server/acts/perform';
+import { perform } from '../lib/server/act/perform';
 import { APPLICATION, bookDay, clock, openOwnBooks } from '../lib/server/app';
 import { importedSentence } from '../lib/server/files/imported-sentence';
 import { readBankFile } from '../lib/server/files/read-bank-file';

@@ -1,3 +1,4 @@
+import type { Said } from './model/act-facts';
 import type { DifferenceKind } from './model/records';
 
 /**
@@ -181,6 +182,9 @@ export type Problem =
 			readonly currency: string;
 	  }
 	| { readonly code: 'already-undone'; readonly who: string; readonly at: string }
+	/** The same form came again with something else in it, or from somebody else. */
+	| { readonly code: 'key-used'; readonly who: string; readonly at: string }
+	| { readonly code: 'cannot-undo'; readonly act: Said }
 	| { readonly code: 'credit-in-use'; readonly what: string }
 	| { readonly code: 'period-locked'; readonly date: string; readonly firstOpen: string }
 	| { readonly code: 'no-rate'; readonly currency: string; readonly date: string }

@@ -1,9 +1,11 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import type { bookUnidentified } from '$lib/server/acts/book-unidentified';
+	import type { setAside } from '$lib/server/acts/set-aside';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
 	import { money } from '$lib/words/format';
-	import type { After } from './after';
+	import { ActForm } from './act-form.svelte';
+	import type { Done } from './done';
 
 	/** Books money that is not a customer's on a ledger account. */
 	let {
@@ -11,10 +13,7 @@
 		receipt,
 		accounts,
 		rule,
-		problems,
-		busy,
-		key,
-		after
+		done
 	}: {
 		open: boolean;
 		receipt: {
@@ -28,10 +27,7 @@
 		accounts: readonly { code: string; name: string }[];
 		/** Where money of this name went before, by a rule. */
 		rule: string | null;
-		problems: readonly string[];
-		busy: boolean;
-		key: string;
-		after: After;
+		done: Done;
 	} = $props();
 	let account = $derived(rule ?? '');
 	let remember = $state(false);
@@ -39,21 +35,24 @@
 	const UNKNOWN = 'unknown';
 	const mayWait = $derived(receipt.amount > 0 && receipt.unidentifiedActId === null);
 	const sum = $derived(money(receipt.amount, receipt.currency));
+	const aside = new ActForm<typeof setAside>('?/aside', {
+		refresh: false,
+		done: (answer) => done(`Posted ${sum}.`, answer, true)
+	});
+	const unidentified = new ActForm<typeof bookUnidentified>('?/unidentified', {
+		refresh: false,
+		done: (answer) => done(`${sum} is booked, and goes on waiting.`, answer, true)
+	});
+	const form = $derived(account === UNKNOWN ? unidentified : aside);
+	const head = $derived({ receiptId: receipt.id, receiptVersion: receipt.version });
+	function send(event: SubmitEvent) {
+		event.preventDefault();
+		void (account === UNKNOWN ? unidentified.send(head) : aside.send({ ...head, account, remember }));
+	}
 </script>
 
 <Sheet title="Not customer money" bind:open>
-	<form
-		method="POST"
-		action={account === UNKNOWN ? '?/unidentified' : '?/aside'}
-		use:enhance={({ formData }) => {
-			formData.set(
-				'json',
-				JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, account, remember })
-			);
-			formData.set('key', key);
-			return after(account === UNKNOWN ? `${sum} is booked, and goes on waiting.` : `Booked ${sum}.`, true);
-		}}
-	>
+	<form onsubmit={send}>
 		<label class="grid gap-1"
 			>Book {sum} on
 			<select bind:value={account}>
@@ -71,7 +70,7 @@
 				><input type="checkbox" bind:checked={remember} /> From now on propose this for {receipt.payerName}</label
 			>
 		{:else if rule}<p class="mt-2 says">Money of {receipt.payerName} went there before.</p>{/if}
-		<div class="mt-3"><Problems {problems} /></div>
-		<button class="btn btn-main mt-3" disabled={busy || !account}>Book it</button>
+		<div class="mt-3"><Problems problems={form.problems} /></div>
+		<button class="btn btn-main mt-3" disabled={form.busy || !account}>Book it</button>
 	</form>
 </Sheet>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import FileDrop from '$lib/ui/FileDrop.svelte';
 	import { enhance } from '$app/forms';
+	import type { ActionResult } from '@sveltejs/kit';
 	import { invalidateAll } from '$app/navigation';
 	import Problems from '$lib/ui/Problems.svelte';
 
@@ -11,6 +12,11 @@
 	let over = $state(false);
 	let reading = $state('');
 	let told = $state<readonly { name: string; ok: boolean; lines: readonly string[] }[]>([]);
+
+	function problemsOf(result: ActionResult): string[] {
+		const problems = result.type === 'failure' ? (result.data?.problems as string[] | undefined) : undefined;
+		return problems ?? ['It could not be sent. Try again.'];
+	}
 
 	function take(files: FileList | null | undefined) {
 		if (!files?.length || !mayAct) return;
@@ -33,9 +39,9 @@
 			reading = '';
 			input.value = '';
 			told =
-				result.type === 'success' || result.type === 'failure'
+				result.type === 'success'
 					? ((result.data?.told as typeof told) ?? [])
-					: [{ name: '', ok: false, lines: ['The file could not be sent. Try again.'] }];
+					: [{ name: 'The file', ok: false, lines: problemsOf(result) }];
 			await invalidateAll();
 		};
 	}}

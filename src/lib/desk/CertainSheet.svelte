@@ -1,35 +1,39 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { postCertain } from '$lib/server/acts/post-certain';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
 	import type { PileRow } from '$lib/server/looks/pile';
 	import { amount, count, money } from '$lib/words/format';
-	import type { After } from './after';
+	import { ActForm } from './act-form.svelte';
+	import type { Done } from './done';
 
 	/** What is certain, to be read through and posted together. */
 	let {
 		open = $bindable(),
 		rows,
 		base,
-		problems,
-		busy,
-		key,
-		after
+		done
 	}: {
 		open: boolean;
 		rows: readonly PileRow[];
 		base: string;
-		problems: readonly string[];
-		busy: boolean;
-		key: string;
-		after: After;
+		done: Done;
 	} = $props();
+	const form = new ActForm<typeof postCertain>('?/certain', {
+		refresh: false,
+		done: (answer) => {
+			const { posted, left } = answer.output;
+			const rest = left ? ` ${count(left, 'receipt')} changed meanwhile or takes a supervisor.` : '';
+			return done(`Posted ${count(posted, 'receipt')}.${rest}`, answer);
+		}
+	});
 </script>
 
 <Sheet title="Post what is certain" wide bind:open>
 	<p class="says">
 		Each of these has a known payer, is explained to the penny, and has no other answer as good. Read them
-		through; each can be taken back by itself.
+		through; each can be undone by itself, or all of them as one.
 	</p>
 	<div class="my-3 max-h-[52vh] overflow-auto">
 		<table>
@@ -47,16 +51,12 @@
 			</tbody>
 		</table>
 	</div>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	<form
 		method="POST"
 		action="?/certain"
-		use:enhance={({ formData }) => {
-			formData.set('json', JSON.stringify({ receipts: rows.map(({ id, version }) => ({ id, version })) }));
-			formData.set('key', key);
-			return after(`Posted ${count(rows.length, 'receipt')}.`);
-		}}
+		use:enhance={form.submit(() => ({ receipts: rows.map(({ id, version }) => ({ id, version })) }))}
 	>
-		<button class="btn btn-main" disabled={busy || rows.length === 0}>Post these {rows.length}</button>
+		<button class="btn btn-main" disabled={form.busy || rows.length === 0}>Post these {rows.length}</button>
 	</form>
 </Sheet>

@@ -1,12 +1,12 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { decideClaims } from '$lib/server/acts/decide-claims';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { parseTyped } from '$lib/core/money/parse-typed';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
 	import { amount, count, money } from '$lib/words/format';
-	import { postAction } from './post-action';
+	import { ActForm } from './act-form.svelte';
 
 	/** Decides claims, whole or in parts: allowed, owed again, or written off. */
 	let {
@@ -35,9 +35,18 @@
 		untrack(() => claims.map(() => ({ allow: '', billBack: '', writeOff: '' }) as Record<Way, string>))
 	);
 	let note = $state('');
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	const form = new ActForm<typeof decideClaims>('?/decide', {
+		otherwise: 'That did not work. Nothing was decided.',
+		done: ({ output }) => {
+			toast(
+				output.waits.length > 0
+					? 'That is above your limit: a supervisor was asked. Nothing is decided until then.'
+					: `Decided ${count(output.decided, 'claim')}.`
+			);
+			open = false;
+			done();
+		}
+	});
 	function all(way: Way) {
 		for (const [i, one] of claims.entries())
 			typed[i] = { allow: '', billBack: '', writeOff: '', [way]: amount(one.open, one.currency) };
@@ -51,28 +60,16 @@
 		})
 	);
 	const ready = $derived(read.every(({ bad, sum, rest }) => !bad && sum > 0 && rest >= 0));
-	async function decide() {
-		busy = true;
-		const json = {
+	const sums = (parts: readonly (number | string)[]) =>
+		parts.map((part) => Number(part)) as [number, number, number];
+	function decide() {
+		void form.send({
 			note,
-			claims: read.map(({ one, parts: [allow, billBack, writeOff] }) => ({
-				...{ itemId: one.itemId, version: one.version, allow, billBack, writeOff }
-			}))
-		};
-		const result = await postAction('?/decide', { json, key }, 'That did not work. Nothing was decided.');
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		key = crypto.randomUUID();
-		const asked = ((result.data.waits as unknown[]) ?? []).length > 0;
-		toast(
-			asked
-				? 'That is above your limit: a supervisor was asked. Nothing is decided until then.'
-				: `Decided ${count(claims.length, 'claim')}.`
-		);
-		open = false;
-		done();
-		await invalidateAll();
+			claims: read.map(({ one, parts }) => {
+				const [allow, billBack, writeOff] = sums(parts);
+				return { itemId: one.itemId, version: one.version, allow, billBack, writeOff };
+			})
+		});
 	}
 </script>
 
@@ -122,8 +119,8 @@
 	<ul class="mt-3 says">
 		{#each WAYS as [way, name, about] (way)}<li>{name}: {about}.</li>{/each}
 	</ul>
-	<div class="mt-2"><Problems {problems} /></div>
-	<button class="btn btn-main mt-3" disabled={!ready || busy} onclick={decide}
-		>{busy ? 'Posting …' : `Decide ${count(claims.length, 'claim')}`}</button
+	<div class="mt-2"><Problems problems={form.problems} /></div>
+	<button class="btn btn-main mt-3" disabled={!ready || form.busy} onclick={decide}
+		>{form.busy ? 'Posting …' : `Decide ${count(claims.length, 'claim')}`}</button
 	>
 </Sheet>

@@ -144,7 +144,7 @@
 				>
 				{#if mayAct && receipt && desk.customer?.id !== one.customerId}<a
 						class="btn ml-auto py-0.5"
-						href="/money-in?r={receipt.id}&c={one.customerId}">It is this</a
+						href="/money-in?receipt={receipt.id}&customer={one.customerId}">It is this</a
 					>{/if}
 			</p>
 		{/each}

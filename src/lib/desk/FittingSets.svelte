@@ -27,8 +27,8 @@
 	}
 	function href(set: FittingSet): string {
 		const [owner, ...others] = set.accounts;
-		const also = others.length ? `&also=${others.map((one) => one.id).join(',')}` : '';
-		return `/money-in?r=${receiptId}&c=${owner!.id}${also}&lay=${set.items.map((item) => item.id).join(',')}`;
+		const also = others.length ? `&accounts=${others.map((one) => one.id).join(',')}` : '';
+		return `/money-in?receipt=${receiptId}&customer=${owner!.id}${also}&items=${set.items.map((item) => item.id).join(',')}`;
 	}
 	const oneOf = (set: FittingSet) =>
 		set.count === 1 && set.all

@@ -1,40 +1,39 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { holdReceipt } from '$lib/server/acts/hold-receipt';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';
-	import type { PlaceInput } from '$lib/server/place-input';
-	import type { After } from './after';
+	import type { AllocationInput } from '$lib/server/allocation-input';
+	import { ActForm } from './act-form.svelte';
+	import type { Done } from './done';
 
 	/** Puts a receipt by, with what is laid on it. */
 	let {
 		open = $bindable(),
 		receipt,
 		order,
-		problems,
-		busy,
-		after
+		done
 	}: {
 		open: boolean;
 		receipt: { id: number; version: number };
-		order: PlaceInput | null;
-		problems: readonly string[];
-		busy: boolean;
-		after: After;
+		order: AllocationInput | null;
+		done: Done;
 	} = $props();
 	let because = $state('');
+	const form = new ActForm<typeof holdReceipt>('?/hold', {
+		refresh: false,
+		done: (answer) =>
+			done(because ? 'Held, with what is allocated on it.' : 'Off hold.', answer, Boolean(because))
+	});
 </script>
 
 <Sheet title="Hold this receipt" bind:open>
 	<form
 		method="POST"
 		action="?/hold"
-		use:enhance={({ formData }) => {
-			formData.set(
-				'json',
-				JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, because, order })
-			);
-			return after(because ? 'Held, with what is laid on it.' : 'Off hold.', Boolean(because));
-		}}
+		use:enhance={form.submit(() => ({
+			...{ receiptId: receipt.id, receiptVersion: receipt.version, because, order }
+		}))}
 	>
 		<label class="grid gap-1"
 			>What are you waiting for?<input
@@ -44,9 +43,9 @@
 			/></label
 		>
 		<p class="mt-1 says">
-			Nothing is posted, and what is laid is kept. Leave it empty to take a receipt off hold.
+			Nothing is posted, and what is allocated is kept. Leave it empty to take a receipt off hold.
 		</p>
-		<div class="mt-3"><Problems {problems} /></div>
-		<button class="btn btn-main mt-3" disabled={busy}>{because ? 'Hold it' : 'Take off hold'}</button>
+		<div class="mt-3"><Problems problems={form.problems} /></div>
+		<button class="btn btn-main mt-3" disabled={form.busy}>{because ? 'Hold it' : 'Take off hold'}</button>
 	</form>
 </Sheet>

@@ -49,6 +49,8 @@
 		{stated}
 	{/each}
 	{#if placing.desk.answer && receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
-		<a class="ml-auto text-copper" href="/money-in/split?r={receipt.id}">It is several payments: split it</a>
+		<a class="ml-auto text-copper" href="/money-in/split?receipt={receipt.id}"
+			>It is several payments: split it</a
+		>
 	{/if}
 </p>

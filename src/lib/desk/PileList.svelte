@@ -66,7 +66,7 @@
 
 {#snippet entry(row: PileRow)}
 	<a
-		href="/money-in?r={row.id}"
+		href="/money-in?receipt={row.id}"
 		data-sveltekit-noscroll
 		data-sveltekit-keepfocus
 		data-receipt={row.id}
@@ -125,7 +125,7 @@
 		</h3>
 		{#each credits as row (`${row.customerId} ${row.currency}`)}
 			<a
-				href="/money-in?k={row.customerId}"
+				href="/money-in?credits={row.customerId}"
 				data-sveltekit-noscroll
 				aria-current={row.customerId === account ? 'true' : undefined}
 				class={[

@@ -1,9 +1,11 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import type { matchBankReturn } from '$lib/server/acts/match-bank-return';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { ActForm } from './act-form.svelte';
 	import type { ReturnClue } from '$lib/core/3-matching/find-returned';
 	import type { DebitMeans } from '$lib/server/looks/returns';
 	import { list, money, shortDay } from '$lib/words/format';
-	import type { After } from './after';
+	import type { Done } from './done';
 
 	/** A debit entry of the bank: the return of a payment, or the showing of one that was booked before. */
 	let {
@@ -11,19 +13,20 @@
 		debit,
 		currency,
 		today,
-		busy,
 		mayAct,
-		after
+		done
 	}: {
 		receipt: { id: number; version: number };
 		debit: DebitMeans;
 		currency: string;
 		today: string;
-		busy: boolean;
 		mayAct: boolean;
-		after: After;
+		done: Done;
 	} = $props();
-	const key = crypto.randomUUID();
+	const form = new ActForm<typeof matchBankReturn>('?/matchReturn', {
+		refresh: false,
+		done: (answer) => done('The return is at the bank: counted once.', answer, true)
+	});
 	const CLUES: Readonly<Record<ReturnClue, string>> = {
 		'end-to-end': 'the same end-to-end reference',
 		account: 'the same account',
@@ -41,31 +44,27 @@
 		<ul class="mt-1 grid gap-1">
 			{#each debit.shows as one (one.id)}
 				<li>
-					<form
-						method="POST"
-						action="?/showReturn"
-						class="flex items-center gap-3"
-						use:enhance={({ formData }) => {
-							const json = {
-								...{ receiptId: receipt.id, receiptVersion: receipt.version },
-								...{ returnedId: one.id, part: one.part, restIsCharge: one.rest > 0 }
-							};
-							formData.set('json', JSON.stringify(json));
-							formData.set('key', key);
-							return after('The return is at the bank: counted once.', true);
-						}}
-					>
+					<div class="flex items-center gap-3">
 						<span
 							>{PARTS[one.part]} of {money(one.amount, one.currency)} from {one.customer}, came back on {shortDay(
 								one.date,
 								today
 							)}{one.rest > 0 ? `; ${money(one.rest, currency)} beyond it is a bank charge` : ''}</span
 						>
-						{#if mayAct}<button class="btn py-0.5" disabled={busy}>It is this: tie them</button>{/if}
-					</form>
+						{#if mayAct}<button
+								class="btn py-0.5"
+								disabled={form.busy}
+								onclick={() =>
+									form.send({
+										...{ receiptId: receipt.id, receiptVersion: receipt.version },
+										...{ returnedId: one.id, part: one.part, restIsCharge: one.rest > 0 }
+									})}>It is this: match them</button
+							>{/if}
+					</div>
 				</li>
 			{/each}
 		</ul>
+		<Problems problems={form.problems} />
 	</div>
 {/if}
 {#if debit.payments.length}

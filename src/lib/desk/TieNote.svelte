@@ -1,24 +1,27 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
-	import type { OnItsWay } from '$lib/server/repo/recorded';
+	import type { matchBankEntry } from '$lib/server/acts/match-bank-entry';
+	import Problems from '$lib/ui/Problems.svelte';
+	import { ActForm } from './act-form.svelte';
+	import type { OnItsWay } from '$lib/server/repo/on-its-way';
 	import { money, shortDay } from '$lib/words/format';
-	import type { After } from './after';
+	import type { Done } from './done';
 
 	/** Money recorded by hand that this entry shows: tied, it is counted once. */
 	let {
 		receipt,
 		ties,
 		today,
-		busy,
-		after
+		done
 	}: {
 		receipt: { id: number; version: number };
 		ties: readonly OnItsWay[];
 		today: string;
-		busy: boolean;
-		after: After;
+		done: Done;
 	} = $props();
-	const key = crypto.randomUUID();
+	const form = new ActForm<typeof matchBankEntry>('?/match', {
+		refresh: false,
+		done: (answer) => done('Matched to the bank: counted once.', answer, true)
+	});
 </script>
 
 <div class="note mx-4 mt-4 xl:mx-6">
@@ -26,20 +29,7 @@
 	<ul class="mt-1 grid gap-1">
 		{#each ties as one (`${one.kind} ${one.id}`)}
 			<li>
-				<form
-					method="POST"
-					action="?/tie"
-					class="flex items-center gap-3"
-					use:enhance={({ formData }) => {
-						const to = { kind: one.kind, id: one.id };
-						formData.set(
-							'json',
-							JSON.stringify({ receiptId: receipt.id, receiptVersion: receipt.version, to })
-						);
-						formData.set('key', key);
-						return after('Tied: counted once.', true);
-					}}
-				>
+				<div class="flex items-center gap-3">
 					<span
 						>{one.method}
 						{one.reference}, {one.customer}, {shortDay(one.date, today)}, {money(
@@ -47,9 +37,18 @@
 							one.currency
 						)}</span
 					>
-					<button class="btn py-0.5" disabled={busy}>It is this: tie them</button>
-				</form>
+					<button
+						class="btn py-0.5"
+						disabled={form.busy}
+						onclick={() =>
+							form.send({
+								...{ receiptId: receipt.id, receiptVersion: receipt.version },
+								to: { kind: one.kind, id: one.id }
+							})}>It is this: match them</button
+					>
+				</div>
 			</li>
 		{/each}
 	</ul>
+	<Problems problems={form.problems} />
 </div>

@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { forgetHabit as forgetHabitAct } from '$lib/server/acts/forget-habit';
+	import type { forgetPayer as forgetPayerAct } from '$lib/server/acts/forget-payer';
 	import { toast } from 'svelte-sonner';
 	import type { Habits, Lesson } from '$lib/core/3-matching/habits';
 	import type { PayerLesson } from '$lib/core/3-matching/payer-lessons';
 	import { habitSentence, LESSON_NAMES } from '$lib/words/habit-sentence';
 	import { payerSentence } from '$lib/words/payer-sentence';
-	import { postAction } from './post-action';
+	import { ActForm } from './act-form.svelte';
 	/** What matching knows of a customer: what was given, and what placings have taught; each of it can be forgotten. */
 	let {
 		customerId,
@@ -22,25 +23,20 @@
 		};
 		mayForget: boolean;
 	} = $props();
-	let problems = $state<readonly string[]>([]);
-	async function send(action: string, json: object, done: string) {
-		const result = await postAction(
-			action,
-			{ json: { customerId, ...json }, key: '' },
-			'That did not work. Nothing was forgotten.'
-		);
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		toast(done);
-		await invalidateAll();
+	const otherwise = 'That did not work. Nothing was forgotten.';
+	const payerForm = new ActForm<typeof forgetPayerAct>('?/forget', { otherwise });
+	const habitForm = new ActForm<typeof forgetHabitAct>('?/forget-habit', { otherwise });
+	const problems = $derived([...payerForm.problems, ...habitForm.problems]);
+	async function forgetPayer(kind: 'name' | 'account' | 'words', text: string) {
+		if (await payerForm.send({ customerId, kind, text }))
+			toast(`Forgotten: ${text} is nobody known any more.`);
 	}
-	const forgetPayer = (kind: string, text: string) =>
-		send('?/forget', { kind, text }, `Forgotten: ${text} is nobody known any more.`);
-	const forgetHabit = (lesson: Lesson) =>
-		send('?/forget-habit', { lesson }, `Forgotten: ${LESSON_NAMES[lesson]}.`);
+	async function forgetHabit(lesson: Lesson) {
+		if (await habitForm.send({ customerId, lesson })) toast(`Forgotten: ${LESSON_NAMES[lesson]}.`);
+	}
 	const payers = $derived([
-		...known.otherNames.map((text) => ({ kind: 'name', text, says: `Also called ${text}` })),
-		...known.payerAccounts.map((text) => ({ kind: 'account', text, says: `Pays from ${text}` })),
+		...known.otherNames.map((text) => ({ kind: 'name' as const, text, says: `Also called ${text}` })),
+		...known.payerAccounts.map((text) => ({ kind: 'account' as const, text, says: `Pays from ${text}` })),
 		...known.learned.map((one) => ({ kind: one.trait, text: one.key, says: payerSentence(one) }))
 	]);
 </script>

@@ -47,8 +47,8 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		customerId: 1,
 		lines,
 		onAccount: minor(0),
-		reasons: [],
 		others: [],
+		reasons: [],
 		otherAnswers: 0,
 		recognised: [],
 		booked: day('2026-10-29')

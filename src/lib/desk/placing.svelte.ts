@@ -9,7 +9,7 @@ import { parseTyped } from '../core/money/parse-typed';
 import { money } from '../words/format';
 import type { Desk } from '../server/looks/desk';
 import { matchAdvice, type MatchedLine } from '../core/3-matching/match-advice';
-import type { PlaceInput } from '../server/place-input';
+import type { AllocationInput } from '../server/allocation-input';
 import { outcomeOf } from './placing-outcome';
 
 /** Names of a gap, in the order of their keys; null leaves it owed. */
@@ -167,7 +167,7 @@ export class Placing {
 	}
 
 	/** Lays again what was on the strip when the receipt was held, as far as it is still open. */
-	#restore(order: PlaceInput): void {
+	#restore(order: AllocationInput): void {
 		for (const line of order.lines) {
 			const item = this.desk.items.find((one) => one.id === line.itemId);
 			if (!item) continue;
@@ -339,7 +339,7 @@ export class Placing {
 			adviceId: this.adviceId,
 			remember: this.remember,
 			date: receipt || !this.date ? null : this.date
-		} satisfies PlaceInput;
+		} satisfies AllocationInput;
 	}
 
 	#find(id: number): Chosen | undefined {

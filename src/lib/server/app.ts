@@ -2,9 +2,10 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { day, type Day } from '../core/day/day';
-import type { Circumstance, Person } from './acts/perform';
+import type { CallContext } from './act/define-act';
+import type { Person } from './act/person';
 import { openBooks, type Books } from './db/open';
-import { answerInThread } from './looks/answers';
+import { answerGiven, answerInThread } from './looks/answers';
 import { watchInbox, type Inbox } from './files/inbox';
 import { openAuth, type Auth } from './http/auth';
 import { openPostOffice, type PostOffice } from './mail/post-office';
@@ -18,7 +19,7 @@ export interface App {
 	readonly dataDir: string;
 	/** The day of the books: the demo's fixed day, else the day of the clock. */
 	today(): Promise<Day>;
-	circumstance(who: Person, key?: string): Promise<Circumstance>;
+	context(who: Person, key?: string): Promise<CallContext>;
 	close(): Promise<void>;
 }
 
@@ -67,8 +68,11 @@ export async function openApp(): Promise<App> {
 	const auth = openAuth(books.db, secretOf(folder), secure);
 	const postOffice = await openPostOffice(books, process.env['SMTP_URL'], join(folder, 'outbox'), clock);
 	const today = () => bookDay(books);
-	const circumstance = async (who: Person, key?: string) => ({ who, today: await today(), now: clock, key });
-	const inbox = await watchInbox(books, join(folder, 'inbox'), () => circumstance(APPLICATION));
+	const context = async (who: Person, key?: string): Promise<CallContext> => ({
+		...{ who, today: await today(), now: clock, key },
+		answerGiven: (receiptId) => answerGiven(books.db, receiptId)
+	});
+	const inbox = await watchInbox(books, join(folder, 'inbox'), () => context(APPLICATION));
 	postOffice.wake();
 	return {
 		books,
@@ -77,7 +81,7 @@ export async function openApp(): Promise<App> {
 		inbox,
 		dataDir: folder,
 		today,
-		circumstance,
+		context,
 		close: async () => {
 			await inbox.close();
 			await postOffice.close();

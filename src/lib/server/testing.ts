@@ -1,15 +1,20 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { eq } from 'drizzle-orm';
 import { camtXml, type XmlDetail, type XmlEntry } from '../../demo/camt-xml';
+import type { ActKind } from '../core/model/act-facts';
 import { day, type Day } from '../core/day/day';
 import { minor } from '../core/money/minor';
 import { addCustomers, type NewCustomer } from './acts/add-customers';
 import { importBankFile } from './acts/import-bank-file';
 import { issueDocuments, type NewDocument } from './acts/issue-documents';
-import { perform, type Act, type Circumstance, type Person } from './acts/perform';
+import { perform } from './act/perform';
+import type { Act, CallContext } from './act/define-act';
+import type { Person } from './act/person';
 import { setUpFirm } from './acts/set-up-firm';
 import { openBooks, type Books } from './db/open';
+import { act } from './db/schema';
 import { readBankFile } from './files/read-bank-file';
 import { proveBooks } from './looks/proof';
 
@@ -20,7 +25,7 @@ export const READER: Person = { id: 'u3', name: 'Imre', role: 'reader' };
 export const TODAY = day('2026-10-30');
 export const IBAN = 'GB00ZZAM1';
 
-export function as(who: Person, key?: string): Circumstance {
+export function as(who: Person, key?: string): CallContext {
 	return { who, today: TODAY, now: () => '2026-10-30T10:00:00.000Z', key };
 }
 
@@ -150,10 +155,21 @@ export async function bringIn(books: Books, xml: string, name = 'bank.xml') {
 }
 
 /** Does an act that a test takes for granted. */
-export async function done<I, O>(books: Books, act: Act<I, O>, input: I, who: Person): Promise<O> {
+export async function done<K extends ActKind, G, I, O>(
+	books: Books,
+	act: Act<K, G, I, O>,
+	input: G,
+	who: Person
+): Promise<O> {
 	const result = await perform(books, act, input, as(who));
 	if (!result.ok) throw new Error(JSON.stringify(result.problems));
 	return result.value;
+}
+
+/** Acts that are parts of one, in order. */
+export async function partsOf(books: Books, actId: number): Promise<number[]> {
+	const rows = await books.db.select({ id: act.id }).from(act).where(eq(act.parentId, actId)).orderBy(act.id);
+	return rows.map((row) => row.id);
 }
 
 /** Expects every rule of the proof to hold. */

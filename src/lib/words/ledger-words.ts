@@ -9,12 +9,12 @@ const KINDS: Readonly<Record<string, string>> = {
 	'return-payment': 'Came back',
 	'undo-return': 'Did not come back',
 	moved: 'For another account',
-	'place-credits': 'Credit placed',
+	'allocate-credits': 'Credit allocated',
 	invoice: 'Invoice',
 	credit_note: 'Credit note',
 	charge: 'Charge',
-	'place-receipt': 'Receipt',
-	'undo-placing': 'Taken back'
+	'allocate-receipt': 'Receipt',
+	'undo-posting': 'Undone'
 };
 
 /** What a line of a customer's ledger is called. */

@@ -1,4 +1,5 @@
 import type { Problem } from '../core/problems';
+import { actSentence } from './act-sentence';
 import { amount, moment, money, shortDay } from './format';
 import { overLimitSentence } from './over-limit-sentence';
 
@@ -141,6 +142,10 @@ function sentence(problem: Problem): string {
 			return `${problem.who || 'Somebody'} changed ${problem.item} on ${moment(problem.at)}; ${money(problem.open, problem.currency)} is open now. Check the amounts and post again.`;
 		case 'already-undone':
 			return `${problem.who} took this back on ${moment(problem.at)}.`;
+		case 'key-used':
+			return `This form was posted at ${moment(problem.at)} by ${problem.who}, with what it held then. Load the page again to see it; what you changed since is not posted.`;
+		case 'cannot-undo':
+			return `This cannot be undone in one step: ${actSentence(problem.act)}. Put it right on the pages of its receipts, claims or documents.`;
 		case 'credit-in-use':
 			return `The credit is in use: ${problem.what}. Take that off first.`;
 		case 'period-locked':

@@ -236,7 +236,7 @@ test.each([
 );
 
 it('names the lines of a ledger', () =>
-	expect([ledgerWords('place-receipt'), ledgerWords('bank_charge'), ledgerWords('credit_note')]).toEqual([
+	expect([ledgerWords('allocate-receipt'), ledgerWords('bank_charge'), ledgerWords('credit_note')]).toEqual([
 		'Receipt',
 		'Bank charge',
 		'Credit note'

@@ -1,10 +1,10 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { openNewBooks } from '$lib/server/acts/open-new-books';
+import { openNewBooks } from '$lib/server/acts/open-books';
 import { nobodyYet, personInput } from '$lib/server/acts/people';
-import { perform } from '$lib/server/acts/perform';
+import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/app';
-import { readForm } from '$lib/server/http/read-form';
+import { shaped } from '$lib/server/http/action';
 import { refuse } from '$lib/server/http/refuse';
 import { signIn } from '$lib/server/http/sign-in';
 import type { Actions, PageServerLoad } from './$types';
@@ -28,10 +28,10 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions: Actions = {
 	default: async (event) => {
 		const { app } = event.locals;
-		const read = await readForm(event.request, input);
+		const read = shaped(input, Object.fromEntries(await event.request.formData()));
 		if (!read.ok) return refuse(read.problems);
 		const { firm, address, phone, baseCurrency, bank, iban, ...person } = read.value;
-		const at = await app.circumstance(APPLICATION);
+		const at = await app.context(APPLICATION);
 		const lines = address
 			.split(/[\n,]/)
 			.map((line) => line.trim())

@@ -3,7 +3,9 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
+	import type { sendLetters } from '$lib/server/acts/send-letters';
+	import type { setAddress } from '$lib/server/acts/set-address';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/looks/letters';
@@ -16,32 +18,30 @@
 	};
 	let chosen = new SvelteSet<string>();
 	let shown = $state<string | null>(null);
-	let problems = $state<readonly string[]>([]);
 	let sending = $state<{ done: number; all: number } | null>(null);
-	/** The key of the batch under way: it stays the same when the batch is tried again, so nobody gets two letters. */
-	let key = crypto.randomUUID();
+	/** One batch after another: its key stays the same when the batch is tried again, so nobody gets two letters. */
+	const batchForm = new ActForm<
+		typeof sendLetters,
+		{ kind: 'statement' | 'reminder'; chosen: { customerId: number; currency: string }[] }
+	>('?/send', {
+		otherwise: 'The letters could not be written. None of these was sent; try again.',
+		refresh: false
+	});
+	const addressForm = new ActForm<typeof setAddress>('?/address');
+	const problems = $derived([...batchForm.problems, ...addressForm.problems]);
 	/** So many letters are one act: long runs show how far they are, and what is sent stays sent if the page is left. */
 	const BATCH = 50;
 
 	async function send(event: SubmitEvent) {
 		event.preventDefault();
 		const keys = [...chosen];
-		problems = [];
 		let done = 0;
 		for (let from = 0; from < keys.length; from += BATCH) {
 			sending = { done: from, all: keys.length };
 			const batch = keys.slice(from, from + BATCH);
-			const result = await postAction(
-				'?/send',
-				{ json: { kind: data.kind, chosen: batch.map(fromKey) }, key },
-				'The letters could not be written. None of these was sent; try again.'
-			);
-			if (!result.ok) {
-				problems = result.problems;
-				break;
-			}
-			key = crypto.randomUUID();
-			done += Number(result.data.sent ?? 0);
+			const answer = await batchForm.send({ kind: data.kind, chosen: batch.map(fromKey) });
+			if (!answer) break;
+			done += answer.output.sent;
 			for (const one of batch) chosen.delete(one);
 		}
 		sending = null;
@@ -180,16 +180,7 @@
 									>{row.email}</span
 								>
 							{:else}
-								<form
-									method="POST"
-									action="?/address"
-									class="flex gap-1"
-									use:enhance={() =>
-										async ({ result, update }) => {
-											problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
-											await update({ reset: false });
-										}}
-								>
+								<form method="POST" action="?/address" class="flex gap-1" use:enhance={addressForm.submit()}>
 									<input type="hidden" name="customerId" value={row.customerId} /><input
 										type="hidden"
 										name="kind"

@@ -21,18 +21,20 @@ import {
 	READER,
 	SUPERVISOR,
 	testBooks,
-	TODAY
+	TODAY,
+	partsOf
 } from '../testing';
 import { addRates } from './add-rates';
 import { holdReceipt } from './hold-receipt';
 import { lockPeriod } from './lock-period';
 import { addPerson, changeRole } from './people';
-import { perform, type Act } from './perform';
-import { placeCertain } from './place-certain';
-import type { PlaceInput } from '../place-input';
-import { placeMoney } from './place-money';
+import { perform } from '../act/perform';
+import type { AnyAct } from '../act/define-act';
+import { postCertain } from './post-certain';
+import type { AllocationInput } from '../allocation-input';
+import { allocateReceipt } from './allocate-receipt';
 import { setAside } from './set-aside';
-import { undoPlacing } from './undo-placing';
+import { undoPosting } from './undo-posting';
 import { day } from '../../core/day/day';
 
 let books: Books & { file: string };
@@ -40,17 +42,16 @@ beforeEach(async () => {
 	books = await testBooks();
 });
 const proves = async () => expect((await proveBooks(books.db)).breaches).toEqual([]);
-const place = (order: PlaceInput, who = CLERK, key?: string) =>
-	perform(books, placeMoney, order, as(who, key));
+const place = (order: AllocationInput, who = CLERK, key?: string) =>
+	perform(books, allocateReceipt, order, as(who, key));
 const order = (
 	receiptId: number,
-	lines: [number, number, PlaceInput['lines'][number]['differences']?][],
-	over: Partial<PlaceInput> = {}
-): PlaceInput => ({
+	lines: [number, number, AllocationInput['lines'][number]['differences']?][],
+	over: Partial<AllocationInput> = {}
+): AllocationInput => ({
 	receiptId,
 	receiptVersion: 1,
 	customerId: 1,
-	reasons: [],
 	lines: lines.map(([itemId, cash, differences = []]) => ({ itemId, version: 1, cash, differences })),
 	...over
 });
@@ -174,7 +175,7 @@ describe('placing', () => {
 		await place(order(1, [[1, 1000]]));
 		const account = await lookAtAccount(books.db, 'H1', { who: READER, today: TODAY });
 		expect(account!.standing[0]).toMatchObject({ open: 1700, credit: 1500 });
-		const receipt = account!.rows.find((row) => row.kind === 'place-receipt')!;
+		const receipt = account!.rows.find((row) => row.kind === 'allocate-receipt')!;
 		const invoice = account!.rows.find((row) => row.label === 'AK-1')!;
 		expect([receipt.threads[0]!.label, receipt.onAccount, invoice.threads[0]!.amount]).toEqual([
 			'AK-1',
@@ -206,15 +207,15 @@ describe('placing', () => {
 			);
 			if (!placed.ok) throw new Error(problemsText(placed.problems));
 			await proves();
-			expect((await perform(books, undoPlacing, { actId: placed.value.actId! }, as(CLERK))).ok).toBe(true);
+			expect((await perform(books, undoPosting, { actId: placed.value.actId! }, as(CLERK))).ok).toBe(true);
 			expect(await open()).toEqual([1000, 2000, 700, 300]);
-			expect(codes(await perform(books, undoPlacing, { actId: placed.value.actId! }, as(CLERK)))).toEqual([
+			expect(codes(await perform(books, undoPosting, { actId: placed.value.actId! }, as(CLERK)))).toEqual([
 				'already-undone'
 			]);
 			await proves();
 		}
 	});
-	test.each<[string, PlaceInput, string]>([
+	test.each<[string, AllocationInput, string]>([
 		['more than is open', order(1, [[1, 1001]]), 'over-item'],
 		[
 			'more than came',
@@ -267,7 +268,7 @@ describe('placing', () => {
 			CLERK
 		);
 		await proves();
-		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
 		await proves();
 		expect(
 			codes(await perform(books, setAside, { receiptId: 3, receiptVersion: 3, account: '1100' }, as(CLERK)))
@@ -294,10 +295,10 @@ describe('placing', () => {
 		const gain = await books.db.select().from(journalLine).where(eq(journalLine.account, '4400')).get();
 		expect([gain!.amount, gain!.base]).toEqual([0, -200]);
 		await proves();
-		await done(books, undoPlacing, { actId: placed.ok ? placed.value.actId! : 0 }, CLERK);
+		await done(books, undoPosting, { actId: placed.ok ? placed.value.actId! : 0 }, CLERK);
 		await proves();
 	});
-	it('posts all that are certain at once, each with a way back of its own', async () => {
+	it('posts all that are certain at once, each a part of one decision', async () => {
 		await bringIn(
 			books,
 			bankXml([credit(700, 'AK-3', { account: 'ACCW2' })], { reference: 'S2', opening: 3150 })
@@ -306,8 +307,8 @@ describe('placing', () => {
 		const certain = [...pile.answers.values()]
 			.filter((answer) => answer.band === 'certain')
 			.map((answer) => ({ id: answer.receiptId, version: 1 }));
-		const { actIds } = await done(books, placeCertain, { receipts: certain }, CLERK);
-		expect([certain.length, actIds.length]).toEqual([1, 1]);
+		const posted = await done(books, postCertain, { receipts: certain }, CLERK);
+		expect([certain.length, posted.posted, (await partsOf(books, posted.actId!)).length]).toEqual([1, 1, 1]);
 		expect(await open()).toEqual([1000, 2000, 0, 300]);
 		await proves();
 	});
@@ -333,7 +334,7 @@ describe('any order of acts', () => {
 						.from(receiptState)
 						.where(eq(receiptState.receiptId, receipt))
 						.get())!;
-					if (undo && state.actId) await done(books, undoPlacing, { actId: state.actId }, CLERK);
+					if (undo && state.actId) await done(books, undoPosting, { actId: state.actId }, CLERK);
 					else if (!undo && !state.actId) {
 						let left = receipt * 170;
 						const rows = await books.db.select().from(itemState);
@@ -345,15 +346,15 @@ describe('any order of acts', () => {
 						});
 						await done(
 							books,
-							placeMoney,
-							{ receiptId: receipt, receiptVersion: state.version, customerId: 1, lines, reasons: [] },
+							allocateReceipt,
+							{ receiptId: receipt, receiptVersion: state.version, customerId: 1, lines },
 							CLERK
 						);
 					}
 					await proves();
 				}
 				for (const state of await books.db.select().from(receiptState))
-					if (state.actId) await done(books, undoPlacing, { actId: state.actId }, CLERK);
+					if (state.actId) await done(books, undoPosting, { actId: state.actId }, CLERK);
 				expect(await open()).toEqual([100, 200, 300, 400, 500, 600]);
 				await proves();
 			}),
@@ -363,12 +364,12 @@ describe('any order of acts', () => {
 });
 
 describe('who may do what', () => {
-	const acts: [string, Act<never, unknown>, unknown][] = [
-		['place', placeMoney as never, order(1, [])],
-		['undo', undoPlacing as never, { actId: 1 }],
+	const acts: [string, AnyAct, unknown][] = [
+		['place', allocateReceipt as never, order(1, [])],
+		['undo', undoPosting as never, { actId: 1 }],
 		['set aside', setAside as never, { receiptId: 1, receiptVersion: 1, account: '7100' }],
 		['hold', holdReceipt as never, { receiptId: 1, receiptVersion: 1, because: '' }],
-		['post all', placeCertain as never, { receipts: [] }],
+		['post all', postCertain as never, { receipts: [] }],
 		['lock', lockPeriod as never, { through: TODAY }],
 		['let in', addPerson as never, {}]
 	];

@@ -2,8 +2,7 @@ import { eq } from 'drizzle-orm';
 import { normaliseName } from '../../core/3-matching/normalise-name';
 import type { Tx } from '../db/open';
 import { customer, customerName, payerAccount } from '../db/schema';
-import { recordAct } from '../repo/record-act';
-import { defineAct } from './perform';
+import { defineAct, madeHere } from '../act/define-act';
 
 export interface NewCustomer {
 	readonly code: string;
@@ -24,11 +23,16 @@ export interface NewCustomer {
 	readonly chasingPaused: string | null;
 }
 
+/** Ids by code. */
+export type AddedCustomers = Readonly<Record<string, number>>;
+
 /** Adds customer accounts; a parent must come before its branches. Returns ids by code. */
 export const addCustomers = defineAct({
 	kind: 'add-customers',
-	needs: 'clerk',
-	run: async (tx, customers: readonly NewCustomer[], at): Promise<ReadonlyMap<string, number>> => {
+	role: 'clerk',
+	input: madeHere<readonly NewCustomer[]>(),
+	run: async (ctx, customers): Promise<AddedCustomers> => {
+		const { tx } = ctx;
 		const ids = new Map<string, number>();
 		for (const { otherNames, payerAccounts, parentCode, address, ...row } of customers) {
 			const parentId = parentCode ? (ids.get(parentCode) ?? (await idOf(tx, parentCode))) : null;
@@ -46,16 +50,11 @@ export const addCustomers = defineAct({
 			if (payerAccounts.length)
 				await tx.insert(payerAccount).values(payerAccounts.map((account) => ({ customerId: id, account })));
 		}
-		await recordAct(tx, {
-			kind: 'add-customers',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Added ${customers.length} customer accounts`,
+		await ctx.record({
+			summary: { count: customers.length },
 			facts: { codes: customers.map((row) => row.code) }
 		});
-		return ids;
+		return Object.fromEntries(ids);
 	}
 });
 

@@ -3,8 +3,7 @@ import { chunks } from '../db/chunks';
 import type { Reader } from '../db/open';
 import { rate } from '../db/schema';
 import { rateBefore, ratesOn } from '../repo/rates';
-import { actByKey, recordAct } from '../repo/record-act';
-import { defineAct } from './perform';
+import { defineAct, madeHere } from '../act/define-act';
 
 export type RateFate = 'new' | 'same' | 'differs';
 
@@ -51,9 +50,10 @@ export async function previewRates(db: Reader, rows: readonly DayRate[]): Promis
  */
 export const addRates = defineAct({
 	kind: 'add-rates',
-	needs: 'clerk',
-	run: async (tx, rows: readonly Omit<DayRate, 'line'>[], at): Promise<{ added: number }> => {
-		if (at.key && (await actByKey(tx, at.key))) return { added: 0 };
+	role: 'clerk',
+	input: madeHere<readonly Omit<DayRate, 'line'>[]>(),
+	run: async (ctx, rows): Promise<{ added: number }> => {
+		const { tx } = ctx;
 		const seen = new Set(
 			(
 				await ratesOn(
@@ -71,15 +71,9 @@ export const addRates = defineAct({
 				.insert(rate)
 				.values(part.map(({ currency, day, millionths }) => ({ currency, day, millionths })))
 				.onConflictDoNothing();
-		await recordAct(tx, {
-			kind: 'add-rates',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Added ${fresh.length} exchange rates`,
-			facts: { rates: fresh.slice(0, 200), count: fresh.length },
-			key: at.key
+		await ctx.record({
+			summary: { count: fresh.length },
+			facts: { rates: fresh.slice(0, 200), count: fresh.length }
 		});
 		return { added: fresh.length };
 	}

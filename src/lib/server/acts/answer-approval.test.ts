@@ -16,10 +16,11 @@ import {
 	TODAY
 } from '../testing';
 import { answerApproval } from './answer-approval';
-import { perform, type Person } from './perform';
+import { perform } from '../act/perform';
+import type { Person } from '../act/person';
 import { setLimits } from './set-limits';
-import { undoPlacing } from './undo-placing';
-import { writeOffRemainders } from './write-off-remainders';
+import { undoPosting } from './undo-posting';
+import { writeOffSmallBalances } from './write-off-small-balances';
 
 let books: Books;
 const viewer = { who: CLERK, today: TODAY };
@@ -49,7 +50,7 @@ const open = async () =>
 const writeOff = async (ids: number[], who = CLERK, key?: string) =>
 	perform(
 		books,
-		writeOffRemainders,
+		writeOffSmallBalances,
 		{ items: await items(...ids), kind: 'bad_debt', note: 'insolvent' },
 		as(who, key)
 	);
@@ -66,12 +67,22 @@ describe('what is above a limit and brings no money', () => {
 		expect(await open()).toEqual([0, 7_000, 90_000]);
 		expect(await writeOff([2, 3])).toMatchObject({
 			ok: true,
-			value: { actIds: [], waits: [{ kind: 'bad_debt', amount: 97_000, most: 10_000 }] }
+			value: { actId: null, waits: [{ kind: 'bad_debt', amount: 97_000, most: 10_000 }] }
 		});
 		expect(await open()).toEqual([0, 7_000, 90_000]);
 		const { waiting } = await lookAtApprovals(books.db, null, viewer);
 		expect(waiting).toMatchObject([
-			{ by: 'Wren', mine: true, about: 'write off £970.00 of 2 documents (insolvent)', code: null }
+			{
+				by: 'Wren',
+				mine: true,
+				about: {
+					code: 'write-off',
+					documents: 2,
+					note: 'insolvent',
+					sums: [{ amount: 97_000, currency: 'GBP' }]
+				},
+				code: null
+			}
 		]);
 		await proves(books);
 	});
@@ -80,7 +91,7 @@ describe('what is above a limit and brings no money', () => {
 		const first = await writeOff([1, 2], CLERK, 'k1');
 		// Sent again it still says that it waits, not that it was written off.
 		expect(await writeOff([1, 2], CLERK, 'k1')).toEqual(first);
-		expect(first).toMatchObject({ ok: true, value: { actIds: [], waits: [{ kind: 'bad_debt' }] } });
+		expect(first).toMatchObject({ ok: true, value: { actId: null, waits: [{ kind: 'bad_debt' }] } });
 		expect(await countApprovals(books.db, null, viewer)).toBe(1);
 	});
 
@@ -90,12 +101,12 @@ describe('what is above a limit and brings no money', () => {
 		expect(await open()).toEqual([0, 0, 90_000]);
 		const rows = await books.db.select().from(act).orderBy(asc(act.id));
 		const last = rows.at(-1)!;
-		expect([last.kind, last.userName]).toEqual(['place-credits', 'Hollis']);
+		expect([last.kind, last.userName]).toEqual(['allocate-credits', 'Hollis']);
 		const { waiting, answered } = await lookAtApprovals(books.db, null, viewer);
 		expect(waiting).toEqual([]);
 		expect(answered).toMatchObject([{ state: 'agreed', answeredBy: 'Hollis', why: 'seen the notice' }]);
 		await proves(books);
-		await done(books, undoPlacing, { actId: last.id }, SUPERVISOR);
+		await done(books, undoPosting, { actId: last.id }, SUPERVISOR);
 		expect(await open()).toEqual([8_000, 7_000, 90_000]);
 		await proves(books);
 	});

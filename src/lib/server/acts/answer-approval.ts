@@ -1,20 +1,22 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Tx } from '../db/open';
+import type { OverLimit } from '../../core/4-allocation/over-limits';
+import { defineAct, type ActContext } from '../act/define-act';
+import { idField, noteField } from '../act/fields';
+import { requireRole } from '../act/person';
 import { act, approval } from '../db/schema';
 import { DomainError } from '../domain-error';
-import { recordAct } from '../repo/record-act';
+import { approvalAbout } from '../repo/approval-about';
 import { readSetting } from '../repo/settings';
-import { decideClaims } from './decide-claims';
-import { defineAct, requireRole, type Circumstance } from './perform';
-import { writeOffRemainders } from './write-off-remainders';
+import { decideClaims, decideInput } from './decide-claims';
+import { smallBalancesInput, writeOffSmallBalances } from './write-off-small-balances';
 
 export const answerApprovalInput = z
 	.object({
 		/** The act of asking. */
-		asked: z.number().int(),
+		asked: idField,
 		answer: z.enum(['agree', 'refuse', 'withdraw']),
-		why: z.string().trim().max(400).default('')
+		why: noteField
 	})
 	.refine((one) => one.answer !== 'refuse' || one.why !== '', {
 		message: 'Say why not: whoever asked will read it.',
@@ -22,7 +24,6 @@ export const answerApprovalInput = z
 	});
 
 const STATES = { agree: 'agreed', refuse: 'refused', withdraw: 'withdrawn' } as const;
-const SAYS = { agree: 'Agreed', refuse: 'Did not agree', withdraw: 'Asked no longer' } as const;
 
 /**
  * Answers somebody who asked a supervisor. Agreed, it is posted as it was asked for, in the supervisor's name and within the
@@ -30,9 +31,10 @@ const SAYS = { agree: 'Agreed', refuse: 'Did not agree', withdraw: 'Asked no lon
  */
 export const answerApproval = defineAct({
 	kind: 'answer-approval',
-	needs: 'clerk',
-	run: async (tx, given: z.input<typeof answerApprovalInput>, at) => {
-		const input = answerApprovalInput.parse(given);
+	role: 'clerk',
+	input: answerApprovalInput,
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const found = await tx
 			.select({ approval, askedBy: act.userId, askedByName: act.userName })
 			.from(approval)
@@ -44,34 +46,40 @@ export const answerApproval = defineAct({
 			const last = await tx.select().from(act).where(eq(act.id, found.approval.endedActId!)).get();
 			throw new DomainError({ code: 'already-answered', who: last!.userName, at: last!.at });
 		}
-		if (input.answer !== 'withdraw' || found.askedBy !== at.who.id) requireRole(at.who, 'supervisor');
-		const actId = await recordAct(tx, {
-			kind: 'answer-approval',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `${SAYS[input.answer]}: ${found.approval.about}${input.why ? ` (${input.why})` : ''}`,
-			facts: { asked: input.asked, askedBy: found.askedByName, answer: input.answer, reason: input.why },
+		if (input.answer !== 'withdraw' || found.askedBy !== ctx.who.id) requireRole(ctx.who, 'supervisor');
+		const actId = await ctx.record({
+			summary: { answer: input.answer, about: approvalAbout(found.approval.about), why: input.why },
+			facts: { asked: input.asked, askedBy: found.askedByName, reason: input.why },
 			customerId: found.approval.customerId
 		});
 		await tx
 			.update(approval)
 			.set({ state: STATES[input.answer], endedActId: actId })
 			.where(eq(approval.actId, input.asked));
-		if (input.answer === 'agree') await post(tx, found.approval, at);
+		if (input.answer === 'agree') await post(ctx, found.approval);
 		return { actId };
 	}
 });
 
-async function post(tx: Tx, wanted: typeof approval.$inferSelect, at: Circumstance): Promise<void> {
-	const input: unknown = JSON.parse(wanted.input);
-	const inner = { ...at, key: undefined };
-	const { waits } =
-		wanted.kind === 'decide-claim'
-			? await decideClaims.run(tx, input as Parameters<typeof decideClaims.run>[1], inner)
-			: await writeOffRemainders.run(tx, input as Parameters<typeof writeOffRemainders.run>[1], inner);
+async function post(ctx: ActContext, wanted: typeof approval.$inferSelect): Promise<void> {
+	const waits = await runWanted(ctx, wanted);
 	if (waits.length === 0) return;
-	const currency = (await readSetting(tx, 'firm'))?.baseCurrency ?? 'GBP';
+	const currency = (await readSetting(ctx.tx, 'firm'))?.baseCurrency ?? 'GBP';
 	throw new DomainError(...waits.map((one) => ({ ...one, code: 'over-limit' as const, currency })));
+}
+
+/** Does what was asked for; the kinds of earlier versions were called otherwise. */
+async function runWanted(
+	ctx: ActContext,
+	{ kind, input }: typeof approval.$inferSelect
+): Promise<readonly OverLimit[]> {
+	const given: unknown = JSON.parse(input);
+	switch (kind) {
+		case 'decide-claim':
+		case 'decide-claims':
+			return (await ctx.run(decideClaims, given as z.input<typeof decideInput>)).waits;
+		case 'write-off-remainders':
+		case 'write-off-small-balances':
+			return (await ctx.run(writeOffSmallBalances, given as z.input<typeof smallBalancesInput>)).waits;
+	}
 }

@@ -22,11 +22,11 @@ import {
 } from '../testing';
 import { addRates } from './add-rates';
 import { bookUnidentified } from './book-unidentified';
-import { perform } from './perform';
-import { placeMoney } from './place-money';
+import { perform } from '../act/perform';
+import { allocateReceipt } from './allocate-receipt';
 import { setAside } from './set-aside';
 import { splitReceipt } from './split-receipt';
-import { undoPlacing } from './undo-placing';
+import { undoPosting } from './undo-posting';
 
 let books: Books;
 const viewer = { who: READER, today: TODAY };
@@ -56,23 +56,23 @@ describe('money whose payer nobody knows', () => {
 			{ id: 1, unidentifiedActId: expect.any(Number) }
 		]);
 		await proves(books);
-		const { actId } = await done(books, placeMoney, onInvoice(2), CLERK);
+		const { actId } = await done(books, allocateReceipt, onInvoice(2), CLERK);
 		expect((await balance(CHART.unidentified.code))[0]?.[0] ?? 0).toBe(0);
 		await proves(books);
-		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
 		expect(await balance(CHART.unidentified.code)).toEqual([[-10_000, -10_000]]);
 		await proves(books);
 	});
 	it('the booking itself is taken back while it waits, and not after', async () => {
 		const first = await book();
 		const actId = first.ok ? first.value.actId : 0;
-		const placed = await done(books, placeMoney, onInvoice(2), CLERK);
-		expect(await perform(books, undoPlacing, { actId }, as(CLERK))).toMatchObject({
+		const placed = await done(books, allocateReceipt, onInvoice(2), CLERK);
+		expect(await perform(books, undoPosting, { actId }, as(CLERK))).toMatchObject({
 			ok: false,
 			problems: [{ code: 'credit-in-use' }]
 		});
-		await done(books, undoPlacing, { actId: placed.actId! }, CLERK);
-		await done(books, undoPlacing, { actId }, CLERK);
+		await done(books, undoPosting, { actId: placed.actId! }, CLERK);
+		await done(books, undoPosting, { actId }, CLERK);
 		expect((await balance(CHART.unidentified.code))[0]?.[0] ?? 0).toBe(0);
 		await proves(books);
 	});
@@ -102,7 +102,7 @@ describe('money whose payer nobody knows', () => {
 		await done(books, bookUnidentified, { receiptId: 2, receiptVersion: 1 }, CLERK);
 		expect(await balance(CHART.unidentified.code)).toEqual([[-1_000, -800]]);
 		const onAccount = { receiptId: 2, receiptVersion: 2, customerId: 3, lines: [] };
-		await done(books, placeMoney, onAccount, CLERK);
+		await done(books, allocateReceipt, onAccount, CLERK);
 		expect((await balance(CHART.unidentified.code))[0] ?? [0, 0]).toEqual([0, 0]);
 		await proves(books);
 	});

@@ -3,13 +3,11 @@ import { z } from 'zod';
 import { CHART } from '../../core/5-journal/chart';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import { minor } from '../../core/money/minor';
-import { toDecimal } from '../../core/money/to-decimal';
 import { receiptState } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { postJournal } from '../repo/post-journal';
-import { actByKey, recordAct } from '../repo/record-act';
 import { whereMoneyLies } from '../repo/where-money-lies';
-import { defineAct } from './perform';
+import { defineAct } from '../act/define-act';
 import { moneyOf } from './accounting-day';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
 
@@ -24,32 +22,26 @@ export const unidentifiedInput = z.object({
  */
 export const bookUnidentified = defineAct({
 	kind: 'book-unidentified',
-	needs: 'clerk',
-	run: async (tx, input: z.infer<typeof unidentifiedInput>, at): Promise<{ actId: number }> => {
-		const done = at.key ? await actByKey(tx, at.key) : undefined;
-		if (done) return { actId: done.id };
-		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+	role: 'clerk',
+	input: unidentifiedInput,
+	run: async (ctx, { receiptId, receiptVersion }): Promise<{ actId: number }> => {
+		const { tx } = ctx;
+		const { row, state } = await takeReceipt(tx, receiptId, receiptVersion);
 		refuseUnidentified(state);
 		if (row.amount <= 0) throw new DomainError({ code: 'not-a-credit-entry' });
-		const { date, base } = await moneyOf(tx, row, state, at.today);
+		const { date, base } = await moneyOf(tx, row, state, ctx.today);
 		const amount = minor(row.amount);
-		const actId = await recordAct(tx, {
-			kind: 'book-unidentified',
+		const actId = await ctx.record({
 			date,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Booked ${toDecimal(amount, row.currency)} ${row.currency} from ${row.payerName ?? 'an unnamed payer'} to unidentified receipts`,
-			facts: {},
-			receiptId: row.id,
-			key: at.key
+			summary: { amount, currency: row.currency, payer: row.payerName },
+			receiptId: row.id
 		});
 		await tx
 			.update(receiptState)
 			.set({
 				unidentifiedActId: actId,
 				unidentifiedBase: base,
-				version: input.receiptVersion + 1,
+				version: receiptVersion + 1,
 				lastActId: actId
 			})
 			.where(eq(receiptState.receiptId, row.id));

@@ -6,7 +6,7 @@ import type { Reader } from '../db/open';
 import { customer } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { addCustomers, type NewCustomer } from './add-customers';
-import { defineAct } from './perform';
+import { defineAct, madeHere } from '../act/define-act';
 
 export interface BroughtIn {
 	readonly added: number;
@@ -69,9 +69,11 @@ export async function previewCustomers(db: Reader, rows: readonly CustomerRow[])
 
 /** Adds the customers of a table that are not in the books yet; one that differs stops all of it. */
 export const bringInCustomers = defineAct({
-	kind: 'add-customers',
-	needs: 'clerk',
-	run: async (tx, rows: readonly CustomerRow[], at): Promise<BroughtIn> => {
+	kind: 'bring-in-customers',
+	role: 'clerk',
+	input: madeHere<readonly CustomerRow[]>(),
+	run: async (ctx, rows): Promise<BroughtIn> => {
+		const { tx } = ctx;
 		const preview = await previewCustomers(tx, rows);
 		const problems: Problem[] = [...preview.problems];
 		for (const row of preview.rows)
@@ -79,8 +81,11 @@ export const bringInCustomers = defineAct({
 				problems.push({ code: 'differs', what: `customer ${row.label}`, why: row.why, line: row.line });
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
-		if (fresh.length > 0) await addCustomers.run(tx, parentsFirst(fresh).map(asNew), at);
-		return { added: fresh.length, skipped: rows.length - fresh.length };
+		const brought = { added: fresh.length, skipped: rows.length - fresh.length };
+		if (fresh.length === 0) return ctx.unchanged(brought);
+		await ctx.record({ summary: brought });
+		await ctx.run(addCustomers, parentsFirst(fresh).map(asNew));
+		return brought;
 	}
 });
 

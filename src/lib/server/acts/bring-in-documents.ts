@@ -11,8 +11,8 @@ import type { Reader } from '../db/open';
 import { customer, customerName, document } from '../db/schema';
 import { DomainError } from '../domain-error';
 import type { BroughtIn, Fate, Preview } from './bring-in-customers';
-import { issueDocuments, type NewDocument } from './issue-documents';
-import { defineAct } from './perform';
+import { issue, type NewDocument } from './issue-documents';
+import { defineAct, madeHere } from '../act/define-act';
 
 type Owner = Pick<
 	typeof customer.$inferSelect,
@@ -65,9 +65,11 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
  * settled before they came here is booked against opening balances.
  */
 export const bringInDocuments = defineAct({
-	kind: 'issue-document',
-	needs: 'clerk',
-	run: async (tx, rows: readonly DocumentRow[], at): Promise<BroughtIn> => {
+	kind: 'bring-in-documents',
+	role: 'clerk',
+	input: madeHere<readonly DocumentRow[]>(),
+	run: async (ctx, rows): Promise<BroughtIn> => {
+		const { tx } = ctx;
 		const preview = await previewDocuments(tx, rows);
 		const problems: Problem[] = [...preview.problems];
 		for (const row of preview.rows)
@@ -76,12 +78,14 @@ export const bringInDocuments = defineAct({
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const owners = await ownersOf(tx, rows);
 		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
-		await issueDocuments.run(
-			tx,
-			fresh.map((row) => asNew(row, owners(row)!)),
-			at
+		const brought = { added: fresh.length, skipped: rows.length - fresh.length };
+		if (fresh.length === 0) return ctx.unchanged(brought);
+		await ctx.record({ summary: brought });
+		await issue(
+			ctx,
+			fresh.map((row) => asNew(row, owners(row)!))
 		);
-		return { added: fresh.length, skipped: rows.length - fresh.length };
+		return brought;
 	}
 });
 

@@ -10,7 +10,7 @@ import { proveBooks } from '../looks/proof';
 import { as, CLERK, testBooks } from '../testing';
 import { bringInCustomers } from './bring-in-customers';
 import { bringInDocuments, previewDocuments } from './bring-in-documents';
-import { perform } from './perform';
+import { perform } from '../act/perform';
 
 let books: Books;
 beforeEach(async () => (books = await testBooks()));

@@ -3,11 +3,9 @@ import { z } from 'zod';
 import { creditLines } from '../../core/1-open-items/credit-lines';
 import type { OverLimit } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
-import { parseDay, type Day } from '../../core/day/day';
+import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { share } from '../../core/money/share';
-import { toDecimal } from '../../core/money/to-decimal';
-import { list, money } from '../../words/format';
 import type { Tx } from '../db/open';
 import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
 import { DomainError } from '../domain-error';
@@ -15,15 +13,13 @@ import { changeItems } from '../repo/change-items';
 import { nextNumber } from '../repo/next-number';
 import { itemsById } from '../repo/open-items';
 import { postJournal } from '../repo/post-journal';
-import { actByKey, recordAct } from '../repo/record-act';
 
-import { askApproval, askedBefore } from './ask-approval';
-import { issueDocuments } from './issue-documents';
-import { defineAct, type Circumstance } from './perform';
+import { askApproval } from './ask-approval';
+import { issue } from './issue-documents';
+import { chosenDayField, noteField, sumField } from '../act/fields';
+import { defineAct, type ActContext } from '../act/define-act';
 import { chosenDate } from './accounting-day';
-import { placeAs } from './place-money';
-
-const amount = z.number().int().min(0).refine(Number.isSafeInteger);
+import { allocate } from './allocate-receipt';
 
 export const decideInput = z.object({
 	claims: z
@@ -33,25 +29,23 @@ export const decideInput = z.object({
 				itemId: z.number().int(),
 				version: z.number().int(),
 				/** How much of it is allowed with a credit note, owed again on its invoice, and written off; the rest waits on. */
-				allow: amount,
-				billBack: amount,
-				writeOff: amount
+				allow: sumField,
+				billBack: sumField,
+				writeOff: sumField
 			})
 		)
 		.min(1, 'Choose a claim first.')
 		.max(500),
-	note: z.string().trim().max(400).default(''),
-	date: z
-		.string()
-		.refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.')
-		.nullable()
-		.default(null)
+	note: noteField,
+	date: chosenDayField
 });
 type Decision = z.output<typeof decideInput>['claims'][number];
 
 export interface Decided {
+	/** Null where nothing is decided, but a supervisor was asked. */
+	readonly actId: number | null;
 	readonly decided: number;
-	/** What is beyond the person's limit: then nothing is decided, and a supervisor was asked. */
+	/** What is beyond the person's limit. */
 	readonly waits: readonly OverLimit[];
 }
 
@@ -60,23 +54,23 @@ export interface Decided {
  * with its first due date), or written off as a bad debt. All of them or none; beyond the person's limit a supervisor is asked.
  */
 export const decideClaims = defineAct({
-	kind: 'decide-claim',
-	needs: 'clerk',
-	run: async (tx, given: z.input<typeof decideInput>, at): Promise<Decided> => {
-		const input = decideInput.parse(given);
-		const done = at.key ? await actByKey(tx, at.key) : undefined;
-		if (done) return { decided: 0, waits: askedBefore(done) };
-		const waits = await askFirst(tx, input, at);
-		if (waits.length) return { decided: 0, waits };
-		const date = await chosenDate(tx, input.date, at.today);
-		for (const [i, one] of input.claims.entries())
-			await decide(tx, one, date, input.note, { ...at, key: i === 0 ? at.key : undefined });
-		return { decided: input.claims.length, waits: [] };
+	kind: 'decide-claims',
+	role: 'clerk',
+	input: decideInput,
+	run: async (ctx, input): Promise<Decided> => {
+		const waits = await askFirst(ctx, input);
+		if (waits.length) return { actId: null, decided: 0, waits };
+		const date = await chosenDate(ctx.tx, input.date, ctx.today);
+		const decided = input.claims.length;
+		const actId = await ctx.record({ date, summary: { count: decided, note: input.note } });
+		for (const one of input.claims) await decide(ctx.part('decide-claim'), one, date, input.note);
+		return { actId, decided, waits: [] };
 	}
 });
 
 /** What is written off of all the claims together counts against the limit. */
-async function askFirst(tx: Tx, input: z.output<typeof decideInput>, at: Circumstance): Promise<OverLimit[]> {
+async function askFirst(ctx: ActContext, input: z.output<typeof decideInput>): Promise<OverLimit[]> {
+	const { tx } = ctx;
 	const lost = input.claims.filter((one) => one.writeOff > 0);
 	const items = new Map(
 		(
@@ -94,26 +88,28 @@ async function askFirst(tx: Tx, input: z.output<typeof decideInput>, at: Circums
 	});
 	// What is wrong about one is refused, and not asked about.
 	if (known.length < lost.length) return [];
-	const sums = known.map(
-		({ item: { number, currency }, writeOff }) => `${money(writeOff, currency)} of ${number}`
-	);
+	const sums = known.map(({ item: { number, currency }, writeOff }) => ({
+		...{ amount: writeOff, currency, number }
+	}));
 	const owners = [...new Set(known.map(({ item }) => item.customerId))];
-	return askApproval(
-		tx,
-		{
-			...{ kind: 'decide-claim', input },
-			about: `write off ${list(sums)}${input.note ? ` (${input.note})` : ''}`,
-			customerId: owners.length === 1 ? owners[0]! : null,
-			booked: known.map(({ item, writeOff }) => ({
-				kind: 'bad_debt',
-				base: share(item.openBase, writeOff, item.open)
-			}))
-		},
-		at
-	);
+	return askApproval(ctx, {
+		...{ kind: 'decide-claims', input },
+		about: { code: 'write-off-claims', sums, note: input.note },
+		customerId: owners.length === 1 ? owners[0]! : null,
+		booked: known.map(({ item, writeOff }) => ({
+			kind: 'bad_debt',
+			base: share(item.openBase, writeOff, item.open)
+		}))
+	});
 }
 
-async function decide(tx: Tx, one: Decision, date: Day, note: string, at: Circumstance): Promise<void> {
+async function decide(
+	ctx: ActContext<'decide-claim'>,
+	one: Decision,
+	date: Day,
+	note: string
+): Promise<void> {
+	const { tx } = ctx;
 	const found = await tx
 		.select({ claim, document })
 		.from(claim)
@@ -130,22 +126,15 @@ async function decide(tx: Tx, one: Decision, date: Day, note: string, at: Circum
 	const sum = one.allow + one.billBack + one.writeOff;
 	if (sum <= 0 || sum > now.open)
 		throw new DomainError({ code: 'over-item', item: number, asked: sum, open: now.open, currency });
-	const parts = [
-		one.allow ? `${toDecimal(minor(one.allow), currency)} allowed` : '',
-		one.billBack ? `${toDecimal(minor(one.billBack), currency)} billed back` : '',
-		one.writeOff ? `${toDecimal(minor(one.writeOff), currency)} written off` : ''
-	].filter(Boolean);
-	const actId = await recordAct(tx, {
-		kind: 'decide-claim',
+	const actId = await ctx.record({
 		date,
-		at: at.now(),
-		userId: at.who.id,
-		userName: at.who.name,
-		summary: `Decided ${number}: ${parts.join(', ')}${note ? ` (${note})` : ''}`,
+		summary: {
+			...{ number, currency, note },
+			...{ allowed: one.allow, billedBack: one.billBack, writtenOff: one.writeOff }
+		},
 		facts: { ...one, note },
 		customerId,
-		documentId: found.document.id,
-		key: at.key
+		documentId: found.document.id
 	});
 	let version = one.version;
 	if (one.billBack > 0) {
@@ -160,38 +149,27 @@ async function decide(tx: Tx, one: Decision, date: Day, note: string, at: Circum
 		);
 		version++;
 	}
-	const inner = { ...at, key: undefined };
 	if (one.allow > 0) {
-		const noteItem = await issueNote(tx, found.claim.fromItemId, one.allow, number, date, inner);
-		await placeAs(
-			tx,
-			{
-				...{ receiptId: null, receiptVersion: null, customerId, date },
-				lines: [
-					{ itemId: one.itemId, version, cash: one.allow, differences: [] },
-					{ itemId: noteItem, version: 1, cash: -one.allow, differences: [] }
-				]
-			},
-			inner,
-			null
-		);
+		const noteItem = await issueNote(ctx, found.claim.fromItemId, one.allow, number, date);
+		await allocate(ctx.part('allocate-receipt'), {
+			...{ receiptId: null, receiptVersion: null, customerId, date },
+			lines: [
+				{ itemId: one.itemId, version, cash: one.allow, differences: [] },
+				{ itemId: noteItem, version: 1, cash: -one.allow, differences: [] }
+			]
+		});
 		version++;
 	}
 	if (one.writeOff > 0)
-		await placeAs(
-			tx,
-			{
-				...{ receiptId: null, receiptVersion: null, customerId, date },
-				lines: [
-					{
-						...{ itemId: one.itemId, version, cash: 0 },
-						differences: [{ kind: 'bad_debt', amount: one.writeOff }]
-					}
-				]
-			},
-			inner,
-			null
-		);
+		await allocate(ctx.part('allocate-receipt'), {
+			...{ receiptId: null, receiptVersion: null, customerId, date },
+			lines: [
+				{
+					...{ itemId: one.itemId, version, cash: 0 },
+					differences: [{ kind: 'bad_debt', amount: one.writeOff }]
+				}
+			]
+		});
 	if (sum === now.open) {
 		// What made up the most of it names the outcome; the records say the parts.
 		const most = Math.max(one.allow, one.billBack, one.writeOff);
@@ -231,13 +209,13 @@ async function billBack(
 
 /** A credit note over what is allowed, at the invoice's rates of tax; returns its item. */
 async function issueNote(
-	tx: Tx,
+	ctx: ActContext,
 	fromItemId: number,
 	value: number,
 	claimNumber: string,
-	date: Day,
-	at: Circumstance
+	date: Day
 ): Promise<number> {
+	const { tx } = ctx;
 	const from = await tx
 		.select({ document })
 		.from(item)
@@ -247,25 +225,21 @@ async function issueNote(
 	const head = from!.document;
 	const lines = await tx.select().from(documentLine).where(eq(documentLine.documentId, head.id));
 	const text = `allowed on ${head.number}, ${claimNumber}`;
-	const { documentIds } = await issueDocuments.run(
-		tx,
-		[
-			{
-				kind: 'credit_note',
-				number: await nextNumber(tx, 'credit_note'),
-				...{ customerId: head.customerId, issued: date, currency: head.currency, text },
-				lines: creditLines(
-					minor(value),
-					lines.map((line) => ({ ...line, net: minor(line.net), tax: minor(line.tax) })),
-					text
-				),
-				instalments: [{ due: date, amount: minor(value) }],
-				...{ purchaseOrder: head.purchaseOrder, orderReference: null, paymentReference: null },
-				...{ discountBasisPoints: null, discountUntil: null }
-			}
-		],
-		at
-	);
+	const { documentIds } = await issue(ctx, [
+		{
+			kind: 'credit_note',
+			number: await nextNumber(tx, 'credit_note'),
+			...{ customerId: head.customerId, issued: date, currency: head.currency, text },
+			lines: creditLines(
+				minor(value),
+				lines.map((line) => ({ ...line, net: minor(line.net), tax: minor(line.tax) })),
+				text
+			),
+			instalments: [{ due: date, amount: minor(value) }],
+			...{ purchaseOrder: head.purchaseOrder, orderReference: null, paymentReference: null },
+			...{ discountBasisPoints: null, discountUntil: null }
+		}
+	]);
 	const row = await tx
 		.select({ id: itemState.itemId })
 		.from(itemState)

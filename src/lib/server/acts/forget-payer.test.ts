@@ -17,9 +17,9 @@ import {
 	TODAY
 } from '../testing';
 import { forgetPayer } from './forget-payer';
-import { perform } from './perform';
-import { placeMoney } from './place-money';
-import { undoPlacing } from './undo-placing';
+import { perform } from '../act/perform';
+import { allocateReceipt } from './allocate-receipt';
+import { undoPosting } from './undo-posting';
 
 let books: Books;
 /** Five invoices of one account, and a payment for each by its number from a club that nobody knows, each time with the same words. */
@@ -51,7 +51,7 @@ const place = async (receiptId: number) => {
 		.get(receiptId)!
 		.lines.map((line) => ({ ...line, differences: [], version: versions.get(line.itemId)! }));
 	const order = { receiptId, receiptVersion: 1, customerId: 1, lines };
-	return (await done(books, placeMoney, order, CLERK)).actId!;
+	return (await done(books, allocateReceipt, order, CLERK)).actId!;
 };
 const seen = async () => {
 	const { learned } = (await lookAtAccount(books.db, 'H1', { who: CLERK, today: TODAY }))!;
@@ -72,7 +72,7 @@ describe('who pays for a customer', () => {
 		const second = await place(2);
 		expect((await answer(5)).band).toBe('certain');
 		expect(await seen()).toEqual(['account CLUB1 2', 'name MERE CLUB 2', 'words SUMMER KILN FUND 2']);
-		await done(books, undoPlacing, { actId: second }, CLERK);
+		await done(books, undoPosting, { actId: second }, CLERK);
 		expect((await answer(5)).band).toBe('likely');
 	});
 	it('can be forgotten, each for itself; what comes after may teach it again', async () => {

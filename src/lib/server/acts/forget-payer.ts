@@ -6,8 +6,7 @@ import type { Tx } from '../db/open';
 import { customer, customerName, forgottenPayer, payerAccount } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { payersLearned } from '../repo/payer-lessons';
-import { recordAct } from '../repo/record-act';
-import { defineAct } from './perform';
+import { defineAct } from '../act/define-act';
 
 export const forgetInput = z.object({
 	customerId: z.number().int(),
@@ -21,9 +20,10 @@ export const forgetInput = z.object({
  */
 export const forgetPayer = defineAct({
 	kind: 'forget-payer',
-	needs: 'clerk',
-	run: async (tx, given: z.input<typeof forgetInput>, at): Promise<{ actId: number }> => {
-		const { customerId, kind, text } = forgetInput.parse(given);
+	role: 'clerk',
+	input: forgetInput,
+	run: async (ctx, { customerId, kind, text }): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const owner = await tx.select().from(customer).where(eq(customer.id, customerId)).get();
 		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const own = kind === 'name' && normaliseName(text) === normaliseName(owner.name);
@@ -33,16 +33,8 @@ export const forgetPayer = defineAct({
 			(one) => one.trait === kind && one.key === key
 		);
 		if (gone === 0 && !learned) throw new DomainError({ code: 'not-found', what: WHAT[kind] });
-		const actId = await recordAct(tx, {
-			kind: 'forget-payer',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary:
-				kind === 'words'
-					? `Forgot that “${text}” stands for ${owner.name}`
-					: `Forgot that ${text} pays for ${owner.name}`,
+		const actId = await ctx.record({
+			summary: { trait: kind, text, customer: owner.name },
 			facts: { kind, text },
 			customerId
 		});

@@ -18,8 +18,7 @@ import {
 } from '../db/schema';
 import type { BankFileRead } from '../files/read-bank-file';
 import { fingerprints } from '../repo/fingerprints';
-import { recordAct } from '../repo/record-act';
-import { defineAct } from './perform';
+import { defineAct, madeHere } from '../act/define-act';
 import { DomainError } from '../domain-error';
 
 export interface ImportedStatement {
@@ -46,10 +45,13 @@ export interface Imported {
 /** Brings a file that was read into the books, whole or not at all. What is there already stays as it is. */
 export const importBankFile = defineAct({
 	kind: 'import-bank-file',
-	needs: 'clerk',
-	run: async (tx, file: BankFileRead, at): Promise<Imported> => {
+	role: 'clerk',
+	input: madeHere<BankFileRead>(),
+	run: async (ctx, file): Promise<Imported> => {
+		const { tx } = ctx;
 		const before = await importedBefore(tx, file.sha256);
-		if (before) return { name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 };
+		if (before)
+			return ctx.unchanged({ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 });
 		const accounts = await accountsFor(tx, file.statements);
 
 		let entryId =
@@ -143,15 +145,9 @@ export const importBankFile = defineAct({
 		}
 		const entriesNew = rows.entries.length;
 		const entriesKnown = rows.links.length - entriesNew;
-		const actId = await recordAct(tx, {
-			kind: 'import-bank-file',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Brought in ${file.name}: ${entriesNew} new entries, ${entriesKnown} there already`,
-			facts: { file: file.name, sha256: file.sha256, entriesNew, entriesKnown },
-			key: at.key
+		const actId = await ctx.record({
+			summary: { file: file.name, entriesNew, entriesKnown },
+			facts: { sha256: file.sha256 }
 		});
 		const { name, sha256, bytes } = file;
 		await tx.insert(bankFile).values({ id: fileId, actId, name, sha256, bytes, entriesNew, entriesKnown });

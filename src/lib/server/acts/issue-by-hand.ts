@@ -2,23 +2,21 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { drawUp } from '../../core/1-open-items/draw-up';
 import { addDays } from '../../core/day/arithmetic';
-import { parseDay, type Day } from '../../core/day/day';
+import { dayField } from '../act/fields';
 import { minor } from '../../core/money/minor';
 import { customer } from '../db/schema';
 import { DomainError } from '../domain-error';
-import { actByKey } from '../repo/record-act';
-import { issueDocuments } from './issue-documents';
-import { defineAct } from './perform';
+import { issue } from './issue-documents';
+import { defineAct } from '../act/define-act';
 
 const reference = z.string().trim().max(70).nullable();
-const day = z.string().refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.');
 
 /** What the screen for one document sends. Amounts in minor units of the customer's currency, rates in basis points. */
 export const documentInput = z.object({
 	kind: z.enum(['invoice', 'credit_note', 'charge']),
 	customerId: z.number({ error: 'Choose the customer first.' }).int(),
 	number: z.string().trim().min(1, 'Give the document a number.').max(35),
-	issued: day,
+	issued: dayField,
 	lines: z
 		.array(
 			z.object({
@@ -47,22 +45,18 @@ export const documentInput = z.object({
 
 /** Issues one document as it was typed: worked out by the core, posted with its journal. */
 export const issueByHand = defineAct({
-	kind: 'issue-document',
-	needs: 'clerk',
-	run: async (
-		tx,
-		given: z.input<typeof documentInput>,
-		at
-	): Promise<{ documentId: number | null; code: string }> => {
-		const input = documentInput.parse(given);
+	kind: 'issue-by-hand',
+	role: 'clerk',
+	input: documentInput,
+	run: async (ctx, input): Promise<{ documentId: number; code: string }> => {
+		const { tx } = ctx;
 		const owner = await tx
-			.select({ code: customer.code, currency: customer.currency })
+			.select({ code: customer.code, name: customer.name, currency: customer.currency })
 			.from(customer)
 			.where(eq(customer.id, input.customerId))
 			.get();
 		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
-		if (at.key && (await actByKey(tx, at.key))) return { documentId: null, code: owner.code };
-		const issued = input.issued as Day;
+		const { issued } = input;
 		const lines = input.lines.map((line) => ({ ...line, net: minor(line.net) }));
 		const drawn = drawUp(lines, issued, input.shares);
 		if (drawn.total <= 0)
@@ -70,22 +64,23 @@ export const issueByHand = defineAct({
 				...{ code: 'field', field: 'lines' },
 				message: 'The document has to come to more than nothing. What lowers the debt is a credit note.'
 			});
-		const { documentIds } = await issueDocuments.run(
-			tx,
-			[
-				{
-					...{ kind: input.kind, number: input.number, customerId: input.customerId, issued },
-					...{ currency: owner.currency, lines: drawn.lines, text: lines[0]!.text },
-					instalments: drawn.instalments.filter((part) => part.amount > 0),
-					purchaseOrder: input.purchaseOrder || null,
-					orderReference: input.orderReference || null,
-					paymentReference: input.paymentReference || null,
-					discountBasisPoints: input.discount?.basisPoints ?? null,
-					discountUntil: input.discount ? addDays(issued, input.discount.days) : null
-				}
-			],
-			at
-		);
+		await ctx.record({
+			date: issued,
+			summary: { number: input.number, customer: owner.name },
+			customerId: input.customerId
+		});
+		const { documentIds } = await issue(ctx, [
+			{
+				...{ kind: input.kind, number: input.number, customerId: input.customerId, issued },
+				...{ currency: owner.currency, lines: drawn.lines, text: lines[0]!.text },
+				instalments: drawn.instalments.filter((part) => part.amount > 0),
+				purchaseOrder: input.purchaseOrder || null,
+				orderReference: input.orderReference || null,
+				paymentReference: input.paymentReference || null,
+				discountBasisPoints: input.discount?.basisPoints ?? null,
+				discountUntil: input.discount ? addDays(issued, input.discount.days) : null
+			}
+		]);
 		return { documentId: documentIds[0]!, code: owner.code };
 	}
 });

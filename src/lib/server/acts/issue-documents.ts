@@ -18,11 +18,10 @@ import { firstOpenDay } from '../repo/check-period';
 import { changeItems } from '../repo/change-items';
 import { groupBy } from '../repo/group-by';
 import { postJournal, postJournals, type Journal } from '../repo/post-journal';
-import { recordActs } from '../repo/record-act';
 import { readSetting } from '../repo/settings';
 import { baseConverter } from '../repo/to-base';
 import { DomainError } from '../domain-error';
-import { defineAct } from './perform';
+import { defineAct, madeHere, type ActContext } from '../act/define-act';
 
 export interface NewDocument {
 	readonly kind: DocumentKind;
@@ -48,107 +47,113 @@ export interface NewDocument {
 	readonly settledBefore?: Minor;
 }
 
-/** Puts invoices, credit notes and charges on customers' accounts, each an act of its own with its journal; all or none. */
+/** Puts invoices, credit notes and charges on customers' accounts; all or none. */
 export const issueDocuments = defineAct({
-	kind: 'issue-document',
-	needs: 'clerk',
-	run: async (tx, input: readonly NewDocument[], at): Promise<{ documentIds: number[] }> => {
-		if (input.length === 0) return { documentIds: [] };
-		const names = await check(tx, input);
-		const convert = await converters(tx, input);
-		const sums = input.map((one) => {
-			const net = sumOf(one.lines, (line) => line.net);
-			const tax = sumOf(one.lines, (line) => line.tax);
-			const total = minor(net + tax);
-			const toBase = convert.get(`${one.currency} ${one.issued}`)!;
-			return { net, tax, total, totalBase: toBase(total), taxBase: toBase(tax) };
-		});
-		const actIds = await recordActs(
-			tx,
-			input.map((one, i) => ({
-				kind: 'issue-document',
-				date: one.issued,
-				at: at.now(),
-				userId: at.who.id,
-				userName: at.who.name,
-				summary: `Issued ${one.number} to ${names.get(one.customerId)}`,
-				facts: { number: one.number, kind: one.kind, total: sums[i]!.total, currency: one.currency },
-				customerId: one.customerId,
-				key: i === 0 ? at.key : null
-			}))
-		);
-		const first =
-			((
-				await tx
-					.select({ n: max(document.id) })
-					.from(document)
-					.get()
-			)?.n ?? 0) + 1;
-		let itemId =
-			(
-				await tx
-					.select({ n: max(item.id) })
-					.from(item)
-					.get()
-			)?.n ?? 0;
-		const documents = input.map(
-			({ lines: _lines, instalments: _instalments, settledBefore: _settled, ...head }, i) => ({
-				...head,
-				id: first + i,
-				actId: actIds[i]!,
-				numberKey: referenceKey(head.number),
-				purchaseOrderKey: head.purchaseOrder && referenceKey(head.purchaseOrder),
-				paymentReferenceKey: head.paymentReference && referenceKey(head.paymentReference),
-				total: sums[i]!.total,
-				totalBase: sums[i]!.totalBase
-			})
-		);
-		const items = input.flatMap((one, i) => {
-			// The parts keep the whole's value in base currency, too.
-			const bases = split(
-				sums[i]!.totalBase,
-				one.instalments.map((part) => part.amount)
-			);
-			return one.instalments.map(({ due, amount }, index) => ({
-				id: ++itemId,
-				documentId: first + i,
-				customerId: one.customerId,
-				part: index + 1,
-				parts: one.instalments.length,
-				due,
-				total: amount,
-				totalBase: bases[index]!
-			}));
-		});
-		const states = items.map((row) => ({
-			itemId: row.id,
-			customerId: row.customerId,
-			due: row.due,
-			kind: input[row.documentId - first]!.kind,
-			currency: input[row.documentId - first]!.currency,
-			open: row.total,
-			openBase: row.totalBase,
-			version: 1,
-			lastActId: actIds[row.documentId - first]!
-		}));
-		await insertRows(tx, document, documents);
-		await insertRows(
-			tx,
-			documentLine,
-			input.flatMap((one, i) => one.lines.map((line) => ({ ...line, documentId: first + i })))
-		);
-		await insertRows(tx, item, items);
-		await insertRows(tx, itemState, states);
-		const journals = input.map((one, i): Journal => {
-			const { net, tax, totalBase, taxBase } = sums[i]!;
-			const lines = journalOfDocument({ ...one, net, tax, taxBase, netBase: minor(totalBase - taxBase) });
-			return { actId: actIds[i]!, date: one.issued, lines };
-		});
-		await postJournals(tx, journals);
-		await settleBefore(tx, input, actIds, items, first);
-		return { documentIds: documents.map((row) => row.id) };
+	kind: 'bring-in-documents',
+	role: 'clerk',
+	input: madeHere<readonly NewDocument[]>(),
+	run: async (ctx, input): Promise<{ documentIds: number[] }> => {
+		if (input.length === 0) return ctx.unchanged({ documentIds: [] });
+		await ctx.record({ summary: { added: input.length, skipped: 0 } });
+		return issue(ctx, input);
 	}
 });
+
+/** Puts documents on customers' accounts as parts of the act that issues them, each recorded with its journal. */
+export async function issue(
+	ctx: ActContext,
+	input: readonly NewDocument[]
+): Promise<{ documentIds: number[] }> {
+	const { tx } = ctx;
+	const names = await check(tx, input);
+	const convert = await converters(tx, input);
+	const sums = input.map((one) => {
+		const net = sumOf(one.lines, (line) => line.net);
+		const tax = sumOf(one.lines, (line) => line.tax);
+		const total = minor(net + tax);
+		const toBase = convert.get(`${one.currency} ${one.issued}`)!;
+		return { net, tax, total, totalBase: toBase(total), taxBase: toBase(tax) };
+	});
+	const actIds = await ctx.recordParts(
+		'issue-document',
+		input.map((one, i) => ({
+			date: one.issued,
+			summary: { number: one.number, customer: names.get(one.customerId)! },
+			facts: { kind: one.kind, total: sums[i]!.total, currency: one.currency },
+			customerId: one.customerId
+		}))
+	);
+	const first =
+		((
+			await tx
+				.select({ n: max(document.id) })
+				.from(document)
+				.get()
+		)?.n ?? 0) + 1;
+	let itemId =
+		(
+			await tx
+				.select({ n: max(item.id) })
+				.from(item)
+				.get()
+		)?.n ?? 0;
+	const documents = input.map(
+		({ lines: _lines, instalments: _instalments, settledBefore: _settled, ...head }, i) => ({
+			...head,
+			id: first + i,
+			actId: actIds[i]!,
+			numberKey: referenceKey(head.number),
+			purchaseOrderKey: head.purchaseOrder && referenceKey(head.purchaseOrder),
+			paymentReferenceKey: head.paymentReference && referenceKey(head.paymentReference),
+			total: sums[i]!.total,
+			totalBase: sums[i]!.totalBase
+		})
+	);
+	const items = input.flatMap((one, i) => {
+		// The parts keep the whole's value in base currency, too.
+		const bases = split(
+			sums[i]!.totalBase,
+			one.instalments.map((part) => part.amount)
+		);
+		return one.instalments.map(({ due, amount }, index) => ({
+			id: ++itemId,
+			documentId: first + i,
+			customerId: one.customerId,
+			part: index + 1,
+			parts: one.instalments.length,
+			due,
+			total: amount,
+			totalBase: bases[index]!
+		}));
+	});
+	const states = items.map((row) => ({
+		itemId: row.id,
+		customerId: row.customerId,
+		due: row.due,
+		kind: input[row.documentId - first]!.kind,
+		currency: input[row.documentId - first]!.currency,
+		open: row.total,
+		openBase: row.totalBase,
+		version: 1,
+		lastActId: actIds[row.documentId - first]!
+	}));
+	await insertRows(tx, document, documents);
+	await insertRows(
+		tx,
+		documentLine,
+		input.flatMap((one, i) => one.lines.map((line) => ({ ...line, documentId: first + i })))
+	);
+	await insertRows(tx, item, items);
+	await insertRows(tx, itemState, states);
+	const journals = input.map((one, i): Journal => {
+		const { net, tax, totalBase, taxBase } = sums[i]!;
+		const lines = journalOfDocument({ ...one, net, tax, taxBase, netBase: minor(totalBase - taxBase) });
+		return { actId: actIds[i]!, date: one.issued, lines };
+	});
+	await postJournals(tx, journals);
+	await settleBefore(tx, input, actIds, items, first);
+	return { documentIds: documents.map((row) => row.id) };
+}
 
 /** What was settled before the documents came here: off their earliest instalments, against opening balances. */
 async function settleBefore(

@@ -12,15 +12,16 @@ import {
 	done,
 	invoices,
 	newDocument,
+	partsOf,
 	proves,
 	READER,
 	testBooks,
 	TODAY
 } from '../testing';
 import { dropAdvice, keepAdvice } from './keep-advice';
-import { perform } from './perform';
-import { placeCertain } from './place-certain';
-import { undoPlacing } from './undo-placing';
+import { perform } from '../act/perform';
+import { postCertain } from './post-certain';
+import { undoPosting } from './undo-posting';
 
 let books: Books;
 const viewer = { who: READER, today: TODAY };
@@ -56,10 +57,10 @@ it('is kept, and answers for its money when that comes; posted it is used up, ta
 		[2, 3]
 	]);
 	expect(found.reasons.map((one) => one.code)).toContain('advice-kept');
-	const { actIds } = await done(books, placeCertain, { receipts: [{ id: 1, version: 1 }] }, CLERK);
+	const posted = await done(books, postCertain, { receipts: [{ id: 1, version: 1 }] }, CLERK);
 	expect(await waiting()).toEqual([]);
 	expect((await openItemsOf(books.db, [1])).map((item) => item.number)).toEqual(['AK-1']);
-	await done(books, undoPlacing, { actId: actIds[0]! }, CLERK);
+	await done(books, undoPosting, { actId: (await partsOf(books, posted.actId!))[0]! }, CLERK);
 	expect(await waiting()).toHaveLength(1);
 	await proves(books);
 });

@@ -1,19 +1,16 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import { matchAdvice } from '../../core/3-matching/match-advice';
-import { parseDay, type Day } from '../../core/day/day';
-import { toDecimal } from '../../core/money/to-decimal';
-import { minor } from '../../core/money/minor';
 import { readAdvice } from '../../tables/read-advice';
 import { advice, customer } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { openItemsOf } from '../repo/open-items';
-import { actByKey, recordAct } from '../repo/record-act';
-import { defineAct } from './perform';
+import { dayField, idField } from '../act/fields';
+import { defineAct } from '../act/define-act';
 
 export const adviceInput = z.object({
 	customerId: z.number({ error: 'Choose the customer first.' }).int(),
-	date: z.string().refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.'),
+	date: dayField,
 	source: z.string().trim().min(1, 'Paste the advice, or take its file.').max(500_000)
 });
 
@@ -23,10 +20,10 @@ export const adviceInput = z.object({
  */
 export const keepAdvice = defineAct({
 	kind: 'keep-advice',
-	needs: 'clerk',
-	run: async (tx, given: z.infer<typeof adviceInput>, at): Promise<{ adviceId: number | null }> => {
-		if (at.key && (await actByKey(tx, at.key))) return { adviceId: null };
-		const input = adviceInput.parse(given);
+	role: 'clerk',
+	input: adviceInput,
+	run: async (ctx, input): Promise<{ adviceId: number }> => {
+		const { tx } = ctx;
 		const owner = await tx
 			.select({ id: customer.id, name: customer.name, currency: customer.currency })
 			.from(customer)
@@ -46,43 +43,37 @@ export const keepAdvice = defineAct({
 		const row = { customerId: owner.id, date: input.date, currency, total, source: input.source };
 		const [kept] = await tx
 			.insert(advice)
-			.values({ ...row, keptBy: at.who.name })
+			.values({ ...row, keptBy: ctx.who.name })
 			.returning({ id: advice.id });
-		await recordAct(tx, {
-			kind: 'keep-advice',
-			date: input.date as Day,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Kept an advice of ${owner.name} over ${toDecimal(minor(total), currency)} ${currency}`,
+		await ctx.record({
+			date: input.date,
+			summary: { customer: owner.name, amount: total, currency },
 			facts: { adviceId: kept!.id, lines: matched.length },
-			customerId: owner.id,
-			key: at.key
+			customerId: owner.id
 		});
 		return { adviceId: kept!.id };
 	}
 });
 
+export const dropAdviceInput = z.object({ adviceId: idField });
+
 /** Takes advices away that wait no longer; one that was used stays with its receipt. */
 export const dropAdvice = defineAct({
 	kind: 'drop-advice',
-	needs: 'clerk',
-	run: async (tx, input: { adviceId: number }, at): Promise<null> => {
+	role: 'clerk',
+	input: dropAdviceInput,
+	run: async (ctx, { adviceId }): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const [gone] = await tx
 			.delete(advice)
-			.where(and(eq(advice.id, input.adviceId), isNull(advice.receiptId)))
+			.where(and(eq(advice.id, adviceId), isNull(advice.receiptId)))
 			.returning();
 		if (!gone) throw new DomainError({ code: 'not-found', what: 'advice that waits' });
-		await recordAct(tx, {
-			kind: 'drop-advice',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Took away an advice over ${toDecimal(minor(gone.total), gone.currency)} ${gone.currency}`,
+		const actId = await ctx.record({
+			summary: { amount: gone.total, currency: gone.currency },
 			facts: { source: gone.source.slice(0, 4000) },
 			customerId: gone.customerId
 		});
-		return null;
+		return { actId };
 	}
 });

@@ -4,11 +4,11 @@ import { pain001 } from '../../core/8-payments/pain001';
 import type { Problem } from '../../core/problems';
 import { minor } from '../../core/money/minor';
 import { bankAccount, refundFile, refundInFile } from '../db/schema';
-import { actByKey, recordAct } from '../repo/record-act';
 import { refundsDue } from '../repo/refunds-due';
 import { readSetting } from '../repo/settings';
 import { DomainError } from '../domain-error';
-import { defineAct } from './perform';
+import { accountNumberField } from '../act/fields';
+import { defineAct } from '../act/define-act';
 
 export const refundFileInput = z.object({
 	bankAccountId: z.number({ message: 'Choose the bank account.' }).int(),
@@ -17,10 +17,7 @@ export const refundFileInput = z.object({
 			z.object({
 				id: z.number().int(),
 				/** Where it goes: as the bank showed it, or as somebody typed it. */
-				account: z
-					.string()
-					.transform((text) => text.replace(/\s/g, '').toUpperCase())
-					.pipe(z.string().regex(/^[A-Z0-9]{4,34}$/, 'Give the account that each refund goes to.'))
+				account: accountNumberField('Give the account that each refund goes to.')
 			})
 		)
 		.min(1, 'Choose something first.')
@@ -30,13 +27,10 @@ export const refundFileInput = z.object({
 /** Writes refunds into a file for the bank, each once for ever; the bank's own debit is set aside to refunds when it comes. */
 export const makeRefundFile = defineAct({
 	kind: 'make-refund-file',
-	needs: 'supervisor',
-	run: async (tx, given: z.input<typeof refundFileInput>, at): Promise<{ fileId: number }> => {
-		const input = refundFileInput.parse(given);
-		if (at.key) {
-			const done = await actByKey(tx, at.key);
-			if (done) return { fileId: (JSON.parse(done.facts) as { fileId: number }).fileId };
-		}
+	role: 'supervisor',
+	input: refundFileInput,
+	run: async (ctx, input): Promise<{ fileId: number }> => {
+		const { tx } = ctx;
 		const from = await tx.select().from(bankAccount).where(eq(bankAccount.id, input.bankAccountId)).get();
 		const firm = await readSetting(tx, 'firm');
 		if (!from || !firm) throw new DomainError({ code: 'not-found', what: 'bank account' });
@@ -66,30 +60,24 @@ export const makeRefundFile = defineAct({
 		});
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const fileId = (await tx.$count(refundFile)) + 1;
-		const messageId = `REFUNDS-${at.today}-${fileId}`;
+		const messageId = `REFUNDS-${ctx.today}-${fileId}`;
 		const xml = pain001({
 			messageId,
-			madeAt: at.now().slice(0, 19),
-			payOn: at.today,
+			madeAt: ctx.now().slice(0, 19),
+			payOn: ctx.today,
 			firm: firm.name,
 			from: { account: from.number, bic: from.bic },
 			currency: from.currency,
 			refunds
 		});
-		const actId = await recordAct(tx, {
-			kind: 'make-refund-file',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Made a file of ${refunds.length} refund${refunds.length === 1 ? '' : 's'} for the bank`,
-			facts: { fileId, refunds: input.refunds },
-			key: at.key
+		const actId = await ctx.record({
+			summary: { count: refunds.length },
+			facts: { fileId, refunds: input.refunds }
 		});
 		const name = `${messageId.toLowerCase()}.xml`;
 		await tx
 			.insert(refundFile)
-			.values({ id: fileId, actId, date: at.today, bankAccountId: from.id, name, xml });
+			.values({ id: fileId, actId, date: ctx.today, bankAccountId: from.id, name, xml });
 		await tx.insert(refundInFile).values(input.refunds.map(({ id }) => ({ creditChangeId: id, fileId })));
 		return { fileId };
 	}

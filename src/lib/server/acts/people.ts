@@ -4,11 +4,9 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Tx } from '../db/open';
 import { account, session, user } from '../db/schema';
-import { recordAct } from '../repo/record-act';
 import { DomainError } from '../domain-error';
-import { defineAct, type Circumstance } from './perform';
-
-export const ROLES = ['clerk', 'supervisor', 'reader'] as const;
+import { defineAct } from '../act/define-act';
+import { ROLES } from '../act/person';
 
 export const personInput = z.object({
 	name: z.string().trim().min(1, 'Type a name.').max(80),
@@ -21,8 +19,10 @@ export type PersonInput = z.infer<typeof personInput>;
 /** Lets a person in, with a role and a first password. */
 export const addPerson = defineAct({
 	kind: 'add-person',
-	needs: 'supervisor',
-	run: async (tx, input: PersonInput, at) => {
+	role: 'supervisor',
+	input: personInput,
+	run: async (ctx, input): Promise<{ id: string }> => {
+		const { tx } = ctx;
 		const taken = await tx.select({ id: user.id }).from(user).where(eq(user.email, input.email)).get();
 		if (taken)
 			throw new DomainError({
@@ -31,7 +31,7 @@ export const addPerson = defineAct({
 				message: `${input.email} signs in here already.`
 			});
 		const id = randomUUID();
-		const now = new Date(at.now());
+		const now = new Date(ctx.now());
 		const { name, email, role } = input;
 		await tx
 			.insert(user)
@@ -46,7 +46,7 @@ export const addPerson = defineAct({
 			createdAt: now,
 			updatedAt: now
 		});
-		await record(tx, at, 'add-person', `Let in ${name} as ${role}`, { email, role });
+		await ctx.record({ summary: { name, role }, facts: { email } });
 		return { id };
 	}
 });
@@ -56,8 +56,10 @@ export const roleInput = z.object({ id: z.string(), role: z.enum([...ROLES, 'non
 /** Changes a person's role, or shuts them out (`none`), which ends their sessions. The last supervisor stays. */
 export const changeRole = defineAct({
 	kind: 'change-role',
-	needs: 'supervisor',
-	run: async (tx, input: z.infer<typeof roleInput>, at) => {
+	role: 'supervisor',
+	input: roleInput,
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const person = await tx.select().from(user).where(eq(user.id, input.id)).get();
 		if (!person) throw new DomainError({ code: 'not-found', what: 'person' });
 		if (person.role === 'supervisor' && input.role !== 'supervisor') {
@@ -71,40 +73,18 @@ export const changeRole = defineAct({
 		const role = input.role === 'none' ? person.role : input.role;
 		await tx
 			.update(user)
-			.set({ role, active: !out, updatedAt: new Date(at.now()) })
+			.set({ role, active: !out, updatedAt: new Date(ctx.now()) })
 			.where(eq(user.id, person.id));
 		if (out) await tx.delete(session).where(eq(session.userId, person.id));
-		await record(tx, at, 'change-role', out ? `Shut out ${person.name}` : `Made ${person.name} ${role}`, {
-			email: person.email,
-			role: input.role
+		const actId = await ctx.record({
+			summary: { name: person.name, role: input.role },
+			facts: { email: person.email, before: person.active ? person.role : 'none' }
 		});
+		return { actId };
 	}
 });
 
 /** True while nobody can sign in: then, and only then, the first supervisor may be made by whoever starts the books. */
 export async function nobodyYet(tx: Pick<Tx, 'select'>): Promise<boolean> {
 	return (await tx.select({ id: user.id }).from(user).limit(1).get()) === undefined;
-}
-
-/** Makes the first supervisor of new books; refuses once there is anybody. */
-export const addFirstSupervisor = defineAct({
-	kind: 'add-person',
-	needs: 'supervisor',
-	run: async (tx, input: PersonInput, at) => {
-		if (!(await nobodyYet(tx)))
-			throw new DomainError({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
-		return addPerson.run(tx, { ...input, role: 'supervisor' }, at);
-	}
-});
-
-async function record(tx: Tx, at: Circumstance, kind: string, summary: string, facts: unknown) {
-	await recordAct(tx, {
-		kind,
-		date: at.today,
-		at: at.now(),
-		userId: at.who.id,
-		userName: at.who.name,
-		summary,
-		facts
-	});
 }

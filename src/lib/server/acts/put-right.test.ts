@@ -16,20 +16,22 @@ import {
 	done,
 	invoices,
 	newDocument,
+	partsOf,
 	proves,
 	SUPERVISOR,
 	testBooks,
 	TODAY
 } from '../testing';
+import { actSentence } from '../../words/act-sentence';
 import { forgetPayer } from './forget-payer';
 import { lockPeriod, unlockPeriod } from './lock-period';
-import { moveSeveral } from './move-several';
-import { perform } from './perform';
-import { placeAsBefore } from './place-as-before';
-import { placeMoney } from './place-money';
+import { moveReceipts } from './move-receipts';
+import { perform } from '../act/perform';
+import { reinstate } from './reinstate';
+import { allocateReceipt } from './allocate-receipt';
 import { setLimits } from './set-limits';
-import { undoPlacing } from './undo-placing';
-import { writeOffRemainders } from './write-off-remainders';
+import { undoPosting } from './undo-posting';
+import { writeOffSmallBalances } from './write-off-small-balances';
 
 let books: Books;
 const viewer = { who: CLERK, today: TODAY };
@@ -59,7 +61,7 @@ const version = async (id: number) =>
 const settle = async (receiptId: number, customerId: number, itemId: number, cash: number, gap = 0) =>
 	done(
 		books,
-		placeMoney,
+		allocateReceipt,
 		{
 			...{ receiptId, receiptVersion: (await state(receiptId)).version, customerId, reasons: ['seen'] },
 			lines: [
@@ -76,20 +78,20 @@ describe('an undoing is taken back', () => {
 	it('placing the money once more as it was, differences and all', async () => {
 		const first = await settle(2, 1, 2, 4_980, 20);
 		const before = await open();
-		const undone = await done(books, undoPlacing, { actId: first.actId! }, CLERK);
+		const undone = await done(books, undoPosting, { actId: first.actId! }, CLERK);
 		expect(await open()).toEqual([10_000, 5_000, 3_000]);
-		await done(books, placeAsBefore, { actId: undone.actId }, CLERK);
+		await done(books, reinstate, { actId: undone.actId }, CLERK);
 		expect(await open()).toEqual(before);
 		await proves(books);
-		const again = await perform(books, placeAsBefore, { actId: undone.actId }, as(CLERK));
+		const again = await perform(books, reinstate, { actId: undone.actId }, as(CLERK));
 		expect(again.ok ? [] : again.problems).toMatchObject([{ code: 'receipt-taken', who: 'Wren' }]);
 	});
 
 	it('but not where the item is settled otherwise meanwhile', async () => {
 		const first = await settle(1, 1, 1, 10_000);
-		const undone = await done(books, undoPlacing, { actId: first.actId! }, CLERK);
+		const undone = await done(books, undoPosting, { actId: first.actId! }, CLERK);
 		await settle(2, 1, 1, 4_980);
-		const refused = await perform(books, placeAsBefore, { actId: undone.actId }, as(CLERK));
+		const refused = await perform(books, reinstate, { actId: undone.actId }, as(CLERK));
 		expect(refused.ok ? [] : refused.problems).toMatchObject([{ code: 'over-item', open: 5_020 }]);
 		await proves(books);
 	});
@@ -98,15 +100,15 @@ describe('an undoing is taken back', () => {
 describe('several at once', () => {
 	it('to another account, or to wait again; all or none', async () => {
 		const [a, b] = [await settle(1, 1, 1, 10_000), await settle(2, 1, 2, 4_980)];
-		const placings = [
+		const allocations = [
 			{ actId: a.actId!, receiptVersion: (await state(1)).version },
 			{ actId: b.actId!, receiptVersion: (await state(2)).version }
 		];
-		const stale = [placings[0]!, { ...placings[1]!, receiptVersion: 1 }];
-		const refused = await perform(books, moveSeveral, { placings: stale, customerId: 2 }, as(CLERK));
+		const stale = [allocations[0]!, { ...allocations[1]!, receiptVersion: 1 }];
+		const refused = await perform(books, moveReceipts, { allocations: stale, customerId: 2 }, as(CLERK));
 		expect(refused.ok).toBe(false);
 		expect(await open()).toEqual([0, 20, 3_000]);
-		await done(books, moveSeveral, { placings, customerId: 2 }, CLERK);
+		await done(books, moveReceipts, { allocations, customerId: 2 }, CLERK);
 		expect([(await state(1)).onAccount, (await state(2)).customerId]).toEqual([10_000, 2]);
 		expect(await open()).toEqual([10_000, 5_000, 3_000]);
 		await proves(books);
@@ -116,7 +118,7 @@ describe('several at once', () => {
 				return { actId: row.actId!, receiptVersion: row.version };
 			})
 		);
-		await done(books, moveSeveral, { placings: now, customerId: null }, CLERK);
+		await done(books, moveReceipts, { allocations: now, customerId: null }, CLERK);
 		expect([(await state(1)).state, (await state(2)).state]).toEqual(['waiting', 'waiting']);
 		await proves(books);
 	});
@@ -136,16 +138,17 @@ describe('small remainders of many accounts', () => {
 			'W2 AK-3 30'
 		]);
 		expect((await lookAtRemainders(books.db, { upTo: 29, partPaid: true }, viewer)).rows).toHaveLength(1);
-		const { actIds } = await done(
+		const { actId } = await done(
 			books,
-			writeOffRemainders,
+			writeOffSmallBalances,
 			{ items: found.rows, kind: 'small_difference' },
 			CLERK
 		);
+		const actIds = await partsOf(books, actId!);
 		expect(actIds).toHaveLength(2);
 		expect(await open()).toEqual([0, 0, 0]);
 		await proves(books);
-		await done(books, undoPlacing, { actId: actIds[0]! }, CLERK);
+		await done(books, undoPosting, { actId: actIds[0]! }, CLERK);
 		expect(await open()).toEqual([0, 20, 0]);
 		await proves(books);
 	});
@@ -155,7 +158,7 @@ describe('small remainders of many accounts', () => {
 		await done(books, setLimits, limits, SUPERVISOR);
 		const { rows } = await lookAtRemainders(books.db, { upTo: 30, partPaid: true }, viewer);
 		const codes = async (items: typeof rows, kind: 'small_difference' | 'bad_debt') => {
-			const result = await perform(books, writeOffRemainders, { items, kind }, as(CLERK));
+			const result = await perform(books, writeOffSmallBalances, { items, kind }, as(CLERK));
 			return result.ok ? result.value.waits.map((one) => one.kind) : result.problems.map((one) => one.code);
 		};
 		expect(await codes(rows, 'small_difference')).toEqual(['over-tolerance']);
@@ -184,9 +187,9 @@ describe('periods and the record', () => {
 		expect(await codes(await unlock('2026-09-01', 'late credit note'))).toEqual([]);
 		const periods = await lookAtPeriods(books.db, null, viewer);
 		expect(periods.locked).toBe('2026-08-31');
-		expect(periods.history.map((row) => row.summary)).toEqual([
-			'Opened the books again from 2026-09-01: late credit note',
-			'Locked the books up to 2026-09-30: month end'
+		expect(periods.history.map((row) => actSentence(row.said))).toEqual([
+			'Opened the books again from 1 Sep 2026: late credit note',
+			'Locked the books up to 30 Sep 2026: month end'
 		]);
 		expect(periods.months[0]).toMatchObject({ first: '2026-10-01', waiting: 3, locked: 'none' });
 		await proves(books);
@@ -200,12 +203,16 @@ describe('periods and the record', () => {
 			(await lookAtRecord(books.db, { ...none, ...over }, viewer)).rows.map((row) => row.kind);
 		expect((await read({}))[0]).toBe('lock-period');
 		expect(await read({ person: 'Hollis' })).toEqual(['lock-period', 'set-up-firm']);
-		expect(await read({ customer: 'hazel' })).toEqual(['place-receipt', 'issue-document', 'issue-document']);
-		expect(await read({ document: 'AK-1' })).toEqual(['place-receipt', 'issue-document']);
+		expect(await read({ customer: 'hazel' })).toEqual([
+			'allocate-receipt',
+			'issue-document',
+			'issue-document'
+		]);
+		expect(await read({ document: 'AK-1' })).toEqual(['allocate-receipt', 'issue-document']);
 		expect(await read({ from: '2026-10-31' })).toEqual([]);
 		expect(await read({ to: '2026-10-30', person: 'Hollis' })).toHaveLength(2);
 		const [row] = (await lookAtRecord(books.db, { ...none, document: 'AK-1' }, viewer)).rows;
-		expect(row).toMatchObject({ posted: true, undoneBy: null, reason: 'seen', code: 'H1' });
+		expect(row).toMatchObject({ posted: true, undoneBy: null, reason: '', code: 'H1' });
 		const [stored] = await books.db.all<{ hash: string }>(sql`select hash from act where id = ${row!.id}`);
 		expect(row!.hash).toBe(stored!.hash);
 	});

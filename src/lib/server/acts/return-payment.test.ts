@@ -18,17 +18,18 @@ import {
 	SUPERVISOR,
 	testBooks
 } from '../testing';
-import { keepDrafts } from './drafts';
+import { keepManualReceipts } from './manual-receipts';
 import { lockPeriod } from './lock-period';
-import { makeSlip } from './make-slip';
-import { perform } from './perform';
-import { placeAgain } from './place-again';
-import { placeMoney } from './place-money';
-import { postDrafts } from './post-drafts';
-import { returnPayment } from './return-payment';
-import { tieEntry } from './tie-entry';
-import { tieReturn } from './tie-return';
-import { undoPlacing } from './undo-placing';
+import { makeSlip } from './make-paying-in-slip';
+import { perform } from '../act/perform';
+import { reallocate } from './reallocate';
+import { allocateReceipt } from './allocate-receipt';
+import { postManualReceipts } from './post-manual-receipts';
+import type { z } from 'zod';
+import { returnPayment, type returnInput } from './return-payment';
+import { matchBankEntry } from './match-bank-entry';
+import { matchBankReturn } from './match-bank-return';
+import { undoPosting } from './undo-posting';
 import { undoReturn } from './undo-return';
 
 let books: Books;
@@ -38,7 +39,7 @@ beforeEach(async () => {
 	await bringIn(books, bankXml([credit(14_900, 'AK-1 AK-2', { reference: 'P1' })]));
 	await done(
 		books,
-		placeMoney,
+		allocateReceipt,
 		{
 			...{ receiptId: 1, receiptVersion: 1, customerId: 1 },
 			lines: [
@@ -47,8 +48,7 @@ beforeEach(async () => {
 					...{ itemId: 2, version: 1, cash: 4_900 },
 					differences: [{ kind: 'settlement_discount', amount: 100 }]
 				}
-			],
-			reasons: []
+			]
 		},
 		CLERK
 	);
@@ -75,7 +75,7 @@ const versionOf = async (itemId: number) =>
 	(await books.db.select().from(itemState).where(eq(itemState.itemId, itemId)).get())!.version;
 const stateOf = async (id: number) =>
 	(await books.db.select().from(receiptState).where(eq(receiptState.receiptId, id)).get())!;
-const back = async (over: Partial<Parameters<typeof returnPayment.run>[1]> = {}) => ({
+const back = async (over: Partial<z.input<typeof returnInput>> = {}) => ({
 	...{
 		receiptId: 1,
 		receiptVersion: (await stateOf(1)).version,
@@ -118,14 +118,19 @@ describe('a payment comes back', () => {
 		const shown = await debit(14_900);
 		await done(
 			books,
-			tieReturn,
+			matchBankReturn,
 			{ receiptId: shown, receiptVersion: 1, returnedId: 1, part: 'money' },
 			CLERK
 		);
 		expect(await balance(CHART.returned.code)).toBe(-850);
 		await proves(books);
 		const fee = await debit(850, 'FEE');
-		await done(books, tieReturn, { receiptId: fee, receiptVersion: 1, returnedId: 1, part: 'fee' }, CLERK);
+		await done(
+			books,
+			matchBankReturn,
+			{ receiptId: fee, receiptVersion: 1, returnedId: 1, part: 'fee' },
+			CLERK
+		);
 		expect([await balance(CHART.returned.code), await balance(CHART.bankCharges.code)]).toEqual([0, 850]);
 		expect(await returnedPayments(books.db)).toMatchObject([{ moneyShown: true, feeShown: true }]);
 		await proves(books);
@@ -151,11 +156,11 @@ describe('a payment comes back', () => {
 		await done(books, returnPayment, await back(), CLERK);
 		const shown = await debit(15_500);
 		const input = { receiptId: shown, receiptVersion: 1, returnedId: 1, part: 'money' as const };
-		const refused = await perform(books, tieReturn, input, as(CLERK));
+		const refused = await perform(books, matchBankReturn, input, as(CLERK));
 		expect(refused.ok ? [] : refused.problems).toEqual([
 			{ code: 'return-differs', shown: 15_500, booked: 14_900, currency: 'GBP' }
 		]);
-		await done(books, tieReturn, { ...input, restIsCharge: true }, CLERK);
+		await done(books, matchBankReturn, { ...input, restIsCharge: true }, CLERK);
 		expect([await balance(CHART.returned.code), await balance(CHART.bankCharges.code)]).toEqual([0, 600]);
 		await proves(books);
 	});
@@ -176,13 +181,12 @@ describe('a payment comes back', () => {
 		const { actId } = await stateOf(1);
 		await done(
 			books,
-			placeAgain,
+			reallocate,
 			{
 				actId: actId!,
 				order: {
 					...{ receiptId: 1, receiptVersion: 2, customerId: 2 },
-					lines: [{ itemId: 3, version: 1, cash: 14_900, differences: [] }],
-					reasons: []
+					lines: [{ itemId: 3, version: 1, cash: 14_900, differences: [] }]
 				}
 			},
 			CLERK
@@ -195,7 +199,7 @@ describe('a payment comes back', () => {
 
 	it('after its period was locked: dated in the open one; a locked day, one before it came and an old look are refused', async () => {
 		await done(books, lockPeriod, { through: day('2026-10-29') }, SUPERVISOR);
-		const codes = async (over: Partial<Parameters<typeof returnPayment.run>[1]>) => {
+		const codes = async (over: Partial<z.input<typeof returnInput>>) => {
 			const result = await perform(books, returnPayment, await back(over), as(CLERK));
 			return result.ok ? [] : result.problems.map((one) => one.code);
 		};
@@ -214,8 +218,8 @@ describe('a payment comes back', () => {
 			...{ id: null, customerId, date: '2026-10-28', method: 'cheque', reference: '1' },
 			...{ amount, currency: 'GBP', pays: 'oldest' }
 		});
-		const { ids } = await done(books, keepDrafts, [row(2, 700), row(1, 800)], CLERK);
-		await done(books, postDrafts, { ids }, CLERK);
+		const { ids } = await done(books, keepManualReceipts, { rows: [row(2, 700), row(1, 800)] }, CLERK);
+		await done(books, postManualReceipts, { ids }, CLERK);
 		await done(books, makeSlip, { bankAccountId: 1, receiptIds: [2, 3] }, CLERK);
 		await bringIn(
 			books,
@@ -224,7 +228,12 @@ describe('a payment comes back', () => {
 			}),
 			'in.xml'
 		);
-		await done(books, tieEntry, { receiptId: 4, receiptVersion: 1, to: { kind: 'slip', id: 1 } }, CLERK);
+		await done(
+			books,
+			matchBankEntry,
+			{ receiptId: 4, receiptVersion: 1, to: { kind: 'slip', id: 1 } },
+			CLERK
+		);
 		const one = { receiptId: 2, receiptVersion: (await stateOf(2)).version, amount: 700 };
 		await done(books, returnPayment, { ...one, date: null, reason: 'refer' }, CLERK);
 		expect(await open()).toEqual(['AK-1 0', 'AK-2 0', 'AK-5 700', 'AK-6 0']);
@@ -243,7 +252,7 @@ describe('a payment comes back', () => {
 		const claimed = { reason: 'damaged', owner: 'Wren', deadline: '2026-11-10' } as const;
 		await done(
 			books,
-			placeMoney,
+			allocateReceipt,
 			{
 				...{ receiptId: 2, receiptVersion: 1, customerId: 1 },
 				lines: [
@@ -251,8 +260,7 @@ describe('a payment comes back', () => {
 						...{ itemId: 3, version: 1, cash: 1_600, claim: claimed },
 						differences: [{ kind: 'claim', amount: 400 }]
 					}
-				],
-				reasons: []
+				]
 			},
 			CLERK
 		);
@@ -280,7 +288,7 @@ describe('a payment comes back', () => {
 			CLERK
 		);
 		const placing = (await stateOf(1)).actId!;
-		const refused = await perform(books, undoPlacing, { actId: placing }, as(CLERK));
+		const refused = await perform(books, undoPosting, { actId: placing }, as(CLERK));
 		expect(refused.ok ? [] : refused.problems).toMatchObject([{ code: 'came-back' }]);
 		await done(books, undoReturn, { actId: returned.actId }, CLERK);
 		expect(await open()).toEqual(['AK-1 0', 'AK-2 0', 'CH-1001 0', 'CN-1001 0']);
@@ -294,14 +302,13 @@ describe('a payment comes back', () => {
 		await invoices(books, newDocument('CX-1', 1, 9_000, { kind: 'credit_note' }));
 		await done(
 			books,
-			placeMoney,
+			allocateReceipt,
 			{
 				...{ receiptId: null, receiptVersion: null, customerId: 1 },
 				lines: [
 					{ itemId: 1, version: await versionOf(1), cash: 9_000, differences: [] },
 					{ itemId: 5, version: 1, cash: -9_000, differences: [] }
-				],
-				reasons: []
+				]
 			},
 			CLERK
 		);
@@ -321,7 +328,7 @@ describe('a payment comes back', () => {
 		);
 		const refused = await perform(books, undoReturn, { actId }, as(CLERK));
 		expect(refused.ok ? [] : refused.problems).toMatchObject([{ code: 'credit-in-use' }]);
-		await done(books, undoPlacing, { actId: (await stateOf(shown)).actId! }, CLERK);
+		await done(books, undoPosting, { actId: (await stateOf(shown)).actId! }, CLERK);
 		expect((await stateOf(shown)).state).toBe('waiting');
 		await done(books, undoReturn, { actId }, CLERK);
 		expect(await open()).toEqual(['AK-1 0', 'AK-2 0']);

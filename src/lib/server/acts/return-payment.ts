@@ -3,9 +3,8 @@ import { z } from 'zod';
 import { takeBackPayment, type TakenBack } from '../../core/4-allocation/take-back-payment';
 import { journalOfBankFee } from '../../core/5-journal/journal-of-bank-fee';
 import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
-import { parseDay, type Day } from '../../core/day/day';
+import type { Day } from '../../core/day/day';
 import { minor, ZERO } from '../../core/money/minor';
-import { toDecimal } from '../../core/money/to-decimal';
 import type { Tx } from '../db/open';
 import {
 	act,
@@ -25,12 +24,12 @@ import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
 import { nextNumber } from '../repo/next-number';
 import { paymentBack } from '../repo/payment-back';
 import { postJournal } from '../repo/post-journal';
-import { actByKey, recordAct } from '../repo/record-act';
 import { writePlacing } from '../repo/write-placing';
 import { chosenDate, converter } from './accounting-day';
-import { issueDocuments } from './issue-documents';
-import { defineAct, type Circumstance } from './perform';
-import { tieReturn, type ReturnPart } from './tie-return';
+import { issue } from './issue-documents';
+import { defineAct, type ActContext } from '../act/define-act';
+import { dayField } from '../act/fields';
+import { matchBankReturn, type ReturnPart } from './match-bank-return';
 
 const amount = z.number().int().min(0);
 
@@ -39,10 +38,7 @@ export const returnInput = z.object({
 	receiptId: z.number().int(),
 	receiptVersion: z.number().int(),
 	amount: z.number().int(),
-	date: z
-		.string()
-		.refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.')
-		.nullable(),
+	date: dayField.nullable(),
 	reason: z.string().trim().min(1, 'Say why it came back.').max(35),
 	note: z.string().trim().max(500).default(''),
 	/** What the bank charges for it. */
@@ -71,11 +67,10 @@ export const returnInput = z.object({
  */
 export const returnPayment = defineAct({
 	kind: 'return-payment',
-	needs: 'clerk',
-	run: async (tx, given: z.input<typeof returnInput>, at): Promise<{ actId: number }> => {
-		const done = at.key ? await actByKey(tx, at.key) : undefined;
-		if (done) return { actId: done.id };
-		const input = returnInput.parse(given);
+	role: 'clerk',
+	input: returnInput,
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const found = await tx
 			.select({ row: receipt, state: receiptState })
 			.from(receiptState)
@@ -88,7 +83,7 @@ export const returnPayment = defineAct({
 			const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
 			throw new DomainError({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
 		}
-		const date = await chosenDate(tx, input.date, at.today);
+		const date = await chosenDate(tx, input.date, ctx.today);
 		if (date < found.row.booked)
 			throw new DomainError({
 				...{ code: 'field', field: 'date' },
@@ -107,17 +102,12 @@ export const returnPayment = defineAct({
 		const toBase = await converter(tx, currency, date);
 		const fee = minor(input.fee);
 		const feeBase = fee === 0 ? ZERO : toBase(fee);
-		const actId = await recordAct(tx, {
-			kind: 'return-payment',
+		const actId = await ctx.record({
 			date,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `${toDecimal(minor(input.amount), currency)} ${currency} from ${found.row.payerName ?? 'an unnamed payer'} came back`,
+			summary: { amount: input.amount, currency, payer: found.row.payerName },
 			facts: { ...input, takenOff: back.value.takenOff, again: back.value.again.length },
 			customerId: standing.customerId,
-			receiptId: input.receiptId,
-			key: at.key
+			receiptId: input.receiptId
 		});
 		await writeBack(tx, { actId, date, receiptId: input.receiptId }, back.value);
 		await tx
@@ -135,7 +125,7 @@ export const returnPayment = defineAct({
 			...journalOfBankFee({ amount: fee, base: feeBase, currency })
 		]);
 		const chargeId = input.charge
-			? await issueCharge(tx, { ...standing, date, charge: input.charge, paidOn: found.row.booked }, at)
+			? await issueCharge(ctx, { ...standing, date, charge: input.charge, paidOn: found.row.booked })
 			: null;
 		const [change] = back.value.placing.creditChanges;
 		const { id } = await tx
@@ -157,11 +147,9 @@ export const returnPayment = defineAct({
 		if (input.shown) {
 			const part: ReturnPart = input.shown.part === 'both' && fee > 0 ? 'both' : 'money';
 			const { receiptId, receiptVersion } = input.shown;
-			await tieReturn.run(
-				tx,
-				{ receiptId, receiptVersion, returnedId: id, part, restIsCharge: false },
-				{ ...at, key: undefined }
-			);
+			await ctx.run(matchBankReturn, {
+				...{ receiptId, receiptVersion, returnedId: id, part, restIsCharge: false }
+			});
 		}
 		return { actId };
 	}
@@ -264,41 +252,36 @@ async function writeBack(
 
 /** The charge for it, due at once. */
 async function issueCharge(
-	tx: Tx,
+	ctx: ActContext,
 	of: {
 		readonly customerId: number;
 		readonly currency: string;
 		readonly date: Day;
 		readonly charge: number;
 		readonly paidOn: string;
-	},
-	at: Circumstance
+	}
 ): Promise<number> {
 	const net = minor(of.charge);
-	const { documentIds } = await issueDocuments.run(
-		tx,
-		[
-			{
-				...{ kind: 'charge', number: await nextNumber(tx, 'charge'), customerId: of.customerId },
-				...{
-					issued: of.date,
-					currency: of.currency,
-					text: `charge for the payment of ${shortDay(of.paidOn)}, returned`
-				},
-				lines: [
-					{
-						text: `Charge for your payment of ${shortDay(of.paidOn)}, returned`,
-						net,
-						taxBasisPoints: 0,
-						tax: ZERO
-					}
-				],
-				instalments: [{ due: of.date, amount: net }],
-				...{ purchaseOrder: null, orderReference: null, paymentReference: null },
-				...{ discountBasisPoints: null, discountUntil: null }
-			}
-		],
-		{ ...at, key: undefined }
-	);
+	const { documentIds } = await issue(ctx, [
+		{
+			...{ kind: 'charge', number: await nextNumber(ctx.tx, 'charge'), customerId: of.customerId },
+			...{
+				issued: of.date,
+				currency: of.currency,
+				text: `charge for the payment of ${shortDay(of.paidOn)}, returned`
+			},
+			lines: [
+				{
+					text: `Charge for your payment of ${shortDay(of.paidOn)}, returned`,
+					net,
+					taxBasisPoints: 0,
+					tax: ZERO
+				}
+			],
+			instalments: [{ due: of.date, amount: net }],
+			...{ purchaseOrder: null, orderReference: null, paymentReference: null },
+			...{ discountBasisPoints: null, discountUntil: null }
+		}
+	]);
 	return documentIds[0]!;
 }

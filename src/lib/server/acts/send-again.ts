@@ -1,14 +1,17 @@
 import { and, eq, inArray } from 'drizzle-orm';
+import { z } from 'zod';
 import { delivery, letter } from '../db/schema';
-import { recordAct } from '../repo/record-act';
 import { DomainError } from '../domain-error';
-import { defineAct } from './perform';
+import { idFromText } from '../act/fields';
+import { defineAct } from '../act/define-act';
 
 /** Puts a letter that was refused or failed back in line, as it was written. */
 export const sendAgain = defineAct({
 	kind: 'send-again',
-	needs: 'clerk',
-	run: async (tx, input: { readonly letterId: number }, at) => {
+	role: 'clerk',
+	input: z.object({ letterId: idFromText }),
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const found = await tx
 			.select({ id: letter.id, customerId: letter.customerId, subject: letter.subject })
 			.from(letter)
@@ -18,17 +21,13 @@ export const sendAgain = defineAct({
 		if (!found) throw new DomainError({ code: 'not-found', what: 'letter that was refused or failed' });
 		await tx
 			.update(delivery)
-			.set({ state: 'waiting', at: at.now(), answer: null })
+			.set({ state: 'waiting', at: ctx.now(), answer: null })
 			.where(eq(delivery.letterId, found.id));
-		await recordAct(tx, {
-			kind: 'send-again',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Sent again: ${found.subject}`,
+		const actId = await ctx.record({
+			summary: { subject: found.subject },
 			facts: { letterId: found.id },
 			customerId: found.customerId
 		});
+		return { actId };
 	}
 });

@@ -2,15 +2,8 @@ import type { Letter } from '../../core/7-letters/letter';
 import type { Problem } from '../../core/problems';
 import { delivery, letter, message, returnedNotice } from '../db/schema';
 import { letterFor } from '../repo/letter-for';
-import { actByKey, recordAct } from '../repo/record-act';
 import { DomainError } from '../domain-error';
-import { defineAct } from './perform';
-
-const SUMMARY: Readonly<Record<Letter['kind'], string>> = {
-	statement: 'statement',
-	reminder: 'reminder',
-	returned: 'returned-payment notice'
-};
+import { defineAct, madeHere } from '../act/define-act';
 
 /** A letter with its paper and its envelope, made before the act so that the act itself is short. */
 export interface PreparedLetter {
@@ -26,16 +19,10 @@ export interface PreparedLetter {
 /** Puts letters in the outbox, exactly as they will be sent. One whose account changed meanwhile stops the run. */
 export const sendLetters = defineAct({
 	kind: 'send-letters',
-	needs: 'clerk',
-	run: async (
-		tx,
-		input: { kind: Letter['kind']; letters: readonly PreparedLetter[] },
-		at
-	): Promise<{ actId: number; sent: number }> => {
-		if (at.key) {
-			const done = await actByKey(tx, at.key);
-			if (done) return { actId: done.id, sent: input.letters.length };
-		}
+	role: 'clerk',
+	input: madeHere<{ readonly kind: Letter['kind']; readonly letters: readonly PreparedLetter[] }>(),
+	run: async (ctx, input): Promise<{ actId: number; sent: number }> => {
+		const { tx } = ctx;
 		const problems: Problem[] = [];
 		for (const one of input.letters) {
 			const now = await letterFor(
@@ -51,16 +38,10 @@ export const sendLetters = defineAct({
 				problems.push({ code: 'letter-changed', customer: one.letter.customer.name });
 		}
 		if (problems.length) throw new DomainError(...problems);
-		const actId = await recordAct(tx, {
-			kind: 'send-letters',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Sent ${input.letters.length} ${SUMMARY[input.kind]}${input.letters.length === 1 ? '' : 's'}`,
+		const actId = await ctx.record({
+			summary: { letter: input.kind, count: input.letters.length },
 			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },
-			customerId: input.letters.length === 1 ? input.letters[0]!.letter.customer.id : null,
-			key: at.key
+			customerId: input.letters.length === 1 ? input.letters[0]!.letter.customer.id : null
 		});
 		for (const one of input.letters) {
 			const { kind, date, currency, customer, owed, late, returned } = one.letter;
@@ -85,7 +66,7 @@ export const sendLetters = defineAct({
 			await tx.insert(message).values({ letterId: id, eml: one.eml });
 			await tx
 				.insert(delivery)
-				.values({ letterId: id, state: 'waiting', at: at.now(), messageId: one.messageId, tries: 0 });
+				.values({ letterId: id, state: 'waiting', at: ctx.now(), messageId: one.messageId, tries: 0 });
 		}
 		return { actId, sent: input.letters.length };
 	}

@@ -2,13 +2,11 @@ import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import { minor } from '../../core/money/minor';
-import { toDecimal } from '../../core/money/to-decimal';
 import { ledgerAccount, receiptState } from '../db/schema';
 import { postJournal } from '../repo/post-journal';
-import { actByKey, recordAct } from '../repo/record-act';
 import { rememberAside } from '../repo/aside-rules';
 import { whereMoneyLies } from '../repo/where-money-lies';
-import { defineAct } from './perform';
+import { defineAct } from '../act/define-act';
 import { moneyOf } from './accounting-day';
 import { DomainError } from '../domain-error';
 import { takeReceipt } from './take-receipt';
@@ -24,12 +22,10 @@ export const setAsideInput = z.object({
 /** Books money that is not a customer's (either direction) on a ledger account. */
 export const setAside = defineAct({
 	kind: 'set-aside',
-	needs: 'clerk',
-	run: async (tx, input: z.input<typeof setAsideInput>, at): Promise<{ actId: number }> => {
-		if (at.key) {
-			const done = await actByKey(tx, at.key);
-			if (done) return { actId: done.id };
-		}
+	role: 'clerk',
+	input: setAsideInput,
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const target = await tx
 			.select()
@@ -38,18 +34,13 @@ export const setAside = defineAct({
 			.get();
 		if (!target) throw new DomainError({ code: 'not-found', what: `ledger account ${input.account}` });
 		const lies = whereMoneyLies(row, state);
-		const { date, base } = await moneyOf(tx, row, state, at.today);
+		const { date, base } = await moneyOf(tx, row, state, ctx.today);
 		const amount = minor(row.amount);
-		const actId = await recordAct(tx, {
-			kind: 'set-aside',
+		const actId = await ctx.record({
 			date,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Set aside ${toDecimal(amount, row.currency)} ${row.currency} to ${target.name}`,
+			summary: { amount, currency: row.currency, account: target.name },
 			facts: { account: target.code },
-			receiptId: row.id,
-			key: at.key
+			receiptId: row.id
 		});
 		await tx
 			.update(receiptState)
@@ -62,7 +53,7 @@ export const setAside = defineAct({
 				lastActId: actId
 			})
 			.where(eq(receiptState.receiptId, row.id));
-		if (input.remember && row.payerName) await rememberAside(tx, row.payerName, target.code, at.who.name);
+		if (input.remember && row.payerName) await rememberAside(tx, row.payerName, target.code, ctx.who.name);
 		const posting = {
 			amount,
 			base,

@@ -1,9 +1,8 @@
 import type { Limits } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
 import { bankAccount, ledgerAccount } from '../db/schema';
-import { recordAct } from '../repo/record-act';
 import { writeSetting, type Setting } from '../repo/settings';
-import { defineAct } from './perform';
+import { defineAct, madeHere } from '../act/define-act';
 
 export interface FirmSetUp {
 	readonly firm: Setting<'firm'>;
@@ -28,8 +27,10 @@ const FOR_SETTING_ASIDE = new Set<string>(
 /** Writes the firm's name, its chart of accounts and its bank accounts into new books. */
 export const setUpFirm = defineAct({
 	kind: 'set-up-firm',
-	needs: 'supervisor',
-	run: async (tx, input: FirmSetUp, at) => {
+	role: 'supervisor',
+	input: madeHere<FirmSetUp>(),
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		await writeSetting(tx, 'firm', input.firm);
 		if (input.limits) await writeSetting(tx, 'limits', input.limits);
 		const chart = Object.values(CHART).map((row) => ({
@@ -40,14 +41,10 @@ export const setUpFirm = defineAct({
 			.insert(ledgerAccount)
 			.values([...chart, ...input.bankAccounts.map((row) => ({ code: row.ledger, name: row.name }))]);
 		if (input.bankAccounts.length) await tx.insert(bankAccount).values([...input.bankAccounts]);
-		await recordAct(tx, {
-			kind: 'set-up-firm',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Set up the books of ${input.firm.name}`,
+		const actId = await ctx.record({
+			summary: { firm: input.firm.name },
 			facts: { bankAccounts: input.bankAccounts.map((row) => row.number) }
 		});
+		return { actId };
 	}
 });

@@ -2,12 +2,11 @@ import { eq, max, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { checkSplit } from '../../core/2-receipts/check-split';
 import { minor } from '../../core/money/minor';
-import { toDecimal } from '../../core/money/to-decimal';
 import { customer, receipt, receiptState } from '../db/schema';
-import { actByKey, recordAct } from '../repo/record-act';
 import { readSetting, writeSetting } from '../repo/settings';
 import { DomainError } from '../domain-error';
-import { defineAct } from './perform';
+import { idField } from '../act/fields';
+import { defineAct } from '../act/define-act';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
 
 const amount = z.number().int().refine(Number.isSafeInteger);
@@ -42,17 +41,14 @@ export const splitInput = z.object({
  */
 export const splitReceipt = defineAct({
 	kind: 'split-receipt',
-	needs: 'clerk',
-	run: async (tx, given: z.input<typeof splitInput>, at): Promise<{ actId: number; firstId: number }> => {
-		const input = splitInput.parse(given);
+	role: 'clerk',
+	input: splitInput,
+	run: async (ctx, input): Promise<{ actId: number; firstId: number }> => {
+		const { tx } = ctx;
 		const last = await tx
 			.select({ n: max(receipt.id) })
 			.from(receipt)
 			.get();
-		if (at.key) {
-			const done = await actByKey(tx, at.key);
-			if (done) return { actId: done.id, firstId: last!.n! };
-		}
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		refuseUnidentified(state);
 		const parts = input.parts.map((part) => ({ ...part, gross: minor(part.gross), fee: minor(part.fee) }));
@@ -61,16 +57,10 @@ export const splitReceipt = defineAct({
 		for (const id of new Set(parts.flatMap((part) => part.customerId ?? [])))
 			if (!(await tx.select({ id: customer.id }).from(customer).where(eq(customer.id, id)).get()))
 				throw new DomainError({ code: 'not-found', what: 'customer' });
-		const actId = await recordAct(tx, {
-			kind: 'split-receipt',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Split ${toDecimal(minor(row.amount), row.currency)} ${row.currency} into ${parts.length} payments`,
+		const actId = await ctx.record({
+			summary: { amount: row.amount, currency: row.currency, parts: parts.length },
 			facts: { processor: input.processor, parts: input.parts },
-			receiptId: row.id,
-			key: at.key
+			receiptId: row.id
 		});
 		if (input.processor && input.columns) {
 			const before = (await readSetting(tx, 'processors')) ?? {};
@@ -123,8 +113,10 @@ export const splitReceipt = defineAct({
 /** Joins the parts of an entry again, while all of them wait; the entry waits as one. */
 export const joinParts = defineAct({
 	kind: 'join-parts',
-	needs: 'clerk',
-	run: async (tx, input: { readonly receiptId: number }, at): Promise<{ receiptId: number }> => {
+	role: 'clerk',
+	input: z.object({ receiptId: idField }),
+	run: async (ctx, input): Promise<{ receiptId: number }> => {
+		const { tx } = ctx;
 		const part = await tx.select().from(receipt).where(eq(receipt.id, input.receiptId)).get();
 		const parentId = part?.parentId ?? input.receiptId;
 		const parts = await tx
@@ -136,13 +128,8 @@ export const joinParts = defineAct({
 		if (standing.length === 0) throw new DomainError({ code: 'not-found', what: 'split payment' });
 		if (standing.some((one) => one.state !== 'waiting' && one.state !== 'held'))
 			throw new DomainError({ code: 'credit-in-use', what: 'some of the parts are placed' });
-		const actId = await recordAct(tx, {
-			kind: 'join-parts',
-			date: at.today,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Joined ${standing.length} parts of one entry again`,
+		const actId = await ctx.record({
+			summary: { parts: standing.length },
 			facts: { parts: standing.map((one) => one.id) },
 			receiptId: parentId
 		});

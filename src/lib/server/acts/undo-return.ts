@@ -23,13 +23,14 @@ import {
 import { DomainError } from '../domain-error';
 import { nextNumber } from '../repo/next-number';
 import { postJournal } from '../repo/post-journal';
-import { recordAct } from '../repo/record-act';
 import { returnedPayments } from '../repo/returned-payments';
 import { writePlacing } from '../repo/write-placing';
 import { accountingDate } from './accounting-day';
-import { issueDocuments } from './issue-documents';
-import { defineAct, type Circumstance } from './perform';
-import { placeMoney } from './place-money';
+import { issue } from './issue-documents';
+import { defineAct, type ActContext } from '../act/define-act';
+import { allocateReceipt } from './allocate-receipt';
+import { actIdInput } from '../act/fields';
+import { saidOf } from '../act/said';
 
 /**
  * Takes a returned payment back that was none: its money is the customer's again, on the items it had settled as far as they
@@ -38,8 +39,10 @@ import { placeMoney } from './place-money';
  */
 export const undoReturn = defineAct({
 	kind: 'undo-return',
-	needs: 'clerk',
-	run: async (tx, input: { readonly actId: number }, at): Promise<{ actId: number }> => {
+	role: 'clerk',
+	input: actIdInput,
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
 		const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
 		const made = await tx.select().from(returnedPayment).where(eq(returnedPayment.actId, input.actId)).get();
 		if (!first || !made) throw new DomainError({ code: 'not-found', what: 'returned payment' });
@@ -48,7 +51,7 @@ export const undoReturn = defineAct({
 		const [back] = await returnedPayments(tx, { id: made.id });
 		if (back!.moneyShown || back!.feeShown)
 			throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that shows the return' });
-		const date = await accountingDate(tx, at.today);
+		const date = await accountingDate(tx, ctx.today);
 		const now = await tx
 			.select({ state: receiptState, currency: receipt.currency })
 			.from(receiptState)
@@ -70,13 +73,9 @@ export const undoReturn = defineAct({
 			],
 			credits: []
 		};
-		const actId = await recordAct(tx, {
-			kind: 'undo-return',
+		const actId = await ctx.record({
 			date,
-			at: at.now(),
-			userId: at.who.id,
-			userName: at.who.name,
-			summary: `Took back: ${first.summary}`,
+			summary: { of: saidOf(first) },
 			facts: { undoes: first.id, placed: again.allocations.length },
 			customerId: made.customerId,
 			receiptId: made.receiptId,
@@ -101,7 +100,7 @@ export const undoReturn = defineAct({
 			...journalOfPlacing(null, placing),
 			...reverseJournal(await feeLines(tx, first.id))
 		]);
-		if (made.chargeId !== null) await creditCharge(tx, made.chargeId, date, at);
+		if (made.chargeId !== null) await creditCharge(ctx, made.chargeId, date);
 		return { actId };
 	}
 });
@@ -184,7 +183,8 @@ async function whatItSettled(tx: Tx, actId: number, currency: string) {
 }
 
 /** A charge that is owed whole is credited; one that was paid stays for a person to decide. */
-async function creditCharge(tx: Tx, chargeId: number, date: Day, at: Circumstance): Promise<void> {
+async function creditCharge(ctx: ActContext, chargeId: number, date: Day): Promise<void> {
+	const { tx } = ctx;
 	const charge = await tx
 		.select({ document, id: item.id, total: item.total, state: itemState, name: customer.name })
 		.from(document)
@@ -196,31 +196,22 @@ async function creditCharge(tx: Tx, chargeId: number, date: Day, at: Circumstanc
 	if (!charge || charge.state.open !== charge.total) return;
 	const { customerId, currency, number } = charge.document;
 	const net = minor(charge.total);
-	const { documentIds } = await issueDocuments.run(
-		tx,
-		[
-			{
-				...{ kind: 'credit_note', number: await nextNumber(tx, 'credit_note'), customerId, issued: date },
-				...{ currency, text: `credit for ${number}` },
-				lines: [{ text: `Credit for ${number}`, net, taxBasisPoints: 0, tax: ZERO }],
-				instalments: [{ due: date, amount: net }],
-				...{ purchaseOrder: null, orderReference: null, paymentReference: null },
-				...{ discountBasisPoints: null, discountUntil: null }
-			}
-		],
-		{ ...at, key: undefined }
-	);
-	const note = await tx.select({ id: item.id }).from(item).where(eq(item.documentId, documentIds[0]!)).get();
-	await placeMoney.run(
-		tx,
+	const { documentIds } = await issue(ctx, [
 		{
-			...{ receiptId: null, receiptVersion: null, customerId, date },
-			lines: [
-				{ itemId: charge.id, version: charge.state.version, cash: net, differences: [] },
-				{ itemId: note!.id, version: 1, cash: -net, differences: [] }
-			],
-			reasons: []
-		},
-		{ ...at, key: undefined }
-	);
+			...{ kind: 'credit_note', number: await nextNumber(tx, 'credit_note'), customerId, issued: date },
+			...{ currency, text: `credit for ${number}` },
+			lines: [{ text: `Credit for ${number}`, net, taxBasisPoints: 0, tax: ZERO }],
+			instalments: [{ due: date, amount: net }],
+			...{ purchaseOrder: null, orderReference: null, paymentReference: null },
+			...{ discountBasisPoints: null, discountUntil: null }
+		}
+	]);
+	const note = await tx.select({ id: item.id }).from(item).where(eq(item.documentId, documentIds[0]!)).get();
+	await ctx.run(allocateReceipt, {
+		...{ receiptId: null, receiptVersion: null, customerId, date },
+		lines: [
+			{ itemId: charge.id, version: charge.state.version, cash: net, differences: [] },
+			{ itemId: note!.id, version: 1, cash: -net, differences: [] }
+		]
+	});
 }

@@ -3,7 +3,8 @@ import { mkdir, readdir, rename, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { problemSentence } from '../../words/problem-sentence';
 import { importBankFile } from '../acts/import-bank-file';
-import { perform, type Circumstance } from '../acts/perform';
+import { perform } from '../act/perform';
+import type { CallContext } from '../act/define-act';
 import type { Books } from '../db/open';
 import { importedSentence } from './imported-sentence';
 import { readBankFile } from './read-bank-file';
@@ -23,7 +24,7 @@ const EVERY_MS = 2000;
 export async function watchInbox(
 	books: Books,
 	folder: string,
-	circumstance: () => Promise<Circumstance>
+	context: () => Promise<CallContext>
 ): Promise<Inbox> {
 	for (const sub of ['done', 'refused']) await mkdir(join(folder, sub), { recursive: true });
 	const sizes = new Map<string, number>();
@@ -47,7 +48,7 @@ export async function watchInbox(
 	}
 	async function take(name: string): Promise<void> {
 		const path = join(folder, name);
-		const at = await circumstance();
+		const at = await context();
 		const read = await readBankFile(name, createReadStream(path));
 		const result = read.ok ? await perform(books, importBankFile, read.value, at) : read;
 		const target = join(folder, result.ok ? 'done' : 'refused', `${at.now().replace(/[:.]/g, '-')} ${name}`);

@@ -14,14 +14,14 @@ export interface BankFileRead {
 }
 
 /** Larger files are refused: a year of a busy account is a tenth of it. */
-export const MOST_BYTES = 150_000_000;
+export const BANK_FILE_BYTES = 150_000_000;
 const PART = 1 << 20;
 
 /** Reads a bank file from a stream of bytes: its hash, the bytes to keep, and its statements; nothing is written anywhere. */
 export async function readBankFile(
 	name: string,
 	source: AsyncIterable<Uint8Array> | Iterable<Uint8Array>,
-	most = MOST_BYTES
+	most = BANK_FILE_BYTES
 ): Promise<Result<BankFileRead>> {
 	const hash = createHash('sha256');
 	const collector = new BankTextCollector();

@@ -2,7 +2,7 @@ import { err, ok, type Result } from '../../core/result';
 import { decodeText } from '../files/decode-text';
 
 /** Larger files are refused: 100,000 open documents are a tenth of it. */
-const MOST_BYTES = 100_000_000;
+export const FORM_TEXT_BYTES = 100_000_000;
 
 /** A text that a form brings, with the name of its file; none for what was pasted. */
 export interface FormText {
@@ -14,7 +14,7 @@ export interface FormText {
 export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
 	const files = form.getAll('file').filter((one) => one instanceof File && one.size > 0) as File[];
 	const bytes = files.reduce((sum, file) => sum + file.size, 0);
-	if (bytes > MOST_BYTES) return err({ code: 'file-too-large', bytes, most: MOST_BYTES });
+	if (bytes > FORM_TEXT_BYTES) return err({ code: 'file-too-large', bytes, most: FORM_TEXT_BYTES });
 	const pasted = form.get('pasted');
 	if (files.length === 0) return ok([{ file: null, text: typeof pasted === 'string' ? pasted : '' }]);
 	const texts: FormText[] = [];

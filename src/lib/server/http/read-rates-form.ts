@@ -8,21 +8,15 @@ import { parseTable } from '../../tables/parse-table';
 import { inFile, readFormTexts } from './read-form-text';
 
 /** Reads rates from a form: a file or pasted rows (CSV or XML), and what their figures mean. */
-export async function readRatesForm(
-	request: Request,
-	base: string
-): Promise<{ rates: Result<DayRate[]>; key?: string }> {
-	const form = await request.formData();
-	const key = form.get('key');
-	const extra = typeof key === 'string' && key ? { key } : {};
+export async function readRatesForm(form: FormData, base: string): Promise<Result<DayRate[]>> {
 	const texts = await readFormTexts(form);
-	if (!texts.ok) return { rates: texts, ...extra };
+	if (!texts.ok) return texts;
 	const { file, text } = texts.value[0]!;
 	const quoted = String(form.get('quoted') ?? 'worth').toUpperCase();
 	if (quoted !== 'WORTH' && currencyDigits(quoted) === undefined)
-		return { rates: err({ code: 'code-unknown', what: 'currency', text: quoted }), ...extra };
+		return err({ code: 'code-unknown', what: 'currency', text: quoted });
 	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
 	const table = text.trimStart().startsWith('<') ? null : parseTable(text, ['date']);
 	const quotes = !table ? readRatesXml(text) : table.ok ? readRatesTable(table.value) : table;
-	return { rates: inFile(quotes.ok ? ratesInBase(quotes.value, as, base) : quotes, file), ...extra };
+	return inFile(quotes.ok ? ratesInBase(quotes.value, as, base) : quotes, file);
 }

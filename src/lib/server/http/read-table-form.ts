@@ -7,20 +7,16 @@ import { err, ok, type Result } from '../../core/result';
 import { parseTable } from '../../tables/parse-table';
 import { inFile, readFormTexts, type FormText } from './read-form-text';
 
-export type TableForm =
-	| { readonly what: 'customers'; readonly rows: Result<CustomerRow[]> }
-	| { readonly what: 'documents'; readonly rows: Result<DocumentRow[]> };
-
-/** Reads tables from a form: files, or rows pasted from a spreadsheet with their headings; documents as XML files, too. */
-export async function readTableForm(request: Request): Promise<TableForm & { key?: string }> {
-	const form = await request.formData();
-	const what = form.get('what') === 'customers' ? 'customers' : 'documents';
-	const key = form.get('key');
-	const extra = typeof key === 'string' && key ? { key } : {};
+/** Customers of the tables in a form: files, or rows pasted from a spreadsheet with their headings. */
+export async function readCustomerTables(form: FormData): Promise<Result<CustomerRow[]>> {
 	const sources = await readFormTexts(form);
-	if (!sources.ok) return { what, rows: sources, ...extra };
-	if (what === 'customers') return { what, rows: together(sources.value, customersOf), ...extra };
-	return { what, rows: together(sources.value, documentsOf), ...extra };
+	return sources.ok ? together(sources.value, customersOf) : sources;
+}
+
+/** Documents of the tables in a form, or of XML files in it. */
+export async function readDocumentTables(form: FormData): Promise<Result<DocumentRow[]>> {
+	const sources = await readFormTexts(form);
+	return sources.ok ? together(sources.value, documentsOf) : sources;
 }
 
 function customersOf({ text }: FormText): Result<CustomerRow[]> {

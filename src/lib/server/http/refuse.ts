@@ -10,19 +10,24 @@ const STATUS: Partial<Record<Problem['code'], number>> = {
 	'receipt-taken': 409,
 	'item-changed': 409,
 	'already-undone': 409,
-	'letter-changed': 409
+	'letter-changed': 409,
+	'key-used': 409
 };
 
 export function statusOf(problems: readonly Problem[]): number {
 	return problems.map((problem) => STATUS[problem.code]).find((status) => status !== undefined) ?? 400;
 }
 
-/** Problems as a form's failure, with what was typed. */
-export function refuse<T extends Record<string, unknown>>(problems: readonly Problem[], typed?: T) {
+/** Problems as a form's failure. */
+export function refuse(problems: readonly Problem[]) {
+	const fields: Record<string, string> = {};
+	for (const problem of problems)
+		if (problem.code === 'field') fields[problem.field] ??= problemSentence(problem);
 	return fail(statusOf(problems), {
+		/** Every problem, and which of them belong to a field. */
 		problems: problems.map(problemSentence),
-		codes: problems.map((problem) => problem.code),
-		typed
+		fields,
+		codes: problems.map((problem) => problem.code)
 	});
 }
 

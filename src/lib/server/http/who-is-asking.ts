@@ -1,5 +1,5 @@
 import { and, eq, gt } from 'drizzle-orm';
-import type { Person } from '../acts/perform';
+import type { Person } from '../act/person';
 import type { Db } from '../db/open';
 import { session, user } from '../db/schema';
 

@@ -30,6 +30,7 @@ import { openItemsOf } from '../repo/open-items';
 import { returnedPayments } from '../repo/returned-payments';
 import { groupBy } from '../repo/group-by';
 import { overtakenLetters } from '../repo/overtaken-letters';
+import { kindOf } from '../act/kinds';
 import { defineLook } from './define-look';
 
 /** What a ledger line settled, or was settled by. */
@@ -125,7 +126,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 					!doc && !first
 						? changesByAct.get(row.act.id)?.find((one) => one.amount === -row.amount)
 						: undefined;
-				const moved = !doc && !first && !change && row.amount > 0 && row.act.kind === 'place-receipt';
+				const moved = !doc && !first && !change && row.amount > 0 && kindOf(row.act) === 'allocate-receipt';
 				const gap =
 					!doc && !first ? gapsByAct.get(row.act.id)?.find((one) => one.amount === -row.amount) : undefined;
 				const threads: Thread[] = doc
@@ -144,12 +145,12 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 					amount: row.amount as Minor,
 					currency: row.currency,
 					actId: row.act.id,
-					kind: doc ? doc.kind : gap ? gap.kind : change ? change.kind : moved ? 'moved' : row.act.kind,
+					kind: doc ? doc.kind : gap ? gap.kind : change ? change.kind : moved ? 'moved' : kindOf(row.act),
 					label: doc ? doc.number : first ? receiptLabel(row.act) : '',
 					text: doc ? doc.text : '',
 					receiptId: first ? row.act.receiptId : null,
 					itemId: doc ? (itemsOfDocument.get(doc.id)?.[0]?.id ?? null) : null,
-					undone: row.act.kind === 'place-receipt' && !stateByAct.has(row.act.id),
+					undone: kindOf(row.act) === 'allocate-receipt' && !stateByAct.has(row.act.id),
 					onAccount: first ? (stateByAct.get(row.act.id)?.onAccount ?? 0) : 0,
 					by: row.act.userName,
 					at: row.act.at,

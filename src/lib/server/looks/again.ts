@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
 import type { OpenItem } from '../../core/model/records';
 import { minor } from '../../core/money/minor';
-import type { PlaceInput } from '../place-input';
+import type { AllocationInput } from '../allocation-input';
 import type { Db } from '../db/open';
 import {
 	act,
@@ -17,6 +17,7 @@ import {
 } from '../db/schema';
 import { itemsById, openItemsOf } from '../repo/open-items';
 import type { Waiting } from './answers';
+import { reasonsOfRecord } from '../../words/allocation-reason';
 import { defineLook } from './define-look';
 import { creditsById, frameOf, type Desk, type DeskCredit } from './desk';
 
@@ -85,7 +86,7 @@ export const lookAgain = defineLook(
 				suspects: []
 			},
 			...{ actId: first.id, by: first.userName, at: first.at, date: first.date },
-			reasons: (JSON.parse(first.facts) as { reasons?: string[] }).reasons ?? [],
+			reasons: reasonsOfRecord(first.facts),
 			letters: await db
 				.select({
 					...{ id: letter.id, kind: letter.kind, date: letter.date, currency: letter.currency },
@@ -106,7 +107,7 @@ async function orderOf(
 	first: typeof act.$inferSelect,
 	{ id: receiptId, currency }: { readonly id: number; readonly currency: string },
 	state: typeof receiptState.$inferSelect
-): Promise<PlaceInput> {
+): Promise<AllocationInput> {
 	const parts = await db
 		.select()
 		.from(allocation)

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { addCustomers } from '../acts/add-customers';
 import { addRates } from '../acts/add-rates';
-import { placeMoney } from '../acts/place-money';
+import { allocateReceipt } from '../acts/allocate-receipt';
 import { day } from '../../core/day/day';
 import type { Books } from '../db/open';
 import { answeredPile } from './answers';
@@ -61,7 +61,7 @@ it('a name that is spelled otherwise for want of a letter is the same', async ()
 it('earlier money on account joins, on the desk as well', async () => {
 	await bringIn(books, bankXml([credit(2_000, 'on account', { reference: 'P1' })]));
 	const order = { receiptId: 1, receiptVersion: 1, customerId: 1, lines: [] };
-	await done(books, placeMoney, order, CLERK);
+	await done(books, allocateReceipt, order, CLERK);
 	const second = { reference: 'S2', opening: 2_000 };
 	await bringIn(books, bankXml([credit(5_000, 'inv 40234', { reference: 'P2' })], second), 'second.xml');
 	const { answers } = await answeredPile(books.db);
@@ -97,7 +97,7 @@ it('a sum that was placed a few days before, and fits nothing, is asked about', 
 	const { answers, books: known } = await answeredPile(books.db);
 	const version = known.items.find((item) => item.number === 'AK-40234')!.version;
 	const lines = answers.get(1)!.lines.map((line) => ({ ...line, differences: [], version }));
-	await done(books, placeMoney, { receiptId: 1, receiptVersion: 1, customerId: 1, lines }, CLERK);
+	await done(books, allocateReceipt, { receiptId: 1, receiptVersion: 1, customerId: 1, lines }, CLERK);
 	const again = { reference: 'S2', opening: 7_000 };
 	await bringIn(books, bankXml([credit(7_000, 'thanks', { reference: 'P2' })], again), 'again.xml');
 	expect((await answeredPile(books.db)).answers.get(2)!.reasons.at(-1)).toEqual({

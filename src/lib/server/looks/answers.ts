@@ -5,7 +5,7 @@ import type { MatchBooks } from '../../core/3-matching/world';
 import type { Day } from '../../core/day/day';
 import type { ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
-import type { PlaceInput } from '../place-input';
+import type { AllocationInput } from '../allocation-input';
 import { act, receipt, receiptState } from '../db/schema';
 import type { Db, Reader } from '../db/open';
 import { matchingBooks } from '../repo/matching-books';
@@ -18,7 +18,7 @@ export interface Waiting extends ReceiptFacts {
 	readonly unidentifiedActId: number | null;
 	readonly bankEntryId: number | null;
 	/** What was laid when it was held, or null. */
-	readonly heldOrder: PlaceInput | null;
+	readonly heldOrder: AllocationInput | null;
 	readonly charges: Minor;
 	/** What a processor is known to have kept: the payer is credited with it as well. */
 	readonly fee: Minor;
@@ -82,6 +82,11 @@ export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	const pile = await Promise.race([newest, late]);
 	clearTimeout(timer);
 	return pile ?? asFarAsKnown(db, before);
+}
+
+/** What was answered last for a receipt, as pages have shown it; null where nothing was. */
+export function answerGiven(db: Db, receiptId: number): Answer | null {
+	return kept.get(db)?.pile?.answers.get(receiptId) ?? null;
 }
 
 /** The pile for the books as they are now; one is made at a time. */
@@ -169,7 +174,7 @@ async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 		version: state.version,
 		heldBecause: state.heldBecause,
 		unidentifiedActId: state.unidentifiedActId,
-		heldOrder: state.heldOrder === null ? null : (JSON.parse(state.heldOrder) as PlaceInput),
+		heldOrder: state.heldOrder === null ? null : (JSON.parse(state.heldOrder) as AllocationInput),
 		bankEntryId: row.bankEntryId,
 		charges: row.charges as Minor,
 		fee: row.fee as Minor,

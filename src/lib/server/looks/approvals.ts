@@ -1,5 +1,6 @@
 import { desc, eq, ne, sql, type SQL } from 'drizzle-orm';
 import { act, approval, customer } from '../db/schema';
+import { approvalAbout } from '../repo/approval-about';
 import { defineLook } from './define-look';
 
 /** So many answered ones are shown below those that wait. */
@@ -33,8 +34,9 @@ export const lookAtApprovals = defineLook('reader', async (db, _: null, { who })
 	const answered = await rows(ne(approval.state, 'waiting'))
 		.orderBy(desc(approval.endedActId))
 		.limit(ANSWERED);
-	const read = ({ facts, byId, ...row }: (typeof waiting)[number]) => ({
+	const read = ({ facts, byId, about, ...row }: (typeof waiting)[number]) => ({
 		...row,
+		about: approvalAbout(about),
 		mine: byId === who.id,
 		why: facts === null ? '' : ((JSON.parse(facts) as { reason?: string }).reason ?? '')
 	});

@@ -10,7 +10,7 @@ import {
 	receiptState,
 	slipReceipt
 } from '../db/schema';
-import { onItsWay } from '../repo/recorded';
+import { onItsWay } from '../repo/on-its-way';
 import { readSetting } from '../repo/settings';
 import { defineLook } from './define-look';
 

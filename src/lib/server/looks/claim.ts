@@ -1,5 +1,7 @@
 import { and, asc, eq, inArray, or } from 'drizzle-orm';
 import { act, claim, claimFile, claimNote, customer, document, item, itemState, user } from '../db/schema';
+import { kindOf } from '../act/kinds';
+import { saidOf } from '../act/said';
 import { defineLook } from './define-look';
 
 /** One claim: what it is about, what was noted and kept, and all that was done with it, in order. */
@@ -46,7 +48,10 @@ export const lookAtClaim = defineLook('reader', async (db, number: string) => {
 		.orderBy(asc(claimFile.id));
 	const notes = await db.select().from(claimNote).where(eq(claimNote.claimId, id)).orderBy(asc(claimNote.id));
 	const acts = await db
-		.select({ id: act.id, kind: act.kind, summary: act.summary, by: act.userName, at: act.at })
+		.select({
+			...{ id: act.id, kind: act.kind, summary: act.summary, format: act.format },
+			...{ by: act.userName, at: act.at }
+		})
 		.from(act)
 		.where(
 			or(
@@ -67,10 +72,12 @@ export const lookAtClaim = defineLook('reader', async (db, number: string) => {
 		...found,
 		from: from!,
 		people: people.map((row) => row.name),
-		history: acts.map((row) => ({
+		history: acts.map(({ summary, format, ...row }) => ({
 			...row,
+			kind: kindOf(row),
+			said: saidOf({ kind: row.kind, summary, format }),
 			note: notes.find((note) => note.actId === row.id)?.text ?? null,
-			file: files.find((file) => file.actId === row.id) ?? null
+			files: files.filter((file) => file.actId === row.id)
 		}))
 	};
 });

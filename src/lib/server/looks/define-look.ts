@@ -1,5 +1,5 @@
 import type { Day } from '../../core/day/day';
-import { requireRole, type Person, type Role } from '../acts/perform';
+import { requireRole, type Person, type Role } from '../act/person';
 import type { Db } from '../db/open';
 
 export interface Viewer {
@@ -7,11 +7,11 @@ export interface Viewer {
 	readonly today: Day;
 }
 
-/** Declares something that a person looks at. The check of the role is not the look's to forget. */
-export function defineLook<Input, Output>(
-	needs: Role,
-	run: (db: Db, input: Input, viewer: Viewer) => Promise<Output>
-): (db: Db, input: Input, viewer: Viewer) => Promise<Output> {
+/** Something that a person looks at: it reads and writes nothing. */
+export type Look<Input, Output> = (db: Db, input: Input, viewer: Viewer) => Promise<Output>;
+
+/** Declares a look. The check of the role is not the look's to forget. */
+export function defineLook<Input, Output>(needs: Role, run: Look<Input, Output>): Look<Input, Output> {
 	return async (db, input, viewer) => {
 		requireRole(viewer.who, needs);
 		return run(db, input, viewer);

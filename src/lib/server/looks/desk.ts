@@ -6,7 +6,7 @@ import { addDays, daysBetween } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
 import { DIFFERENCE_KINDS, type OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
-import type { Person } from '../acts/perform';
+import type { Person } from '../act/person';
 import type { Db } from '../db/open';
 import {
 	act,
@@ -25,7 +25,7 @@ import type { KeptAdvice } from '../../core/3-matching/world';
 import type { Habits } from '../../core/3-matching/habits';
 import { habitsOf } from '../repo/lessons';
 import { keptAdvices } from '../repo/kept-advices';
-import { onItsWay, type OnItsWay } from '../repo/recorded';
+import { onItsWay, type OnItsWay } from '../repo/on-its-way';
 import { isOpen, signedOpen } from '../repo/is-open';
 import { itemsById, openItemsOf } from '../repo/open-items';
 import { asideRuleFor } from '../repo/aside-rules';

@@ -11,6 +11,10 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
+import type { Db } from '../db/open';
+import { kindOf } from '../act/kinds';
+import { saidOf } from '../act/said';
+import { isUndoable } from '../act/undoable';
 import { defineLook } from './define-look';
 
 export const JOURNAL_PAGE = 60;
@@ -19,6 +23,7 @@ export const JOURNAL_PAGE = 60;
 export const lookAtJournal = defineLook(
 	'reader',
 	async (db, query: { before: number | null; account: string; actId: number | null }) => {
+		const within = query.actId === null ? null : await actWithParts(db, query.actId);
 		const ids = await db
 			.selectDistinct({ id: journalLine.actId })
 			.from(journalLine)
@@ -26,7 +31,7 @@ export const lookAtJournal = defineLook(
 				and(
 					query.before ? lt(journalLine.actId, query.before) : undefined,
 					query.account ? eq(journalLine.account, query.account) : undefined,
-					query.actId ? eq(journalLine.actId, query.actId) : undefined
+					within ? inArray(journalLine.actId, within) : undefined
 				)
 			)
 			.orderBy(desc(journalLine.actId))
@@ -48,7 +53,9 @@ export const lookAtJournal = defineLook(
 			.orderBy(asc(journalLine.id));
 		return {
 			entries: acts.map((row) => ({
-				...row,
+				...{ id: row.id, kind: kindOf(row), date: row.date, at: row.at, userName: row.userName },
+				undoesId: row.undoesId,
+				said: saidOf(row),
 				lines: lines
 					.filter(({ line }) => line.actId === row.id)
 					.map(({ line, account, customer: name, code }) => ({
@@ -63,16 +70,30 @@ export const lookAtJournal = defineLook(
 	}
 );
 
+/** An act and everything that is a part of it, however deep. */
+async function actWithParts(db: Db, actId: number): Promise<number[]> {
+	const rows = await db.all<{ id: number }>(sql`
+		with recursive within(id) as (
+			select ${actId} union select a.id from act a join within w on a.parent_id = w.id
+		) select id from within`);
+	return rows.map((row) => row.id);
+}
+
 /** What may follow an act that is looked at by itself: put right while its placing stands, or placed again after it was taken back. */
 export const whatMayFollow = defineLook('reader', async (db, actId: number) => {
 	const one = await db.select().from(act).where(eq(act.id, actId)).get();
+	const within = await actWithParts(db, actId);
 	const standing = await db
-		.select({ receiptId: receiptState.receiptId, state: receiptState.state })
+		.select({ receiptId: receiptState.receiptId, state: receiptState.state, actId: receiptState.actId })
 		.from(receiptState)
-		.where(eq(receiptState.actId, actId))
-		.get();
+		.where(inArray(receiptState.actId, within))
+		.all();
+	const [alone] = standing.length === 1 ? standing : [];
+	const undone =
+		one === undefined ||
+		(await db.select({ id: act.id }).from(act).where(eq(act.undoesId, one.id)).get()) !== undefined;
 	const first =
-		one?.kind === 'undo-placing'
+		one && kindOf(one) === 'undo-posting'
 			? await db.select().from(act).where(eq(act.id, one.undoesId!)).get()
 			: undefined;
 	const waits =
@@ -84,10 +105,16 @@ export const whatMayFollow = defineLook('reader', async (db, actId: number) => {
 					.get()
 			: undefined;
 	return {
-		putRight: standing?.state === 'placed' ? standing.receiptId : null,
+		...{ id: actId, kind: one && kindOf(one), said: one && saidOf(one) },
+		/** The act by which the money stands allocated, where it is one receipt's alone. */
+		putRight: alone?.state === 'placed' ? { actId: alone.actId, receiptId: alone.receiptId } : null,
+		/** Where it can be undone as a whole. */
+		undo: one && !undone && isUndoable(kindOf(one)) && kindOf(one) !== 'undo-posting' ? one.id : null,
 		asBefore:
-			first?.kind === 'place-credits' ||
-			(first?.kind === 'place-receipt' && (waits?.state === 'waiting' || waits?.state === 'held'))
+			(first && kindOf(first) === 'allocate-credits') ||
+			(first &&
+				kindOf(first) === 'allocate-receipt' &&
+				(waits?.state === 'waiting' || waits?.state === 'held'))
 	};
 });
 

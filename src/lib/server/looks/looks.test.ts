@@ -2,8 +2,8 @@ import { beforeAll, describe, expect, it, test } from 'vitest';
 import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { addRates } from '../acts/add-rates';
-import { placeMoney } from '../acts/place-money';
-import { undoPlacing } from '../acts/undo-placing';
+import { allocateReceipt } from '../acts/allocate-receipt';
+import { undoPosting } from '../acts/undo-posting';
 import type { Books } from '../db/open';
 import {
 	bankXml,
@@ -58,17 +58,17 @@ beforeAll(async () => {
 	const line = (itemId: number, cash: number) => [{ itemId, version: 1, cash, differences: [] }];
 	await done(
 		books,
-		placeMoney,
-		{ receiptId: 1, receiptVersion: 1, customerId: 1, lines: line(1, 400), reasons: [] },
+		allocateReceipt,
+		{ receiptId: 1, receiptVersion: 1, customerId: 1, lines: line(1, 400) },
 		CLERK
 	);
 	const { actId } = await done(
 		books,
-		placeMoney,
-		{ receiptId: 2, receiptVersion: 1, customerId: 2, lines: line(3, 700), reasons: [] },
+		allocateReceipt,
+		{ receiptId: 2, receiptVersion: 1, customerId: 2, lines: line(3, 700) },
 		CLERK
 	);
-	await done(books, undoPlacing, { actId: actId! }, CLERK);
+	await done(books, undoPosting, { actId: actId! }, CLERK);
 });
 
 it('Today adds up: owed, late and waiting, in base currency', async () => {
@@ -136,8 +136,8 @@ it('a ledger runs to what is owed, undone payments struck and threads gone', asy
 		account!.rows.map((row) => [row.kind, row.amount, row.balance, row.undone, row.threads.length])
 	).toEqual([
 		['invoice', 700, 700, false, 0],
-		['place-receipt', -700, 0, true, 0],
-		['undo-placing', 700, 700, false, 0]
+		['allocate-receipt', -700, 0, true, 0],
+		['undo-posting', 700, 700, false, 0]
 	]);
 	const hazel = await lookAtAccount(books.db, 'H1', viewer);
 	expect(hazel!.rows.at(-1)!.balance).toBe(2300);
@@ -182,7 +182,11 @@ it('the pile and the desk agree', async () => {
 
 it('the journal shows acts with their lines; balances come to nothing and the bank agrees', async () => {
 	const { entries } = await lookAtJournal(books.db, { before: null, account: '1200', actId: null }, viewer);
-	expect(entries.map((entry) => entry.kind)).toEqual(['undo-placing', 'place-receipt', 'place-receipt']);
+	expect(entries.map((entry) => entry.kind)).toEqual([
+		'undo-posting',
+		'allocate-receipt',
+		'allocate-receipt'
+	]);
 	expect(entries[0]!.undoesId).toBe(entries[1]!.id);
 	const { balances, banks, control } = await lookAtBalances(books.db, null, viewer);
 	expect(balances.reduce((sum, row) => sum + row.base, 0)).toBe(0);

@@ -1,5 +1,6 @@
-import { asc, desc } from 'drizzle-orm';
+import { asc, desc, isNull } from 'drizzle-orm';
 import { act, user } from '../db/schema';
+import { saidOf } from '../act/said';
 import { defineLook } from './define-look';
 
 /** Who may sign in, and the newest records of who did what. */
@@ -8,9 +9,7 @@ export const lookAtPeople = defineLook('supervisor', async (db, _: null) => ({
 		.select({ id: user.id, name: user.name, email: user.email, role: user.role, active: user.active })
 		.from(user)
 		.orderBy(asc(user.name)),
-	records: await db
-		.select({ id: act.id, at: act.at, date: act.date, who: act.userName, summary: act.summary })
-		.from(act)
-		.orderBy(desc(act.id))
-		.limit(100)
+	records: (await db.select().from(act).where(isNull(act.parentId)).orderBy(desc(act.id)).limit(100)).map(
+		(row) => ({ id: row.id, at: row.at, who: row.userName, said: saidOf(row) })
+	)
 }));

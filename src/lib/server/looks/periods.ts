@@ -3,6 +3,7 @@ import { addDays, firstOfMonth } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
 import { act } from '../db/schema';
 import { readSetting } from '../repo/settings';
+import { saidOf } from '../act/said';
 import { defineLook } from './define-look';
 
 export interface Month {
@@ -41,10 +42,13 @@ export const lookAtPeriods = defineLook('reader', async (db, _: null, { today })
 		first = firstOfMonth(addDays(first, -1));
 	}
 	const history = await db
-		.select({ id: act.id, summary: act.summary, by: act.userName, at: act.at })
+		.select({
+			...{ id: act.id, kind: act.kind, summary: act.summary, format: act.format },
+			...{ by: act.userName, at: act.at }
+		})
 		.from(act)
 		.where(inArray(act.kind, ['lock-period', 'unlock-period']))
 		.orderBy(desc(act.id))
 		.limit(50);
-	return { locked, months, history };
+	return { locked, months, history: history.map((row) => ({ ...row, said: saidOf(row) })) };
 });

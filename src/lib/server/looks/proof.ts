@@ -3,9 +3,11 @@ import type { Breach } from '../../core/5-journal/proof/facts';
 import { prove } from '../../core/5-journal/proof/prove';
 import { act } from '../db/schema';
 import type { Db } from '../db/open';
-import { FIRST_HASH, hashAct } from '../repo/record-act';
+import { FIRST_HASH, hashAct } from '../act/hash-act';
 import { proofFacts } from '../repo/proof-facts';
 import { runWorker } from '../worker-pool';
+import { actSentence } from '../../words/act-sentence';
+import { saidOf } from '../act/said';
 import { defineLook } from './define-look';
 
 export interface Proof {
@@ -43,7 +45,7 @@ async function brokenLinks(db: Db): Promise<{ acts: number; breaches: Breach[] }
 		if (!sound)
 			breaches.push({
 				rule: 6,
-				about: `record ${row.id} (${row.summary})`,
+				about: `record ${row.id} (${actSentence(saidOf(row))})`,
 				want,
 				found: row.id,
 				currency: ''

@@ -1,5 +1,8 @@
-import { and, desc, eq, gte, inArray, like, lt, lte, or, sql } from 'drizzle-orm';
+import { and, desc, eq, gte, inArray, isNull, like, lt, lte, or, sql } from 'drizzle-orm';
 import { act, customer, document, item } from '../db/schema';
+import { saidOf } from '../act/said';
+import { reasonsOfRecord } from '../../words/allocation-reason';
+import { groupBy } from '../repo/group-by';
 import { defineLook } from './define-look';
 
 export const RECORD_PAGE = 80;
@@ -48,6 +51,8 @@ export const lookAtRecord = defineLook('reader', async (db, query: RecordQuery) 
 			at: act.at,
 			by: act.userName,
 			summary: act.summary,
+			format: act.format,
+			parentId: act.parentId,
 			facts: act.facts,
 			undoesId: act.undoesId,
 			hash: act.hash,
@@ -65,14 +70,32 @@ export const lookAtRecord = defineLook('reader', async (db, query: RecordQuery) 
 				query.from ? gte(act.at, query.from) : undefined,
 				query.to ? lte(act.at, `${query.to}T99`) : undefined,
 				owners ? inArray(act.customerId, owners) : undefined,
-				documents ? touched(documents) : undefined
+				documents ? touched(documents) : undefined,
+				// A decision is shown with its parts; where somebody looks for a customer or a document, a part may be what is meant.
+				owners || documents ? undefined : isNull(act.parentId)
 			)
 		)
 		.orderBy(desc(act.id))
 		.limit(RECORD_PAGE);
+	const parts = await db
+		.select({ id: act.id, parentId: act.parentId, kind: act.kind, summary: act.summary, format: act.format })
+		.from(act)
+		.where(
+			inArray(
+				act.parentId,
+				rows.map((row) => row.id)
+			)
+		)
+		.orderBy(act.id);
+	const partsBy = groupBy(parts, (part) => part.parentId!);
 	const people = await db.all<{ name: string }>(sql`select distinct user_name as name from act order by 1`);
 	return {
-		rows: rows.map(({ facts, ...row }) => ({ ...row, reason: reasonOf(facts) })),
+		rows: rows.map(({ facts, summary, format, ...row }) => ({
+			...row,
+			said: saidOf({ kind: row.kind, summary, format }),
+			reason: reasonOf(facts),
+			parts: (partsBy.get(row.id) ?? []).map((part) => ({ id: part.id, said: saidOf(part) }))
+		})),
 		people: people.map((row) => row.name),
 		next: rows.length === RECORD_PAGE ? rows.at(-1)!.id : null
 	};
@@ -80,7 +103,7 @@ export const lookAtRecord = defineLook('reader', async (db, query: RecordQuery) 
 
 /** What was given as the reason, where something was. */
 function reasonOf(facts: string): string {
-	const known = JSON.parse(facts) as { reason?: unknown; note?: unknown; reasons?: unknown };
-	const list = Array.isArray(known.reasons) ? known.reasons : [known.note];
-	return list.filter((one): one is string => typeof one === 'string' && one !== '').join(' ');
+	const known = JSON.parse(facts) as { note?: unknown; reasons?: unknown };
+	if (Array.isArray(known.reasons)) return reasonsOfRecord(facts).join(' ');
+	return typeof known.note === 'string' ? known.note : '';
 }

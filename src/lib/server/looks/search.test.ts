@@ -1,5 +1,5 @@
 import { beforeAll, expect, it } from 'vitest';
-import { placeMoney } from '../acts/place-money';
+import { allocateReceipt } from '../acts/allocate-receipt';
 import type { Books } from '../db/open';
 import {
 	bankXml,
@@ -35,7 +35,7 @@ beforeAll(async () => {
 	);
 	await done(
 		books,
-		placeMoney,
+		allocateReceipt,
 		{
 			...{ receiptId: 1, receiptVersion: 1, customerId: 1 },
 			lines: [{ itemId: 1, version: 1, cash: 188_920, differences: [] }]
@@ -52,8 +52,8 @@ const CASES: readonly (readonly [string, readonly string[]])[] = [
 	['rf18', ['document AK-40240 /customers/W2?item=2']],
 	['1,889.20', ['document AK-40233 /customers/H1?item=1', 'receipt HAZEL HILL /books/journal?act=']],
 	['£500', ['document AK-40240 /customers/W2?item=2']],
-	['kiln', ['receipt A STRANGER /money-in?r=2']],
-	['B2', ['receipt A STRANGER /money-in?r=2']],
+	['kiln', ['receipt A STRANGER /money-in?receipt=2']],
+	['B2', ['receipt A STRANGER /money-in?receipt=2']],
 	['%%', []],
 	['nothing of the kind', []]
 ];

@@ -151,7 +151,7 @@ async function receiptsBy(db: Db, part: string, amount: number | null): Promise<
 		day: row.booked,
 		href:
 			row.state === 'waiting' || row.state === 'held'
-				? `/money-in?r=${row.id}`
+				? `/money-in?receipt=${row.id}`
 				: `/books/journal?act=${row.actId ?? row.lastActId}`
 	}));
 }

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { addDays } from '../../core/day/arithmetic';
-import { placeMoney } from '../acts/place-money';
-import { undoPlacing } from '../acts/undo-placing';
+import { allocateReceipt } from '../acts/allocate-receipt';
+import { undoPosting } from '../acts/undo-posting';
 import type { Books } from '../db/open';
 import {
 	bankXml,
@@ -36,12 +36,7 @@ beforeEach(async () => {
 	await bringIn(books, bankXml([credit(3_000, 'both'), credit(400, 'AK-4', { booked: '2026-08-03' })]));
 	const line = (itemId: number, cash: number) => ({ itemId, version: 1, cash, differences: [] });
 	const place = (receiptId: number | null, ...lines: ReturnType<typeof line>[]) =>
-		done(
-			books,
-			placeMoney,
-			{ receiptId, receiptVersion: receiptId && 1, customerId: 1, lines, reasons: ['seen'] },
-			CLERK
-		);
+		done(books, allocateReceipt, { receiptId, receiptVersion: receiptId && 1, customerId: 1, lines }, CLERK);
 	await place(1, line(1, 1_000), line(2, 2_000));
 	await place(null, line(3, 700), line(4, -700));
 	second = (await place(2, line(5, 400))).actId!;
@@ -64,11 +59,11 @@ describe('threads of an account', () => {
 		const { said, earlier, links } = await look();
 		expect(said).toEqual(['r1 AK-1 1000', 'r1 AK-2 2000', 'i4 AK-3 700']);
 		expect(earlier).toEqual({ count: 1, sum: 400 });
-		expect(links[0]).toMatchObject({ by: 'Wren', reasons: ['seen'] });
+		expect(links[0]).toMatchObject({ by: 'Wren', reasons: [] });
 		expect((await look({ from: addDays(TODAY, -365) })).said).toContain('r2 AK-4 400');
 	});
 	it('what was taken off is shown as such where it is asked for, with who did it', async () => {
-		await done(books, undoPlacing, { actId: second }, CLERK);
+		await done(books, undoPosting, { actId: second }, CLERK);
 		const from = addDays(TODAY, -365);
 		expect((await look({ from })).said).not.toContain('r2 AK-4 400');
 		const { said, links } = await look({ from, ghosts: true });

@@ -15,6 +15,7 @@ import {
 } from '../db/schema';
 import { groupBy } from '../repo/group-by';
 import { openItemsOf } from '../repo/open-items';
+import { reasonsOfRecord } from '../../words/allocation-reason';
 import { defineLook } from './define-look';
 
 /** Money or a credit note, on the left. */
@@ -107,7 +108,7 @@ export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery,
 		id: part.id,
 		source: part.receiptId !== null ? `r${part.receiptId}` : `i${part.creditItemId}`,
 		...{ itemId: part.itemId, amount: part.amount, date: part.date, actId: part.actId, by, at },
-		reasons: (JSON.parse(facts) as { reasons?: string[] }).reasons ?? [],
+		reasons: reasonsOfRecord(facts),
 		off: offs.get(part.id) ?? null
 	}));
 	const earlier = await db

@@ -8,10 +8,10 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { sendAgain } from '../acts/send-again';
 import { sendLetters } from '../acts/send-letters';
 import { setAddress } from '../acts/set-address';
-import { perform } from '../acts/perform';
-import { placeAsBefore } from '../acts/place-as-before';
-import { placeMoney } from '../acts/place-money';
-import { undoPlacing } from '../acts/undo-placing';
+import { perform } from '../act/perform';
+import { reinstate } from '../acts/reinstate';
+import { allocateReceipt } from '../acts/allocate-receipt';
+import { undoPosting } from '../acts/undo-posting';
 import type { Books } from '../db/open';
 import { delivery, letter, message } from '../db/schema';
 import { prepareLetters } from '../http/prepare-letters';
@@ -109,13 +109,12 @@ describe('letters', () => {
 		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
 		await done(
 			books,
-			placeMoney,
+			allocateReceipt,
 			{
 				receiptId: 1,
 				receiptVersion: 1,
 				customerId: 1,
-				lines: [{ itemId: 1, version: 1, cash: 400, differences: [] }],
-				reasons: []
+				lines: [{ itemId: 1, version: 1, cash: 400, differences: [] }]
 			},
 			CLERK
 		);
@@ -164,7 +163,7 @@ describe('a letter that is not so any more', () => {
 	const place = (customerId: number, itemId: number, cash: number, version = 1) =>
 		done(
 			books,
-			placeMoney,
+			allocateReceipt,
 			{
 				...{ receiptId: 1, receiptVersion: version, customerId },
 				lines: [{ itemId, version: 1, cash, differences: [] }]
@@ -179,7 +178,7 @@ describe('a letter that is not so any more', () => {
 		const { actId } = await place(1, 1, 400);
 		await send('statement');
 		expect(await told()).toEqual([]);
-		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
 		expect(await told()).toEqual(['H1 2026-10-30']);
 		const [mine, other] = await letters();
 		expect(mine!.corrects).toEqual({ kind: 'statement', date: '2026-10-30' });
@@ -195,33 +194,33 @@ describe('a letter that is not so any more', () => {
 	it('is so again where the undoing was taken back', async () => {
 		const { actId } = await place(1, 1, 400);
 		await send('reminder');
-		const undone = await done(books, undoPlacing, { actId: actId! }, CLERK);
+		const undone = await done(books, undoPosting, { actId: actId! }, CLERK);
 		expect(await told()).toEqual(['H1 2026-10-30']);
-		await done(books, placeAsBefore, { actId: undone.actId }, CLERK);
+		await done(books, reinstate, { actId: undone.actId }, CLERK);
 		expect(await told()).toEqual([]);
 	});
 
 	it('is not one that was sent before the payment was placed', async () => {
 		await send('statement');
 		const { actId } = await place(1, 1, 400);
-		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
 		expect(await told()).toEqual([]);
 	});
 
 	it('tells the account that had the money, not the one that gets it', async () => {
 		const { actId } = await place(1, 1, 400);
 		await send('statement');
-		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
 		await place(2, 2, 400, 3);
 		expect(await told()).toEqual(['H1 2026-10-30']);
 	});
 
 	it('also where the money only lay on account, and lies on another account now', async () => {
 		const onAccount = (customerId: number, receiptVersion: number) =>
-			done(books, placeMoney, { receiptId: 1, receiptVersion, customerId, lines: [] }, CLERK);
+			done(books, allocateReceipt, { receiptId: 1, receiptVersion, customerId, lines: [] }, CLERK);
 		const { actId } = await onAccount(1, 1);
 		await send('statement');
-		await done(books, undoPlacing, { actId: actId! }, CLERK);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
 		await onAccount(2, 3);
 		expect(await told()).toEqual(['H1 2026-10-30']);
 	});

@@ -25,7 +25,7 @@ import { namesWorld } from './names-world';
 import { pastFees } from './past-fees';
 import { payerLessonsFor } from './payer-lessons';
 import { placedBefore } from './placed-before';
-import { onItsWay } from './recorded';
+import { onItsWay } from './on-its-way';
 import { openItemsOf } from './open-items';
 import { readSetting } from './settings';
 

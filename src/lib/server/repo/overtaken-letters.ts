@@ -1,3 +1,4 @@
+import { namesOf } from '../act/kinds';
 import { sql } from 'drizzle-orm';
 import type { Reader } from '../db/open';
 
@@ -40,7 +41,7 @@ export async function overtakenLetters(
 			select u.id as u, f.id as f, f.receipt_id, f.customer_id, u.user_name, u.at
 			from act u join act f on f.id = u.undoes_id
 			where u.undoes_id is not null and u.id > (select min(said) from told)
-				and f.kind in ('place-receipt', 'place-credits')
+				and f.kind in ${namesOf('allocate-receipt', 'allocate-credits')}
 		), touched as (
 			select x.*, x.customer_id as account, r.currency from undone x join receipt r on r.id = x.receipt_id
 			union

@@ -19,6 +19,7 @@ import {
 	receiptState,
 	statementEntry
 } from '../db/schema';
+import { kindOf, namesOf } from '../act/kinds';
 
 /** Reads all that the proof needs. */
 export async function proofFacts(db: Reader): Promise<ProofFacts> {
@@ -32,9 +33,10 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 			undoesId: act.undoesId
 		})
 		.from(act)
-		.where(inArray(act.kind, ['place-receipt', 'undo-placing']))
+		.where(inArray(act.kind, namesOf('allocate-receipt', 'undo-posting')))
 		.orderBy(asc(act.id));
-	const placed = new Set(placings.filter((row) => row.kind === 'place-receipt').map((row) => row.id));
+	const isAllocation = (row: (typeof placings)[number]) => kindOf(row) === 'allocate-receipt';
+	const placed = new Set(placings.filter(isAllocation).map((row) => row.id));
 	return {
 		lines: await db.select().from(journalLine),
 		items: await db
@@ -77,12 +79,12 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 			.from(receipt)
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
 		receiptPostings: placings
-			.filter((row) => row.kind === 'place-receipt' || placed.has(row.undoesId!))
+			.filter((row) => isAllocation(row) || placed.has(row.undoesId!))
 			.map((row) => ({
 				receiptId: row.receiptId!,
 				customerId: row.customerId!,
 				date: row.date,
-				sign: row.kind === 'place-receipt' ? 1 : -1
+				sign: isAllocation(row) ? 1 : -1
 			})),
 		entries: await db
 			.select({

@@ -1,6 +1,6 @@
 import { error, json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { look } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { whoCouldOwe } from '$lib/server/looks/who-could-owe';
 import type { RequestHandler } from './$types';
 
@@ -10,6 +10,5 @@ const asked = z.object({ amount: z.coerce.number().int().positive(), currency: z
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const input = asked.safeParse(Object.fromEntries(url.searchParams));
 	if (!input.success) error(400, 'An amount above nought and a currency are needed.');
-	const viewer = { who: locals.who!, today: await locals.app.today() };
-	return json(await look(whoCouldOwe(locals.app.books.db, input.data, viewer)));
+	return json(await view(locals, whoCouldOwe, input.data));
 };

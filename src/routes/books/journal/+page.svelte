@@ -1,9 +1,14 @@
 <script lang="ts">
 	import { amount, moment, shortDay } from '$lib/words/format';
-	import { enhance } from '$app/forms';
+	import type { reinstate } from '$lib/server/acts/reinstate';
+	import type { undoActs } from '$lib/server/acts/undo-acts';
+	import { actSentence } from '$lib/words/act-sentence';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	let { data, form } = $props();
-	const key = crypto.randomUUID();
+	let { data } = $props();
+	const asBefore = new ActForm<typeof reinstate>('?/asBefore');
+	const undo = new ActForm<typeof undoActs>('?/undo');
+	const problems = $derived([...asBefore.problems, ...undo.problems]);
 	/** The account whose threads an act belongs to: the first of its customers. */
 	const threadsOf = (entry: (typeof data.entries)[number]) =>
 		entry.lines.find((line) => line.code !== null)?.code ?? null;
@@ -26,18 +31,26 @@
 			>{/if}
 	</p>
 	<h1 class="mt-1">{title}</h1>
-	<div class="mt-2"><Problems problems={form?.problems} /></div>
-	{#if data.may?.putRight}
+	<div class="mt-2"><Problems {problems} /></div>
+	{#if data.may?.said}
+		<p class="mt-1">{actSentence(data.may.said)}</p>
 		<p class="mt-2 flex gap-3">
-			<a class="btn" href="/money-in/again/{data.query.actId}">Put it right</a>
-			<a class="btn" href="/money-in/returned/{data.may.putRight}">It came back</a>
+			{#if data.may.putRight}
+				<a class="btn" href="/money-in/again/{data.may.putRight.actId}">Put it right</a>
+				<a class="btn" href="/money-in/returned/{data.may.putRight.receiptId}">It came back</a>
+			{/if}
+			{#if data.may.undo}
+				<button class="btn" disabled={undo.busy} onclick={() => undo.send({ actIds: [data.may!.undo!] })}
+					>Undo it</button
+				>
+			{:else if data.may.asBefore}
+				<button
+					class="btn"
+					disabled={asBefore.busy}
+					onclick={() => asBefore.send({ actId: data.query.actId! })}>Allocate it again as it was</button
+				>
+			{/if}
 		</p>
-	{:else if data.may?.asBefore}
-		<form method="POST" action="?/asBefore" class="mt-2" use:enhance>
-			<input type="hidden" name="actId" value={data.query.actId} />
-			<input type="hidden" name="key" value={key} />
-			<button class="btn">Place it again as it was</button>
-		</form>
 	{/if}
 	<table class="mt-3">
 		<thead class="sticky top-0 bg-paper"
@@ -52,7 +65,7 @@
 				<tr>
 					<td colspan="5" class="pt-3">
 						<a href="/books/journal?act={entry.id}" class="font-semibold">{shortDay(entry.date)}</a>
-						{entry.summary}
+						{actSentence(entry.said)}
 						<span class="text-sm text-soft">· {entry.userName}, {moment(entry.at)} · record {entry.id}</span>
 						<a class="text-sm text-soft" href="/books/record?before={entry.id + 1}">in the record</a>
 						{#if threadsOf(entry)}<a class="text-sm text-soft" href="/customers/{threadsOf(entry)}/threads"

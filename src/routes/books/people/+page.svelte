@@ -1,8 +1,16 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { toast } from 'svelte-sonner';
+	import type { addPerson, changeRole } from '$lib/server/acts/people';
+	import { actSentence } from '$lib/words/act-sentence';
+	import { ActForm } from '$lib/desk/act-form.svelte';
+	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { moment } from '$lib/words/format';
-	let { data, form } = $props();
+	let { data } = $props();
+	const roleForm = new ActForm<typeof changeRole>('?/role', { done: () => void toast('Changed.') });
+	const addForm = new ActForm<typeof addPerson>('?/add', { done: () => void toast('They may sign in now.') });
+	const problems = $derived([...roleForm.problems, ...addForm.problems]);
 </script>
 
 <svelte:head><title>People · Odd Penny</title></svelte:head>
@@ -14,7 +22,7 @@
 			A reader looks. A clerk places money and sends letters. A supervisor also lets people in and sets up the
 			books.
 		</p>
-		<Problems problems={form?.problems} />
+		<Problems {problems} />
 		<table>
 			<thead><tr><th>Name</th><th>Signs in as</th><th>Role</th></tr></thead>
 			<tbody>
@@ -23,7 +31,7 @@
 						<td class={person.active ? '' : 'text-soft line-through'}>{person.name}</td>
 						<td class="text-soft">{person.email}</td>
 						<td>
-							<form method="POST" action="?/role" use:enhance class="flex gap-1">
+							<form method="POST" action="?/role" use:enhance={roleForm.submit()} class="flex gap-1">
 								<input type="hidden" name="id" value={person.id} />
 								<select
 									name="role"
@@ -34,7 +42,7 @@
 										value="supervisor">supervisor</option
 									><option value="none">shut out</option>
 								</select>
-								<button class="btn py-0.5">Change</button>
+								<button class="btn py-0.5" disabled={roleForm.busy}>Change</button>
 							</form>
 						</td>
 					</tr>
@@ -42,23 +50,27 @@
 			</tbody>
 		</table>
 		<h2 class="mt-8 text-xl">Let somebody in</h2>
-		<form method="POST" action="?/add" use:enhance class="mt-2 grid w-80 gap-2">
-			<label class="grid gap-1">Name<input type="text" name="name" required /></label>
-			<label class="grid gap-1">E-mail address<input type="email" name="email" required /></label>
-			<label class="grid gap-1"
-				>First password, ten characters or more<input
-					type="password"
-					name="password"
-					required
-					autocomplete="new-password"
-				/></label
+		<form method="POST" action="?/add" use:enhance={addForm.submit()} class="mt-2 grid w-80 gap-2">
+			<Field form={addForm} name="name" label="Name"
+				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
+			>
+			<Field form={addForm} name="email" label="E-mail address"
+				>{#snippet input(attributes)}<input type="email" required {...attributes} />{/snippet}</Field
+			>
+			<Field form={addForm} name="password" label="First password, ten characters or more"
+				>{#snippet input(attributes)}<input
+						type="password"
+						required
+						autocomplete="new-password"
+						{...attributes}
+					/>{/snippet}</Field
 			>
 			<label class="grid gap-1"
 				>Role<select name="role"
 					><option>clerk</option><option>reader</option><option>supervisor</option></select
 				></label
 			>
-			<button class="btn btn-main mt-1 justify-center">Let them in</button>
+			<button class="btn btn-main mt-1 justify-center" disabled={addForm.busy}>Let them in</button>
 		</form>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10">
@@ -69,7 +81,8 @@
 					<tr class="align-top"
 						><td class="text-sm whitespace-nowrap text-soft">{moment(record.at)}</td><td class="text-sm"
 							>{record.who}</td
-						><td class="text-sm"><a href="/books/journal?act={record.id}">{record.summary}</a></td></tr
+						><td class="text-sm"><a href="/books/journal?act={record.id}">{actSentence(record.said)}</a></td
+						></tr
 					>
 				{/each}
 			</tbody>

@@ -1,9 +1,11 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
+	import type { lockPeriod, unlockPeriod } from '$lib/server/acts/lock-period';
+	import { actSentence } from '$lib/words/act-sentence';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, moment, shortDay } from '$lib/words/format';
-	let { data, form } = $props();
+	let { data } = $props();
 	const today = $derived(data.today ?? '');
 	let reason = $state('');
 	const name = (first: string) =>
@@ -12,6 +14,24 @@
 		});
 	/** What is asked before a month is locked or opened. */
 	let asked = $state<{ way: 'lock' | 'unlock'; day: string; waiting: number } | null>(null);
+	function done() {
+		if (asked)
+			toast(
+				asked.way === 'lock'
+					? `Locked up to ${shortDay(asked.day)}.`
+					: `Open again from ${shortDay(asked.day)}.`
+			);
+		asked = null;
+		reason = '';
+	}
+	const lockForm = new ActForm<typeof lockPeriod>('?/lock', { done });
+	const unlockForm = new ActForm<typeof unlockPeriod>('?/unlock', { done });
+	const form = $derived(asked?.way === 'unlock' ? unlockForm : lockForm);
+	function send(event: SubmitEvent) {
+		event.preventDefault();
+		if (asked?.way === 'lock') void lockForm.send({ through: asked.day, reason });
+		if (asked?.way === 'unlock') void unlockForm.send({ from: asked.day, reason });
+	}
 </script>
 
 <svelte:head><title>Periods · Odd Penny</title></svelte:head>
@@ -26,7 +46,7 @@
 			Nothing is posted, changed or taken back on a locked day; figures of a locked month stay as they are for
 			ever. {data.mayLock ? '' : 'Locking and opening takes a supervisor.'}
 		</p>
-		<Problems problems={form?.problems} />
+		<Problems problems={form.problems} />
 		<table>
 			<thead
 				><tr
@@ -74,25 +94,7 @@
 	</section>
 	<aside class="border-l border-rule px-6 pt-5">
 		{#if asked}
-			<form
-				method="POST"
-				action="?/{asked.way}"
-				class="mb-6 grid gap-3"
-				use:enhance={({ formData }) => {
-					const { way, day } = asked!;
-					formData.set(
-						'json',
-						JSON.stringify(way === 'lock' ? { through: day, reason } : { from: day, reason })
-					);
-					return async ({ result, update }) => {
-						await update({ reset: false });
-						if (result.type !== 'success') return;
-						toast(way === 'lock' ? `Locked up to ${shortDay(day)}.` : `Open again from ${shortDay(day)}.`);
-						asked = null;
-						reason = '';
-					};
-				}}
-			>
+			<form class="mb-6 grid gap-3" onsubmit={send}>
 				<h2 class="text-xl">
 					{asked.way === 'lock'
 						? `Lock up to ${shortDay(asked.day, today)}?`
@@ -108,7 +110,7 @@
 					<input type="text" class="w-full" bind:value={reason} maxlength="400" /></label
 				>
 				<p class="flex gap-2">
-					<button class="btn btn-main" disabled={asked.way === 'unlock' && !reason.trim()}
+					<button class="btn btn-main" disabled={form.busy || (asked.way === 'unlock' && !reason.trim())}
 						>{asked.way === 'lock' ? 'Lock' : 'Open again'}</button
 					>
 					<button type="button" class="btn" onclick={() => (asked = null)}>Leave it</button>
@@ -119,7 +121,7 @@
 		<ul class="mt-1 text-sm">
 			{#each data.history as one (one.id)}
 				<li class="border-t border-rule py-2">
-					{one.summary}<span class="block text-soft">{one.by}, {moment(one.at)}</span>
+					{actSentence(one.said)}<span class="block text-soft">{one.by}, {moment(one.at)}</span>
 				</li>
 			{:else}<li class="says">Nobody has locked a period yet.</li>{/each}
 		</ul>

@@ -4,19 +4,41 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, shortDay } from '$lib/words/format';
 	import { rateText } from '$lib/words/rate-text';
+	import type { ActionResult } from '@sveltejs/kit';
+	import type { addRates } from '$lib/server/acts/add-rates';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
 	let preview = $state.raw<Preview | null>(null);
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	let refused = $state<readonly string[]>([]);
+	let reading = $state(false);
+	const otherwise = 'That did not work. Nothing was added; try again.';
+	const done = ({ output }: { output: { added: number } }) => {
+		toast(output.added ? `Added ${count(output.added, 'rate')}.` : 'They were there already.');
+		preview = null;
+	};
+	const oneForm = new ActForm<typeof addRates>('?/one', { done, otherwise });
+	const addForm = new ActForm<typeof addRates>('?/add', { done, otherwise });
+	const busy = $derived(reading || addForm.busy);
+	const problems = $derived([...refused, ...oneForm.problems, ...addForm.problems]);
+	/** Shows what would happen, once it is read. */
+	function showing() {
+		reading = true;
+		forget();
+		return async ({ result }: { result: ActionResult }) => {
+			reading = false;
+			if (result.type === 'success') preview = result.data as unknown as Preview;
+			else if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? [otherwise];
+			else refused = [otherwise];
+		};
+	}
 	const fates = { new: 'will be added', same: 'is there already', differs: 'stays' } as const;
 	function forget() {
 		preview = null;
-		problems = [];
+		refused = [];
+		addForm.say();
 	}
-	const added = (n: number) => toast(n ? `Added ${count(n, 'rate')}.` : 'They were there already.');
 </script>
 
 <svelte:head><title>Exchange rates · Odd Penny</title></svelte:head>
@@ -58,12 +80,7 @@
 				method="POST"
 				action="?/one"
 				class="mt-2 flex flex-wrap items-end gap-2"
-				use:enhance={() =>
-					async ({ result, update }) => {
-						problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
-						if (result.type === 'success') added(Number(result.data?.done));
-						await update({ reset: result.type === 'success' });
-					}}
+				use:enhance={oneForm.submit()}
 			>
 				<label class="grid gap-1"
 					>Day<input type="text" name="date" class="w-28" placeholder={data.today ?? ''} required /></label
@@ -96,25 +113,7 @@
 				action="?/preview"
 				enctype="multipart/form-data"
 				class="mt-2 grid gap-3"
-				use:enhance={({ action, formData }) => {
-					const adding = action.search === '?/add';
-					if (adding) formData.set('key', key);
-					busy = true;
-					problems = [];
-					return async ({ result, update }) => {
-						busy = false;
-						if (result.type === 'failure') {
-							preview = null;
-							problems = (result.data?.problems as string[]) ?? ['That was refused.'];
-						} else if (result.type === 'success' && adding) {
-							added(Number(result.data?.done));
-							key = crypto.randomUUID();
-							preview = null;
-							await update({ reset: true });
-						} else if (result.type === 'success') preview = result.data as Preview;
-						else problems = ['That did not work. Nothing was added; try again.'];
-					};
-				}}
+				use:enhance={(turn) => (turn.action.search === '?/preview' ? showing() : addForm.submit()(turn))}
 			>
 				<p class="says">
 					A table with a column date and either currency and rate or a column for each currency; or XML of

@@ -1,5 +1,5 @@
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-import { look } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { lookAtRecord } from '$lib/server/looks/record';
 import type { PageServerLoad } from './$types';
 
@@ -13,5 +13,5 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		...{ from: from ?? '', to: to ?? '', before: Number(text('before')) || null }
 	};
 	const bad = [from === null ? text('from') : '', to === null ? text('to') : ''].filter(Boolean);
-	return { ...(await look(lookAtRecord(locals.app.books.db, query, viewer))), query, bad };
+	return { ...(await view(locals, lookAtRecord, query)), query, bad };
 };

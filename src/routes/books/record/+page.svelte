@@ -1,8 +1,11 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { moment, shortDay } from '$lib/words/format';
+	import { actSentence } from '$lib/words/act-sentence';
+	import { count, moment, shortDay } from '$lib/words/format';
 	let { data } = $props();
+	/** So many parts of a decision are listed with it. */
+	const PARTS_SHOWN = 12;
 	const today = $derived(data.today ?? '');
 	const filtered = $derived(
 		Boolean(
@@ -88,15 +91,39 @@
 					<td class="whitespace-nowrap">{moment(row.at)}</td>
 					<td class="whitespace-nowrap">{row.by}</td>
 					<td>
-						{#if row.posted}<a class="block w-fit py-0.5" href="/books/journal?act={row.id}">{row.summary}</a
-							>{:else}{row.summary}{/if}
+						{#if row.posted || row.parts.length}<a
+								class="block w-fit py-0.5"
+								href="/books/journal?act={row.id}">{actSentence(row.said)}</a
+							>{:else}{actSentence(row.said)}{/if}
+						{#if row.parts.length}
+							<details class="text-sm text-soft">
+								<summary class="min-h-6 cursor-pointer py-0.5">in {count(row.parts.length, 'part')}</summary>
+								<ul>
+									{#each row.parts.slice(0, PARTS_SHOWN) as part (part.id)}
+										<li>
+											<a class="block min-h-6 w-fit py-0.5" href="/books/journal?act={part.id}"
+												>{part.id}: {actSentence(part.said)}</a
+											>
+										</li>
+									{/each}
+									{#if row.parts.length > PARTS_SHOWN}<li>
+											and {row.parts.length - PARTS_SHOWN} more,
+											<a href="/books/journal?act={row.id}">all of them in the journal</a>
+										</li>{/if}
+								</ul>
+							</details>
+						{/if}
+						{#if row.parentId}<a
+								class="block min-h-6 w-fit py-0.5 text-sm text-soft"
+								href="/books/journal?act={row.parentId}">a part of record {row.parentId}</a
+							>{/if}
 						{#if row.undoesId}<a
 								class="block min-h-6 w-fit py-0.5 text-sm text-copper"
 								href="/books/journal?act={row.undoesId}">of record {row.undoesId}</a
 							>{/if}
 						{#if row.undoneBy}<a
 								class="block min-h-6 w-fit py-0.5 text-sm text-copper"
-								href="/books/journal?act={row.undoneBy}">taken back by record {row.undoneBy}</a
+								href="/books/journal?act={row.undoneBy}">undone by record {row.undoneBy}</a
 							>{/if}
 						{#if row.reason}<span class="block text-sm text-soft">{row.reason}</span>{/if}
 					</td>

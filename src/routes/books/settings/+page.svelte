@@ -1,6 +1,10 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
+	import type { addBankAccount } from '$lib/server/acts/add-bank-account';
+	import type { setLimits } from '$lib/server/acts/set-limits';
+	import { ActForm } from '$lib/desk/act-form.svelte';
+	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
@@ -8,7 +12,12 @@
 	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
 	import { amount } from '$lib/words/format';
 	let { data } = $props();
-	let problems = $state<readonly string[]>([]);
+	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
+		done: () => void toast('The limits hold from now on.')
+	});
+	const bankForm = new ActForm<typeof addBankAccount>('?/bank', {
+		done: () => void toast('The bank account is there.')
+	});
 	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
 	const name = (kind: LimitedKind) => (kind === 'refund' ? 'To be paid back' : DIFFERENCE_NAMES[kind]);
 	const shown = (value: number | null | undefined) =>
@@ -49,6 +58,11 @@
 		};
 		return { limits, unreadable };
 	}
+	function given(form: FormData) {
+		const { limits, unreadable } = read(form);
+		limitsForm.say(...unreadable);
+		return unreadable.length ? null : limits;
+	}
 </script>
 
 <svelte:head><title>Settings · Odd Penny</title></svelte:head>
@@ -60,22 +74,8 @@
 			In {data.base}, for one posting. Above it the posting waits for a supervisor. An empty field is no
 			limit; nought is never alone.
 		</p>
-		<Problems {problems} />
-		<form
-			method="POST"
-			action="?/limits"
-			use:enhance={({ formData, cancel }) => {
-				const { limits, unreadable } = read(formData);
-				problems = unreadable;
-				if (unreadable.length) return cancel();
-				formData.set('json', JSON.stringify(limits));
-				return async ({ result, update }) => {
-					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
-					else toast('The limits hold from now on.');
-					await update({ reset: false });
-				};
-			}}
-		>
+		<Problems problems={limitsForm.problems} />
+		<form method="POST" action="?/limits" use:enhance={limitsForm.submit(given)}>
 			<table>
 				<thead
 					><tr
@@ -171,26 +171,37 @@
 			</tbody>
 		</table>
 		<h2 class="mt-8 text-xl">Add a bank account</h2>
+		<Problems problems={bankForm.problems} />
 		<form
 			method="POST"
 			action="?/bank"
-			use:enhance={() =>
-				async ({ result, update }) => {
-					problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
-					if (result.type === 'success') toast(`${String(result.data?.added)} is there.`);
-					await update({ reset: result.type === 'success' });
-				}}
+			use:enhance={bankForm.submit()}
 			class="mt-2 grid w-96 grid-cols-2 gap-2"
 		>
-			<label class="col-span-2 grid gap-1">Name<input type="text" name="name" required /></label>
-			<label class="col-span-2 grid gap-1"
-				>IBAN or account number<input type="text" name="number" required /></label
+			<Field form={bankForm} name="name" label="Name" class="col-span-2"
+				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
 			>
-			<label class="grid gap-1">Bank<input type="text" name="bankName" required /></label>
-			<label class="grid gap-1">BIC, if it has one<input type="text" name="bic" /></label>
-			<label class="grid gap-1">Currency<input type="text" name="currency" required maxlength="3" /></label>
-			<label class="grid gap-1">Ledger account<input type="text" name="ledger" required /></label>
-			<div class="col-span-2"><button class="btn">Add it</button></div>
+			<Field form={bankForm} name="number" label="IBAN or account number" class="col-span-2"
+				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
+			>
+			<Field form={bankForm} name="bankName" label="Bank"
+				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
+			>
+			<Field form={bankForm} name="bic" label="BIC, if it has one"
+				>{#snippet input(attributes)}<input type="text" {...attributes} />{/snippet}</Field
+			>
+			<Field form={bankForm} name="currency" label="Currency"
+				>{#snippet input(attributes)}<input
+						type="text"
+						required
+						maxlength="3"
+						{...attributes}
+					/>{/snippet}</Field
+			>
+			<Field form={bankForm} name="ledger" label="Ledger account"
+				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
+			>
+			<div class="col-span-2"><button class="btn" disabled={bankForm.busy}>Add it</button></div>
 		</form>
 	</section>
 </div>

@@ -62,7 +62,7 @@
 				>Read a reminder</a
 			>
 			<a class="btn" href="/customers/{customer.code}/threads">Which money paid what</a>
-			<a class="btn" href="/open-items/new?c={customer.id}">Write a document</a>
+			<a class="btn" href="/open-items/new?customer={customer.id}">Write a document</a>
 			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
 					>Move payments</a
 				><a class="btn" href="/odd-pennies/remainders?customer={customer.code}">Write off</a>{/if}

@@ -1,10 +1,13 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { invalidate } from '$app/navigation';
+	import type { sendAgain } from '$lib/server/acts/send-again';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, money, moment, shortDay } from '$lib/words/format';
 	import { LETTER_NAMES } from '$lib/words/letter-text';
-	let { data, form } = $props();
+	let { data } = $props();
+	const form = new ActForm<typeof sendAgain>('?/again');
 	// While letters are on their way the list is asked again; it stops by itself.
 	$effect(() => {
 		if (data.busy === 0) return;
@@ -44,7 +47,7 @@
 				? 'Every letter, as it was sent.'
 				: 'No letter was sent yet.'}
 	</h1>
-	<Problems problems={form?.problems} />
+	<Problems problems={form.problems} />
 	<table class="mt-3">
 		<thead
 			><tr><th>Letter</th><th>Customer</th><th>To</th><th class="num">Amount</th><th>State</th><th></th></tr
@@ -75,10 +78,10 @@
 					</td>
 					<td class="num">
 						{#if row.state === 'refused' || row.state === 'failed'}
-							<form method="POST" action="?/again" use:enhance>
+							<form method="POST" action="?/again" use:enhance={form.submit()}>
 								<input type="hidden" name="letterId" value={row.id} /><button
 									class="btn py-0.5"
-									disabled={!data.mayAct}>Send again</button
+									disabled={!data.mayAct || form.busy}>Send again</button
 								>
 							</form>
 						{/if}

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
 import { look, statusOf } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { lookAtLetter } from '$lib/server/looks/letters';
 import { lookAtReturned } from '$lib/server/looks/returns';
 import { render } from '$lib/server/pdf/render';
@@ -10,9 +11,8 @@ import type { RequestHandler } from './$types';
 
 /** The letter that an account would get today: the PDF itself, or the same as a page (`as=page`) for beside the list. */
 export const GET: RequestHandler = async ({ locals, url }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
 	const returnedId = Number(url.searchParams.get('of')) || null;
-	const returned = returnedId && (await look(lookAtReturned(locals.app.books.db, returnedId, viewer)));
+	const returned = returnedId && (await view(locals, lookAtReturned, returnedId));
 	const kind: Letter['kind'] = returned
 		? 'returned'
 		: url.searchParams.get('kind') === 'reminder'
@@ -23,7 +23,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 		customerId: returned ? returned.customerId : Number(url.searchParams.get('customer')),
 		currency: returned ? returned.currency : (url.searchParams.get('currency') ?? '')
 	};
-	const found = await look(lookAtLetter(locals.app.books.db, input, viewer));
+	const found = await view(locals, lookAtLetter, input);
 	const asPage = url.searchParams.get('as') === 'page';
 	if (!found.ok) {
 		const says = found.problems.map(problemSentence).join(' ');

@@ -1,9 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { goto, invalidate, preloadData } from '$app/navigation';
+	import { goto, invalidate, invalidateAll, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
-	import type { ActionResult } from '@sveltejs/kit';
 	import AdviceSheet from '$lib/desk/AdviceSheet.svelte';
 	import AsideSheet from '$lib/desk/AsideSheet.svelte';
 	import BringIn from '$lib/desk/BringIn.svelte';
@@ -17,20 +16,25 @@
 	import type SetsHere from '$lib/desk/SetsHere.svelte';
 	import ReturnNote from '$lib/desk/ReturnNote.svelte';
 	import TieNote from '$lib/desk/TieNote.svelte';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { Done } from '$lib/desk/done';
+	import type { allocateReceipt } from '$lib/server/acts/allocate-receipt';
+	import type { joinParts } from '$lib/server/acts/split-receipt';
+	import type { undoActs } from '$lib/server/acts/undo-acts';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { Day } from '$lib/core/day/day';
 	import { count, money } from '$lib/words/format';
 
 	let { data } = $props();
-	let key = $state(crypto.randomUUID());
+	/** Rises with each act: what was typed for the one before is gone. */
+	let shown = $state(0);
 	let laid: { readonly mark: string; readonly placing: Placing } | null = null;
 	/** What lies on the strip; the same as before where nothing about it changed, with all that was typed. */
 	const placing = $derived.by(() => {
 		const { desk, lay } = data;
 		if (!desk) return null;
 		const { receipt, answer, customer, itemsOf, credits } = desk;
-		const mark = JSON.stringify([receipt, answer, customer?.id, itemsOf, credits, lay, key]);
+		const mark = JSON.stringify([receipt, answer, customer?.id, itemsOf, credits, lay, shown]);
 		if (laid?.mark !== mark)
 			laid = { mark, placing: new Placing(desk, data.today as Day, data.who?.name ?? '', lay) };
 		return laid.placing;
@@ -51,15 +55,13 @@
 			if (row.amount > 0) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
 		return [...by].map(([currency, sum]) => money(sum, currency)).join(' and ');
 	});
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
 	let sheet = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
-	let lastActs = $state<readonly number[]>([]);
+	/** The last act done here that can be undone: U undoes it. */
+	let lastAct = $state<number | null>(null);
 	let filter = $state<HTMLInputElement>();
 	let sets = $state<SetsHere>();
 	let active = $state(0);
 	let postForm = $state<HTMLFormElement>()!;
-	let undoForm = $state<HTMLFormElement>()!;
 
 	const nextId = $derived.by(() => {
 		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
@@ -68,77 +70,76 @@
 
 	/** The next receipt is fetched while this one is looked at, so that going on answers at once. */
 	$effect(() => {
-		const next = `/money-in?r=${nextId}`;
+		const next = `/money-in?receipt=${nextId}`;
 		const soon = nextId === null ? undefined : setTimeout(() => void preloadData(next), 120);
 		return () => clearTimeout(soon);
 	});
 
-	/** After an act: says what was done with a way back, and goes on to the next receipt. */
-	function after(said: string, goOn: boolean) {
-		busy = true;
-		problems = [];
+	/** Says what was done, with the way back of that very act, and goes on to the next receipt where that is wanted. */
+	const done: Done = async (said, { undo: undoable }, goOn = false) => {
 		const going = nextId;
-		return async ({
-			result,
-			update
-		}: {
-			result: ActionResult;
-			update: (options: { reset: boolean; invalidateAll: boolean }) => Promise<void>;
-		}) => {
-			busy = false;
-			if (result.type === 'failure') {
-				problems = (result.data?.problems as string[]) ?? ['That was refused.'];
-				return;
-			}
-			if (result.type !== 'success') {
-				problems = [
-					result.type === 'error' ? (result.error.message ?? 'That did not work.') : 'That did not work.'
-				];
-				return;
-			}
-			key = crypto.randomUUID();
-			sheet = null;
-			const done = result.data?.done as number[] | undefined;
-			if (done?.length) {
-				lastActs = done;
-				toast(said, { action: { label: 'Undo', onClick: () => undoForm.requestSubmit() } });
-			} else toast(said);
-			if (goOn)
-				await goto(going ? `/money-in?r=${going}` : '/money-in', {
-					invalidateAll: true,
-					noScroll: true,
-					keepFocus: true
-				});
-			else await update({ reset: false, invalidateAll: true });
-			active = 0;
-		};
-	}
-
-	async function joinParts() {
-		const receiptId = data.desk?.receipt?.id;
-		const result = await postAction(
-			'?/join',
-			{ json: { receiptId }, key: '' },
-			'That did not work; try again.'
+		shown++;
+		sheet = null;
+		if (undoable !== null) lastAct = undoable;
+		toast(
+			said,
+			undoable === null ? {} : { action: { label: 'Undo', onClick: () => void undoAct(undoable) } }
 		);
-		if (!result.ok) return void (problems = result.problems);
-		toast('The parts are one entry again.');
-		await goto('/money-in', { invalidateAll: true });
+		if (goOn)
+			await goto(going ? `/money-in?receipt=${going}` : '/money-in', {
+				invalidateAll: true,
+				noScroll: true,
+				keepFocus: true
+			});
+		else await invalidateAll();
+		active = 0;
+	};
+	const undo = new ActForm<typeof undoActs>('?/undo', {
+		done: () => {
+			shown++;
+			active = 0;
+			toast('Undone. It waits in the pile again.');
+		}
+	});
+	function undoAct(actId: number) {
+		if (lastAct === actId) lastAct = null;
+		return undo.send({ actIds: [actId] });
 	}
-
-	async function takeOff(actId: number) {
-		lastActs = [actId];
-		await tick();
-		undoForm.requestSubmit();
-	}
+	const join = new ActForm<typeof joinParts>('?/join', {
+		otherwise: 'That did not work; try again.',
+		refresh: false,
+		done: async () => {
+			toast('The parts are one entry again.');
+			await goto('/money-in', { invalidateAll: true });
+		}
+	});
+	/** A form of its own for each receipt that is shown: what was sent for one is never taken for another. */
+	const post = $derived.by(() => {
+		const { receipt, customer } = data.desk ?? {};
+		void [receipt?.id, receipt?.version, customer?.id, shown];
+		return new ActForm<typeof allocateReceipt>('?/post', {
+			refresh: false,
+			done: (answer) => {
+				const { desk, currency, placed } = placing!;
+				const what = money(desk.receipt?.amount ?? placed, currency);
+				const asked = answer.output.actId === null;
+				return done(
+					asked ? `A supervisor is asked to post ${what}.` : `Posted ${what} for ${desk.customer?.name}.`,
+					answer,
+					true
+				);
+			}
+		});
+	});
+	const problems = $derived([...post.problems, ...undo.problems, ...join.problems]);
 
 	function step(by: 1 | -1) {
 		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
 		const row = data.rows[at + by];
 		if (!row) return;
-		problems = [];
+		post.say();
 		active = 0;
-		void goto(`/money-in?r=${row.id}`, { noScroll: true, keepFocus: true })?.then(() =>
+		void goto(`/money-in?receipt=${row.id}`, { noScroll: true, keepFocus: true })?.then(() =>
 			document.querySelector(`[data-receipt="${row.id}"]`)?.scrollIntoView({ block: 'nearest' })
 		);
 	}
@@ -158,7 +159,7 @@
 		) {
 			if (target.hasAttribute('data-keep-enter')) return;
 			event.preventDefault();
-			if (placing.outcome.ok && !busy) postForm.requestSubmit();
+			if (placing.outcome.ok && !post.busy) postForm.requestSubmit();
 			return;
 		}
 		// A button that was reached by Tab is pressed with the space bar, as everywhere.
@@ -173,7 +174,7 @@
 			h: () => data.mayAct && placing?.desk.receipt && (sheet = 'hold'),
 			n: () => data.mayAct && placing?.desk.receipt && (sheet = 'aside'),
 			c: () => certain.length > 0 && data.mayAct && (sheet = 'certain'),
-			u: () => lastActs.length > 0 && undoForm.requestSubmit()
+			u: () => lastAct !== null && void undoAct(lastAct)
 		};
 		const act = does[event.key.length === 1 ? event.key.toLowerCase() : event.key];
 		if (!act) return;
@@ -230,13 +231,7 @@
 		{#if placing && data.desk}
 			{#key data.desk}
 				{#if data.desk.receipt && data.desk.ties.length && data.mayAct}
-					<TieNote
-						receipt={data.desk.receipt}
-						ties={data.desk.ties}
-						today={data.today ?? ''}
-						{busy}
-						after={(said) => after(said, true)}
-					/>
+					<TieNote receipt={data.desk.receipt} ties={data.desk.ties} today={data.today ?? ''} {done} />
 				{/if}
 				{#if data.desk.receipt && data.desk.debit}
 					<ReturnNote
@@ -244,9 +239,8 @@
 						debit={data.desk.debit}
 						currency={data.desk.currency}
 						today={data.today ?? ''}
-						{busy}
 						mayAct={data.mayAct}
-						after={(said) => after(said, true)}
+						{done}
 					/>
 				{/if}
 			{/key}
@@ -257,8 +251,8 @@
 				bind:sets
 				bind:active
 				mayAct={data.mayAct}
-				join={joinParts}
-				{takeOff}
+				join={() => join.send({ receiptId: data.desk?.receipt?.id ?? 0 })}
+				takeOff={undoAct}
 			/>
 		{:else if !data.gone}
 			<div class="mx-auto mt-24 w-[460px]">
@@ -276,19 +270,9 @@
 			bind:this={postForm}
 			method="POST"
 			action="?/post"
-			use:enhance={({ formData }) => {
-				formData.set('json', JSON.stringify({ ...placing!.order, reasons: data.reasons }));
-				formData.set('key', key);
-				const what = money(placing!.desk.receipt?.amount ?? placing!.placed, placing!.currency);
-				return after(
-					placing!.outcome.asks
-						? `A supervisor is asked to post ${what}.`
-						: `Posted ${what} for ${data.desk?.customer?.name}.`,
-					true
-				);
-			}}
+			use:enhance={(turn) => post.submit(() => placing?.order ?? null)(turn)}
 		>
-			<button class="btn btn-main" disabled={!placing?.outcome.ok || busy || !data.mayAct}>
+			<button class="btn btn-main" disabled={!placing?.outcome.ok || post.busy || !data.mayAct}>
 				{placing?.outcome.asks ? 'Ask for' : 'Post'}
 				{placing ? money(placing.desk.receipt?.amount ?? placing.placed, placing.currency) : ''}
 				<span class="key">Enter</span>
@@ -326,45 +310,25 @@
 	</footer>
 </div>
 
-<form
-	bind:this={undoForm}
-	method="POST"
-	action="?/undo"
-	hidden
-	use:enhance={({ formData }) => {
-		formData.set('json', JSON.stringify({ actIds: lastActs }));
-		lastActs = [];
-		return after('Taken back. It waits in the pile again.', false);
-	}}
-></form>
-
 <CertainSheet
 	bind:open={() => sheet === 'certain', (on) => (sheet = on ? 'certain' : null)}
 	rows={certain}
 	base={data.base}
-	{problems}
-	{busy}
-	{key}
-	after={(said) => after(said, false)}
+	{done}
 />
 {#if data.desk?.receipt}
 	<HoldSheet
 		bind:open={() => sheet === 'hold', (on) => (sheet = on ? 'hold' : null)}
 		receipt={data.desk.receipt}
 		order={placing?.order ?? null}
-		{problems}
-		{busy}
-		after={(said, goOn = false) => after(said, goOn)}
+		{done}
 	/>
 	<AsideSheet
 		bind:open={() => sheet === 'aside', (on) => (sheet = on ? 'aside' : null)}
 		receipt={data.desk.receipt}
 		accounts={data.desk.setAside}
 		rule={data.desk.asideRule}
-		{problems}
-		{busy}
-		{key}
-		after={(said) => after(said, true)}
+		{done}
 	/>
 {/if}
 {#if placing?.desk.customer}<AdviceSheet

@@ -1,12 +1,13 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import type { dropAdvice, keepAdvice } from '$lib/server/acts/keep-advice';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching/match-advice';
 	import AdviceLines from '$lib/desk/AdviceLines.svelte';
 	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import { readAdvice } from '$lib/tables/read-advice';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, list, money, shortDay } from '$lib/words/format';
@@ -14,9 +15,14 @@
 	let { data } = $props();
 	let source = $state('');
 	let when = $state('');
-	let refused = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	const form = new ActForm<typeof keepAdvice>('?/keep', {
+		done: () => {
+			toast('Kept until the money comes.');
+			[source, when] = ['', ''];
+		}
+	});
+	const dropForm = new ActForm<typeof dropAdvice>('?/drop', { done: () => void toast('Deleted.') });
+	const refused = $derived([...form.problems, ...dropForm.problems]);
 	const currency = $derived(data.owner?.currency ?? data.base);
 	const read = $derived(readAdvice(source, currency));
 	const lines = $derived(matchAdvice(read.ok ? read.value : [], data.ownerItems));
@@ -27,22 +33,11 @@
 		for (const one of data.waiting) by.set(one.currency, (by.get(one.currency) ?? 0) + one.total);
 		return list([...by].map(([of, total]) => money(total, of)));
 	});
-	async function act(action: string, json: unknown, said: string): Promise<boolean> {
-		busy = true;
-		const result = await postAction(action, { json, key }, 'That did not work. What is typed is kept.');
-		busy = false;
-		refused = result.ok ? [] : result.problems;
-		if (!result.ok) return false;
-		key = crypto.randomUUID();
-		toast(said);
-		await invalidateAll();
-		return true;
-	}
-	async function keep() {
+	function keep() {
 		const date = parseTypedDay(when, (data.today ?? '') as Day);
-		if (!date) return void (refused = [`“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`]);
-		const json = { customerId: data.owner?.id, date, source };
-		if (await act('?/keep', json, 'Kept until the money comes.')) [source, when] = ['', ''];
+		if (!date) return form.say(`“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`);
+		if (!data.owner) return form.say('Choose the customer first.');
+		void form.send({ customerId: data.owner.id, date, source });
 	}
 	async function takeFile(event: Event & { currentTarget: HTMLInputElement }) {
 		const file = event.currentTarget.files?.[0];
@@ -80,8 +75,8 @@
 								>{#if data.mayAct}<button
 										class="cursor-pointer text-sm text-soft hover:text-ink"
 										aria-label="Take the advice of {one.name} away"
-										disabled={busy}
-										onclick={() => act('?/drop', { adviceId: one.id }, 'Taken away.')}>take away</button
+										disabled={dropForm.busy}
+										onclick={() => dropForm.send({ adviceId: one.id })}>delete</button
 									>{/if}</td
 							></tr
 						>
@@ -96,7 +91,7 @@
 			<div class="mt-3 flex gap-2">
 				<ChooseCustomer
 					placeholder={data.owner ? 'of another customer' : 'Whose? Part of name, code or document number'}
-					choose={(one) => goto(`/money-in/advice?c=${one.id}`, { noScroll: true, keepFocus: true })}
+					choose={(one) => goto(`/money-in/advice?customer=${one.id}`, { noScroll: true, keepFocus: true })}
 				/>
 				<input
 					type="text"
@@ -112,7 +107,7 @@
 				aria-label="The advice"
 				placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"
 				bind:value={source}
-				oninput={() => (refused = [])}></textarea>
+				oninput={() => form.say()}></textarea>
 			<input
 				type="file"
 				class="mt-1"
@@ -126,7 +121,7 @@
 			{/if}
 			<button
 				class="btn btn-main mt-3"
-				disabled={busy || !data.owner || sum <= 0 || problems.length > 0}
+				disabled={form.busy || !data.owner || sum <= 0 || !read.ok}
 				onclick={keep}
 				>{sum > 0 && data.owner
 					? `Keep it: ${money(sum, currency)} of ${data.owner.name}`

@@ -1,18 +1,18 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
 	import { enhance } from '$app/forms';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import HandRow from '$lib/desk/HandRow.svelte';
-	import { postAction } from '$lib/desk/post-action';
+	import type { addMethod as addMethodAct } from '$lib/server/acts/add-method';
+	import type { makeSlip } from '$lib/server/acts/make-paying-in-slip';
+	import type { dropManualReceipts, keepManualReceipts } from '$lib/server/acts/manual-receipts';
+	import type { postManualReceipts } from '$lib/server/acts/post-manual-receipts';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { DraftRow } from '$lib/server/repo/draft-row';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
 	let onSlip = new SvelteSet<number>();
 	const today = $derived((data.today ?? '') as Day);
 	const late = $derived(data.way.filter((one) => one.date < data.lateSince));
@@ -25,24 +25,26 @@
 	const pays = (text: string) =>
 		text === 'oldest' ? 'the oldest' : text === 'account' ? 'on account' : text;
 
-	async function act(action: string, json: unknown, said: string): Promise<boolean> {
-		busy = true;
-		const result = await postAction(
-			action,
-			{ json, key },
-			'That did not work. What is typed is kept; try again.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return false;
-		key = crypto.randomUUID();
-		if (said) toast(said);
-		await invalidateAll();
+	const keepForm = new ActForm<typeof keepManualReceipts>('?/keep');
+	const pasteForm = new ActForm<typeof keepManualReceipts, { text: string }>('?/paste', {
+		done: () => void toast('The rows are in.')
+	});
+	const methodForm = new ActForm<typeof addMethodAct>('?/method');
+	const dropForm = new ActForm<typeof dropManualReceipts>('?/drop', { done: () => void toast('Deleted.') });
+	const postForm = new ActForm<typeof postManualReceipts>('?/post', {
+		done: ({ output }) => void toast(`Posted ${count(output.count, 'payment')}; the money is on its way.`)
+	});
+	const slipForm = new ActForm<typeof makeSlip>('?/slip', { leaving: () => onSlip.clear() });
+	const forms = [keepForm, pasteForm, methodForm, dropForm, postForm, slipForm];
+	const busy = $derived(forms.some((form) => form.busy));
+	const problems = $derived(forms.flatMap((form) => form.problems));
+	const keep = async (row: DraftRow) => (await keepForm.send({ rows: [row] })) !== null;
+	const paste = (text: string) => void pasteForm.send({ text });
+	async function addMethod(name: string): Promise<boolean> {
+		if (!(await methodForm.send({ name }))) return false;
+		toast(`“${name}” is in the list.`);
 		return true;
 	}
-	const keep = (row: DraftRow) => act('?/keep', { rows: [row] }, '');
-	const addMethod = (name: string) => act('?/method', { name }, `“${name}” is in the list.`);
-	const paste = (text: string) => void act('?/paste', { text }, 'The rows are in.');
 </script>
 
 <svelte:head><title>Payments by hand · Odd Penny</title></svelte:head>
@@ -80,8 +82,8 @@
 					><button
 						class="cursor-pointer text-sm text-soft hover:text-ink"
 						disabled={busy || !data.mayAct}
-						aria-label="Take the row of {row.name} away"
-						onclick={() => act('?/drop', { ids: [row.id] }, 'Taken away.')}>take away</button
+						aria-label="Delete the row of {row.name}"
+						onclick={() => dropForm.send({ ids: [row.id] })}>delete</button
 					></td
 				>
 			</tr>
@@ -105,12 +107,8 @@
 		<button
 			class="btn btn-main mt-3"
 			disabled={busy || !data.mayAct}
-			onclick={() =>
-				act(
-					'?/post',
-					{ ids: data.due.map((row) => row.id) },
-					`Posted ${count(data.due.length, 'payment')}; the money is on its way.`
-				)}>Post {count(data.due.length, 'payment')}, {sums(data.due)}</button
+			onclick={() => postForm.send({ ids: data.due.map((row) => row.id) })}
+			>Post {count(data.due.length, 'payment')}, {sums(data.due)}</button
 		>
 	{/if}
 
@@ -127,22 +125,10 @@
 		<form
 			method="POST"
 			action="?/slip"
-			use:enhance={({ formData }) => {
-				const bankAccountId = Number(formData.get('bank'));
-				formData.set('json', JSON.stringify({ ids: picked.map((row) => row.id), bankAccountId }));
-				formData.set('key', key);
-				return async ({ result }) => {
-					if (result.type === 'redirect') {
-						key = crypto.randomUUID();
-						onSlip.clear();
-						await goto(result.location);
-					} else
-						problems =
-							result.type === 'failure'
-								? ((result.data?.problems as string[]) ?? [])
-								: ['That did not work.'];
-				};
-			}}
+			use:enhance={slipForm.submit((form) => ({
+				bankAccountId: Number(form.get('bank')),
+				receiptIds: picked.map((row) => row.id)
+			}))}
 		>
 			<table class="mt-1">
 				<thead

@@ -1,37 +1,32 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { makeRefundFile } from '$lib/server/acts/make-refund-file';
 	import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
 	let chosen = new SvelteSet<number>();
 	let accounts = new SvelteMap<number, string>();
 	let bankAccountId = $state<number>();
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	const form = new ActForm<typeof makeRefundFile>('?/file', {
+		otherwise: 'The file could not be made. Nothing was changed; try again.',
+		done: () => {
+			chosen.clear();
+			toast('The file is made. Take it to the bank.');
+		}
+	});
 	const bank = $derived(data.banks.find((one) => one.id === bankAccountId) ?? data.banks[0]);
 	const today = $derived(data.today ?? '');
 
-	async function make() {
-		busy = true;
-		const refunds = data.due
-			.filter((one) => chosen.has(one.id))
-			.map((one) => ({ id: one.id, account: accounts.get(one.id) ?? one.account ?? '' }));
-		const result = await postAction(
-			'?/file',
-			{ json: { bankAccountId: bank?.id, refunds }, key },
-			'The file could not be made. Nothing was changed; try again.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		key = crypto.randomUUID();
-		chosen.clear();
-		toast('The file is made. Take it to the bank.');
-		await invalidateAll();
+	function make() {
+		if (!bank) return form.say('Choose the bank account.');
+		void form.send({
+			bankAccountId: bank.id,
+			refunds: data.due
+				.filter((one) => chosen.has(one.id))
+				.map((one) => ({ id: one.id, account: accounts.get(one.id) ?? one.account ?? '' }))
+		});
 	}
 </script>
 
@@ -47,7 +42,7 @@
 		20022 pain.001); each refund goes into one file only. The bank’s debit is then booked on refunds to be
 		paid out.
 	</p>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	{#if data.due.length}
 		<table>
 			<thead
@@ -95,7 +90,7 @@
 						>{/each}</select
 				></label
 			>
-			<button class="btn btn-main" disabled={busy || chosen.size === 0 || !data.mayMake} onclick={make}
+			<button class="btn btn-main" disabled={form.busy || chosen.size === 0 || !data.mayMake} onclick={make}
 				>Make the file of {count(chosen.size, 'refund')}</button
 			>
 			{#if !data.mayMake}<span class="says">Making the file takes a supervisor.</span>{/if}

@@ -1,45 +1,26 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { sendLetters } from '$lib/server/acts/send-letters';
+	import type { undoReturn } from '$lib/server/acts/undo-return';
 	import { page } from '$app/state';
 	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, money, shortDay } from '$lib/words/format';
 	import { returnReason } from '$lib/words/return-reasons';
 	let { data } = $props();
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
+	const noticeForm = new ActForm<typeof sendLetters, { returnedId: number }>('?/notice', {
+		otherwise: 'The notice could not be sent. Nothing was changed.',
+		done: () => void toast('The notice is in the outbox.')
+	});
+	const undoForm = new ActForm<typeof undoReturn>('?/undo', {
+		otherwise: 'That did not work. Nothing was changed.',
+		done: () => void toast('Undone: the payment stands again.')
+	});
+	const busy = $derived(noticeForm.busy || undoForm.busy);
+	const problems = $derived([...noticeForm.problems, ...undoForm.problems]);
 	const today = $derived(data.today ?? '');
 	const act = $derived(Number(page.url.searchParams.get('act')) || null);
 	const waits = $derived(data.returned.filter((one) => one.letterId === null).length);
-
-	async function send(returnedId: number) {
-		busy = true;
-		const result = await postAction(
-			'?/notice',
-			{ json: { returnedId }, key: crypto.randomUUID() },
-			'The notice could not be sent. Nothing was changed.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		toast('The notice is in the outbox.');
-		await invalidateAll();
-	}
-
-	async function takeBack(actId: number) {
-		busy = true;
-		const result = await postAction(
-			'?/undo',
-			{ json: { actId }, key: crypto.randomUUID() },
-			'That did not work. Nothing was changed.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		toast('Taken back: the payment stands again.');
-		await invalidateAll();
-	}
 </script>
 
 <svelte:head><title>Payments that came back · Odd Penny</title></svelte:head>
@@ -131,7 +112,7 @@
 									>{#if data.mayAct}<button
 											class="cursor-pointer py-0.5 text-copper hover:underline"
 											disabled={busy}
-											onclick={() => send(one.id)}>send</button
+											onclick={() => noticeForm.send({ returnedId: one.id })}>send</button
 										>{/if}</span
 								>{/if}</td
 						>
@@ -140,7 +121,7 @@
 							>{#if data.mayAct}<button
 									class="cursor-pointer py-0.5 text-sm text-copper hover:underline"
 									disabled={busy}
-									onclick={() => takeBack(one.actId)}>take back</button
+									onclick={() => undoForm.send({ actId: one.actId })}>take back</button
 								>{/if}</td
 						>
 					</tr>

@@ -2,16 +2,22 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
+	import type { splitReceipt } from '$lib/server/acts/split-receipt';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import { Splitting } from '$lib/desk/splitting.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, count, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
 	const receipt = $derived(data.receipt);
 	const split = untrack(() => new Splitting(data.receipt.amount, data.receipt.currency, data.processors));
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	const key = crypto.randomUUID();
+	const form = new ActForm<typeof splitReceipt>('?/split', {
+		otherwise: 'The entry could not be split. Nothing was changed; try again.',
+		refresh: false,
+		done: async ({ output }) => {
+			toast(`Split into ${count(split.parts.length, 'payment')}.`);
+			await goto(`/money-in?receipt=${output.firstId}`, { invalidateAll: true });
+		}
+	});
 	const parts = ['name', 'text', 'gross', 'fee'] as const;
 	const names = { name: 'who paid', text: 'reference or words', gross: 'gross', fee: 'fee' } as const;
 
@@ -19,33 +25,20 @@
 		const file = event.currentTarget.files?.[0];
 		if (file) split.take(await file.text());
 	}
-	async function post() {
-		busy = true;
-		const result = await postAction(
-			'?/split',
-			{
-				json: {
-					receiptId: receipt.id,
-					receiptVersion: receipt.version,
-					processor: split.processor,
-					columns: split.headings.length ? split.columns : null,
-					parts: split.parts
-				},
-				key
-			},
-			'The entry could not be split. Nothing was changed; try again.'
-		);
-		busy = false;
-		if (!result.ok) return void (problems = result.problems);
-		toast(`Split into ${count(split.parts.length, 'payment')}.`);
-		await goto(`/money-in?r=${String(result.data.firstId)}`, { invalidateAll: true });
-	}
+	const post = () =>
+		form.send({
+			receiptId: receipt.id,
+			receiptVersion: receipt.version,
+			processor: split.processor,
+			columns: split.headings.length ? split.columns : null,
+			parts: split.parts.map((part) => ({ ...part, gross: part.gross ?? 0, fee: part.fee ?? 0 }))
+		});
 </script>
 
 <svelte:head><title>Split a payment · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-10">
-	<p class="text-sm"><a href="/money-in?r={receipt.id}">Back to the desk</a></p>
+	<p class="text-sm"><a href="/money-in?receipt={receipt.id}">Back to the desk</a></p>
 	<h1>{money(receipt.amount, receipt.currency)} that is several payments</h1>
 	<p class="mt-1 font-mono text-[13px] text-soft">
 		{shortDay(receipt.booked, data.today ?? '')} · {data.bank.name} · {receipt.payerName ?? 'no name'} · {receipt.text}
@@ -78,7 +71,7 @@
 	<p class="mt-1 says">
 		The columns are remembered for the processor’s next report. Or type the parts below.
 	</p>
-	<div class="mt-3"><Problems problems={[...split.problems, ...problems]} /></div>
+	<div class="mt-3"><Problems problems={[...split.problems, ...form.problems]} /></div>
 	<table class="mt-3">
 		<thead
 			><tr
@@ -141,7 +134,7 @@
 		</tfoot>
 	</table>
 	<div class="mt-4 flex items-center gap-4">
-		<button class="btn btn-main" disabled={busy || split.wrong !== '' || !data.mayAct} onclick={post}
+		<button class="btn btn-main" disabled={form.busy || split.wrong !== '' || !data.mayAct} onclick={post}
 			>Split into {count(split.parts.length, 'payment')}</button
 		>
 		<p aria-live="polite" class={split.wrong ? 'text-copper' : 'text-soft'}>

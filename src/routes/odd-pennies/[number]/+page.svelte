@@ -1,13 +1,16 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { CLAIM_REASONS } from '$lib/core/model/claim';
 	import DecideSheet from '$lib/desk/DecideSheet.svelte';
-	import { postAction } from '$lib/desk/post-action';
+	import type { changeClaim } from '$lib/server/acts/change-claim';
+	import type { fileClaim } from '$lib/server/acts/file-claim';
+	import type { noteClaim } from '$lib/server/acts/note-claim';
+	import { actSentence } from '$lib/words/act-sentence';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { CLAIM_WORDS } from '$lib/words/claim-words';
 	import { moment, money, shortDay } from '$lib/words/format';
@@ -15,8 +18,6 @@
 	const one = $derived(data.claim);
 	const today = $derived((data.today ?? '') as Day);
 	const waits = $derived(one.claim.state === 'open' && one.open > 0);
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
 	let deciding = $state(false);
 	let note = $state('');
 	let dropping = $state(false);
@@ -42,27 +43,24 @@
 		withdrawn: 'was taken back'
 	} as const;
 
-	async function post(action: string, json: unknown, said: string): Promise<boolean> {
-		busy = true;
-		const result = await postAction(
-			action,
-			{ json, key: crypto.randomUUID() },
-			'That did not work. What you typed is kept.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return false;
-		toast(said);
-		await invalidateAll();
-		return true;
-	}
-	async function keepNote() {
-		if (await post('?/note', { claimId: one.claim.documentId, text: note }, 'Noted.')) note = '';
-	}
-	async function keepChange() {
+	const noteForm = new ActForm<typeof noteClaim>('?/note', {
+		done: () => {
+			note = '';
+			toast('Noted.');
+		}
+	});
+	const changeForm = new ActForm<typeof changeClaim>('?/change', { done: () => void toast('Changed.') });
+	const filesForm = new ActForm<typeof fileClaim>('?/file', {
+		otherwise: 'The files could not be kept. Nothing was changed.',
+		done: ({ output }) => void toast(output.kept === 1 ? 'Kept with the claim.' : 'All kept with the claim.')
+	});
+	const busy = $derived(noteForm.busy || changeForm.busy || filesForm.busy);
+	const problems = $derived([...noteForm.problems, ...changeForm.problems, ...filesForm.problems]);
+	const keepNote = () => noteForm.send({ claimId: one.claim.documentId, text: note });
+	function keepChange() {
 		const deadline = parseTypedDay(change.deadline, today);
-		if (!deadline) return void (problems = [`“${change.deadline}” is no day; days are given as in 30 Oct.`]);
-		await post('?/change', { claimId: one.claim.documentId, ...change, deadline }, 'Changed.');
+		if (!deadline) return changeForm.say(`“${change.deadline}” is no day; days are given as in 30 Oct.`);
+		void changeForm.send({ claimId: one.claim.documentId, ...change, deadline });
 	}
 	const size = (bytes: number) =>
 		bytes < 1024 * 1024 ? `${Math.ceil(bytes / 1024)} kB` : `${(bytes / 1024 / 1024).toFixed(1)} MB`;
@@ -91,23 +89,25 @@
 				<li class="border-t border-rule py-2">
 					<p class="text-sm text-soft">
 						{row.by}, {moment(row.at)}
-						{#if row.kind === 'decide-claim' || row.kind === 'place-receipt'}<a
+						{#if row.kind === 'decide-claim' || row.kind === 'allocate-receipt'}<a
 								class="text-copper underline"
 								href="/books/journal?act={row.id}">its journal</a
 							>{/if}
 					</p>
 					{#if row.note}<p class="whitespace-pre-wrap">{row.note}</p>
-					{:else if row.file}
-						<p>
-							<a class="underline" href="/odd-pennies/file/{row.file.id}" target="_blank">{row.file.name}</a>
-							<span class="text-sm text-soft">{size(row.file.bytes)}</span>
-						</p>
-						{#if row.file.type.startsWith('image/')}<img
-								class="mt-1 max-h-48 rounded border border-rule"
-								src="/odd-pennies/file/{row.file.id}"
-								alt={row.file.name}
-							/>{/if}
-					{:else}<p>{row.summary}</p>{/if}
+					{:else if row.files.length}
+						{#each row.files as file (file.id)}
+							<p>
+								<a class="underline" href="/odd-pennies/file/{file.id}" target="_blank">{file.name}</a>
+								<span class="text-sm text-soft">{size(file.bytes)}</span>
+							</p>
+							{#if file.type.startsWith('image/')}<img
+									class="mt-1 max-h-48 rounded border border-rule"
+									src="/odd-pennies/file/{file.id}"
+									alt={file.name}
+								/>{/if}
+						{/each}
+					{:else}<p>{actSentence(row.said)}</p>{/if}
 				</li>
 			{/each}
 		</ol>
@@ -144,20 +144,7 @@
 					files.files = event.dataTransfer.files;
 					fileForm.requestSubmit();
 				}}
-				use:enhance={() => {
-					busy = true;
-					return async ({ result, update }) => {
-						busy = false;
-						problems =
-							result.type === 'failure'
-								? ((result.data?.problems as string[]) ?? [])
-								: result.type === 'error'
-									? ['The file could not be kept. Nothing was changed.']
-									: [];
-						if (result.type === 'success') toast('Kept with the claim.');
-						await update();
-					};
-				}}
+				use:enhance={filesForm.submit()}
 			>
 				<input type="hidden" name="claimId" value={one.claim.documentId} />
 				<label class="flex flex-wrap items-center gap-3"

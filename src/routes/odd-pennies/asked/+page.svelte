@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { answerApproval } from '$lib/server/acts/answer-approval';
+	import { approvalSentence } from '$lib/words/act-sentence';
 	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -12,25 +13,19 @@
 	const TOLD: Record<Answer, string> = {
 		agree: 'Agreed, and posted in your name.',
 		refuse: 'Not agreed. Nothing was posted.',
-		withdraw: 'Taken back. Nothing was posted.'
+		withdraw: 'Withdrawn. Nothing was posted.'
 	};
 	let why = $state<Record<number, string>>({});
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
+	const form = new ActForm<typeof answerApproval>('?/answer', {
+		otherwise: 'That did not work. Nothing was posted.'
+	});
 	type Over = (typeof data.waiting)[number]['over'][number];
 	function beyond({ kind, amount, most }: Over): string {
 		const name = kind === 'refund' ? 'refund' : DIFFERENCE_NAMES[kind as Exclude<LimitedKind, 'refund'>];
 		return `${money(amount, data.base)} as ${name.toLowerCase()}, ${money(most, data.base)} is the limit`;
 	}
 	async function answer(asked: number, given: Answer) {
-		busy = true;
-		const json = { asked, answer: given, why: why[asked] ?? '' };
-		const result = await postAction('?/answer', { json, key: '' }, 'That did not work. Nothing was posted.');
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		toast(TOLD[given]);
-		await invalidateAll();
+		if (await form.send({ asked, answer: given, why: why[asked] ?? '' })) toast(TOLD[given]);
 	}
 </script>
 
@@ -48,12 +43,13 @@
 		for, in the supervisor’s name; if the account changed meanwhile, it is refused and has to be asked anew.
 		Receipts above a limit wait in the <a class="underline" href="/money-in">pile</a>.
 	</p>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	{#each data.waiting as one (one.asked)}
 		<article class="mb-4 max-w-[860px] border-t border-rule pt-3" aria-label="Asked by {one.by}">
 			<p class="text-lg">
-				{one.by} asks to {one.about}{#if one.code}, <a class="underline" href="/customers/{one.code}"
-						>{one.customer}</a
+				{one.by} asks to {approvalSentence(one.about)}{#if one.code}, <a
+						class="underline"
+						href="/customers/{one.code}">{one.customer}</a
 					>{/if}.
 			</p>
 			<p class="text-sm text-soft">
@@ -62,7 +58,7 @@
 			</p>
 			{#if data.mayAnswer}
 				<p class="mt-2 flex items-center gap-2">
-					<button class="btn btn-main" disabled={busy} onclick={() => answer(one.asked, 'agree')}
+					<button class="btn btn-main" disabled={form.busy} onclick={() => answer(one.asked, 'agree')}
 						>Agree and post</button
 					>
 					<input
@@ -72,12 +68,13 @@
 						placeholder="why, or why not"
 						bind:value={why[one.asked]}
 					/>
-					<button class="btn" disabled={busy} onclick={() => answer(one.asked, 'refuse')}>Do not agree</button
+					<button class="btn" disabled={form.busy} onclick={() => answer(one.asked, 'refuse')}
+						>Do not agree</button
 					>
 				</p>
 			{:else if one.mine}
 				<p class="mt-2">
-					<button class="btn" disabled={busy} onclick={() => answer(one.asked, 'withdraw')}
+					<button class="btn" disabled={form.busy} onclick={() => answer(one.asked, 'withdraw')}
 						>Ask no longer</button
 					>
 				</p>
@@ -94,7 +91,7 @@
 				{#each data.answered as one (one.asked)}
 					<tr>
 						<td class="whitespace-nowrap">{one.by}, {moment(one.at)}</td>
-						<td>{one.about}</td>
+						<td>{approvalSentence(one.about)}</td>
 						<td
 							>{#if one.code}<a class="block py-0.5" href="/customers/{one.code}">{one.customer}</a>{/if}</td
 						>

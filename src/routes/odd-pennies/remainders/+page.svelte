@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { writeOffSmallBalances } from '$lib/server/acts/write-off-small-balances';
 	import { untrack } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
@@ -23,9 +23,17 @@
 	});
 	let kind = $state(untrack(() => (data.owner ? ('bad_debt' as const) : ('small_difference' as const))));
 	let note = $state('');
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	const form = new ActForm<typeof writeOffSmallBalances>('?/writeOff', {
+		otherwise: 'That did not work. Nothing was written off.',
+		done: ({ output }) => {
+			toast(
+				output.waits.length > 0
+					? 'That is above your limit: a supervisor was asked. Nothing is written off until then.'
+					: `Wrote off ${count(output.count, noun)}.`
+			);
+			turned.clear();
+		}
+	});
 	const most = $derived(data.mine[kind]);
 	/** As the act counts it: small differences by account, bad debts all together. */
 	const counts = $derived.by(() => {
@@ -38,27 +46,8 @@
 	});
 	const over = $derived(most !== null && counts > most);
 
-	async function writeOff() {
-		busy = true;
-		const json = { kind, note, items: chosen.map(({ itemId, version }) => ({ itemId, version })) };
-		const result = await postAction(
-			'?/writeOff',
-			{ json, key },
-			'That did not work. Nothing was written off.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		key = crypto.randomUUID();
-		const asked = ((result.data.waits as unknown[]) ?? []).length > 0;
-		toast(
-			asked
-				? 'That is above your limit: a supervisor was asked. Nothing is written off until then.'
-				: `Wrote off ${count(chosen.length, noun)}.`
-		);
-		turned.clear();
-		await invalidateAll();
-	}
+	const writeOff = () =>
+		form.send({ kind, note, items: chosen.map(({ itemId, version }) => ({ itemId, version })) });
 </script>
 
 <svelte:head><title>{owner ? `What ${owner.name} owes` : 'Small remainders'} · Odd Penny</title></svelte:head>
@@ -85,7 +74,7 @@
 			What is left open of {data.partPaid ? 'part-paid documents' : 'any document'}, too little to be asked
 			for. Written off in one run: an act for each account, dated today; each can be taken back.{/if}
 	</p>
-	<Problems problems={data.bad ? [`“${data.bad}” is no amount.`, ...problems] : problems} />
+	<Problems problems={data.bad ? [`“${data.bad}” is no amount.`, ...form.problems] : form.problems} />
 	{#if !owner}<form method="GET" class="mb-3 flex items-end gap-3 text-sm" data-sveltekit-keepfocus>
 			<label class="grid gap-1"
 				>Up to, in {data.base}
@@ -138,7 +127,7 @@
 		</table>
 		{#if data.mayAct}
 			<footer class="double-top fixed inset-x-0 bottom-0 flex h-[54px] items-center gap-3 bg-sheet px-5">
-				<button class="btn btn-main" disabled={busy || chosen.length === 0} onclick={writeOff}
+				<button class="btn btn-main" disabled={form.busy || chosen.length === 0} onclick={writeOff}
 					>{over ? 'Ask to write off' : 'Write off'} {count(chosen.length, noun)}</button
 				>
 				<label class="flex items-center gap-2 text-sm"

@@ -1,43 +1,56 @@
+import { mayAct } from '$lib/server/http/view';
+import { action, preview } from '$lib/server/http/action';
 import { bringInCustomers, previewCustomers } from '$lib/server/acts/bring-in-customers';
 import { bringInDocuments, previewDocuments } from '$lib/server/acts/bring-in-documents';
-import { perform, requireRole } from '$lib/server/acts/perform';
-import { readTableForm } from '$lib/server/http/read-table-form';
-import { look, refuse } from '$lib/server/http/refuse';
-import type { Actions, PageServerLoad } from './$types';
+import { err, ok } from '$lib/core/result';
+import { FORM_TEXT_BYTES } from '$lib/server/http/read-form-text';
+import { readCustomerTables, readDocumentTables } from '$lib/server/http/read-table-form';
+import type { Result } from '$lib/core/result';
+import type { Preview } from '$lib/server/acts/bring-in-customers';
+import type { Db } from '$lib/server/db/open';
+import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals }) => ({ mayAct: locals.who!.role !== 'reader' });
+export const load: PageServerLoad = ({ locals }) => ({ mayAct: mayAct(locals) });
 
 const SHOWN = 300;
 
-export const actions: Actions = {
-	preview: async ({ request, locals }) => {
-		await look(Promise.resolve().then(() => requireRole(locals.who!, 'clerk')));
-		const read = await readTableForm(request);
-		if (!read.rows.ok) return refuse(read.rows.problems);
-		const db = locals.app.books.db;
-		const preview =
-			read.what === 'customers'
-				? await previewCustomers(db, read.rows.value)
-				: await previewDocuments(db, read.rows.value);
-		if (preview.problems.length) return refuse(preview.problems.slice(0, 50));
-		const of = (fate: string) => preview.rows.filter((row) => row.fate === fate);
-		return {
-			what: read.what,
-			added: of('new').length,
-			same: of('same').length,
-			differs: of('differs').length,
-			rows: [...of('differs'), ...of('new'), ...of('same')].slice(0, SHOWN)
-		};
-	},
-	add: async ({ request, locals }) => {
-		const read = await readTableForm(request);
-		if (!read.rows.ok) return refuse(read.rows.problems);
-		const at = await locals.app.circumstance(locals.who!, read.key);
-		const books = locals.app.books;
-		const result =
-			read.what === 'customers'
-				? await perform(books, bringInCustomers, read.rows.value, at)
-				: await perform(books, bringInDocuments, read.rows.value, at);
-		return result.ok ? { done: result.value, what: read.what } : refuse(result.problems);
-	}
+async function customersIn(db: Db, form: FormData): Promise<Result<Preview>> {
+	const rows = await readCustomerTables(form);
+	return rows.ok ? ok(await previewCustomers(db, rows.value)) : rows;
+}
+
+async function documentsIn(db: Db, form: FormData): Promise<Result<Preview>> {
+	const rows = await readDocumentTables(form);
+	return rows.ok ? ok(await previewDocuments(db, rows.value)) : rows;
+}
+
+export const actions = {
+	preview: preview(
+		'clerk',
+		async (_, form, { locals }) => {
+			const what = form.get('what') === 'customers' ? 'customers' : 'documents';
+			const { db } = locals.app.books;
+			const found = what === 'customers' ? await customersIn(db, form) : await documentsIn(db, form);
+			if (!found.ok) return found;
+			const { problems, rows } = found.value;
+			if (problems.length) return err(...problems.slice(0, 50));
+			const of = (fate: string) => rows.filter((row) => row.fate === fate);
+			return ok({
+				what,
+				added: of('new').length,
+				same: of('same').length,
+				differs: of('differs').length,
+				rows: [...of('differs'), ...of('new'), ...of('same')].slice(0, SHOWN)
+			});
+		},
+		FORM_TEXT_BYTES
+	),
+	customers: action(bringInCustomers, {
+		prepare: (_, form) => readCustomerTables(form),
+		most: FORM_TEXT_BYTES
+	}),
+	documents: action(bringInDocuments, {
+		prepare: (_, form) => readDocumentTables(form),
+		most: FORM_TEXT_BYTES
+	})
 };

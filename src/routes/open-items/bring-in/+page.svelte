@@ -3,15 +3,39 @@
 	import { toast } from 'svelte-sonner';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count } from '$lib/words/format';
+	import type { ActionResult } from '@sveltejs/kit';
+	import type { BroughtIn, bringInCustomers } from '$lib/server/acts/bring-in-customers';
+	import type { bringInDocuments } from '$lib/server/acts/bring-in-documents';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
 	let what = $state<'documents' | 'customers'>('documents');
 	let preview = $state.raw<Preview | null>(null);
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	let refused = $state<readonly string[]>([]);
+	let reading = $state(false);
+	const done = ({ output }: { output: BroughtIn }) => {
+		toast(`Added ${count(output.added, noun)}; ${output.skipped} were there already.`);
+		preview = null;
+	};
+	const otherwise = 'That did not work. Nothing was added; try again.';
+	const customersForm = new ActForm<typeof bringInCustomers>('?/customers', { done, otherwise });
+	const documentsForm = new ActForm<typeof bringInDocuments>('?/documents', { done, otherwise });
+	const adding = $derived(what === 'customers' ? customersForm : documentsForm);
+	const busy = $derived(reading || adding.busy);
+	const problems = $derived([...refused, ...adding.problems]);
 	let addForm = $state<HTMLFormElement>()!;
+	/** Shows what would happen, once it is read. */
+	function showing() {
+		reading = true;
+		forget();
+		return async ({ result }: { result: ActionResult }) => {
+			reading = false;
+			if (result.type === 'success') preview = result.data as unknown as Preview;
+			else if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? [otherwise];
+			else refused = [otherwise];
+		};
+	}
 	const noun = $derived(what === 'customers' ? 'customer' : 'document');
 	const columns = $derived(
 		what === 'customers'
@@ -21,7 +45,8 @@
 	const fates = { new: 'will be added', same: 'is there already', differs: 'differs' } as const;
 	function forget() {
 		preview = null;
-		problems = [];
+		refused = [];
+		adding.say();
 	}
 </script>
 
@@ -41,26 +66,7 @@
 			action="?/preview"
 			enctype="multipart/form-data"
 			class="grid gap-3"
-			use:enhance={({ action, formData }) => {
-				const adding = action.search === '?/add';
-				if (adding) formData.set('key', key);
-				busy = true;
-				problems = [];
-				return async ({ result, update }) => {
-					busy = false;
-					if (result.type === 'failure') {
-						preview = null;
-						problems = (result.data?.problems as string[]) ?? ['That was refused.'];
-					} else if (result.type === 'success' && adding) {
-						const done = result.data?.done as { added: number; skipped: number };
-						toast(`Added ${count(done.added, noun)}; ${done.skipped} were there already.`);
-						key = crypto.randomUUID();
-						preview = null;
-						await update({ reset: true });
-					} else if (result.type === 'success') preview = result.data as Preview;
-					else problems = ['That did not work. Nothing was added; try again.'];
-				};
-			}}
+			use:enhance={(turn) => (turn.action.search === '?/preview' ? showing() : adding.submit()(turn))}
 		>
 			<fieldset class="flex gap-4">
 				<legend class="mb-1 text-soft">What is in the table?</legend>
@@ -100,7 +106,7 @@
 					>{busy ? 'Reading …' : 'Show what would happen'}</button
 				>
 				{#if preview && preview.added > 0 && preview.differs === 0}
-					<button class="btn" formaction="?/add" disabled={busy}>Add {count(preview.added, noun)}</button>
+					<button class="btn" formaction="?/{what}" disabled={busy}>Add {count(preview.added, noun)}</button>
 				{/if}
 			</div>
 		</form>

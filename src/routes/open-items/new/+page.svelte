@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { issueByHand } from '$lib/server/acts/issue-by-hand';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import { goto } from '$app/navigation';
 	import { tick, untrack } from 'svelte';
 	import type { Day } from '$lib/core/day/day';
@@ -20,10 +22,11 @@
 			untrack(() => today)
 		)
 	);
-	let refused = $state<readonly string[]>([]);
-	let busy = $state(false);
 	let element = $state<HTMLFormElement>()!;
-	const key = crypto.randomUUID();
+	const issue = new ActForm<typeof issueByHand, NewDocument['input']>('?', {
+		otherwise: 'That did not work. Nothing was issued; try again.'
+	});
+	const refused = $derived(issue.problems);
 	const owner = $derived(data.beginning.customer);
 	const kindName = $derived(KINDS.find(([kind]) => kind === form.kind)![1]);
 	const says = $derived(
@@ -48,18 +51,7 @@
 	bind:this={element}
 	method="POST"
 	class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,7fr)_minmax(0,5fr)]"
-	use:enhance={({ formData }) => {
-		formData.set('json', JSON.stringify(form.input));
-		formData.set('key', key);
-		busy = true;
-		refused = [];
-		return async ({ result, update }) => {
-			busy = false;
-			if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? ['That was refused.'];
-			else if (result.type === 'error') refused = ['That did not work. Nothing was issued; try again.'];
-			else await update({ reset: false });
-		};
-	}}
+	use:enhance={issue.submit(() => form.input)}
 >
 	<section class="px-8 pt-5 pb-10">
 		<p class="text-sm"><a href="/open-items">Open items</a></p>
@@ -68,7 +60,7 @@
 			<ChooseCustomer
 				focus={!owner}
 				placeholder={owner ? 'for another customer' : 'Whose? Part of name, code or document number'}
-				choose={(one) => goto(`/open-items/new?c=${one.id}`, { keepFocus: true, noScroll: true })}
+				choose={(one) => goto(`/open-items/new?customer=${one.id}`, { keepFocus: true, noScroll: true })}
 			/>
 		</div>
 		<fieldset class="mt-4 flex gap-4">
@@ -250,9 +242,9 @@
 		<button
 			type="button"
 			class="btn btn-main mt-3"
-			disabled={!form.ready || busy}
+			disabled={!form.ready || issue.busy}
 			onclick={() => element.requestSubmit()}
-			>{busy ? 'Posting …' : `Issue ${form.number}, ${money(form.total, form.currency)}`}</button
+			>{issue.busy ? 'Posting …' : `Issue ${form.number}, ${money(form.total, form.currency)}`}</button
 		>
 		<p class="mt-2 says">
 			It is posted and stands on the account from then on; its PDF is made from what is posted.

@@ -13,7 +13,7 @@ export const act = sqliteTable(
 		at: text('at').notNull(),
 		userId: text('user_id').notNull(),
 		userName: text('user_name').notNull(),
-		/** A short sentence for people. */
+		/** What its summary is made of, as JSON; in format 1 a sentence. */
 		summary: text('summary').notNull(),
 		/** What it touched, as JSON. */
 		facts: text('facts').notNull(),
@@ -25,7 +25,11 @@ export const act = sqliteTable(
 		/** Given by the form: the same key is the same act. */
 		key: text('key'),
 		previousHash: text('previous_hash').notNull(),
-		hash: text('hash').notNull()
+		hash: text('hash').notNull(),
+		/** How the record is written: 1 with a sentence for its summary and no parent, 2 as today. */
+		format: integer('format').notNull().default(1),
+		/** The act that this one is a part of. */
+		parentId: integer('parent_id')
 	},
 	(t) => [
 		uniqueIndex('act_key').on(t.key),
@@ -33,9 +37,23 @@ export const act = sqliteTable(
 		index('act_customer').on(t.customerId),
 		index('act_receipt').on(t.receiptId),
 		index('act_document').on(t.documentId),
-		index('act_date').on(t.date)
+		index('act_date').on(t.date),
+		index('act_parent').on(t.parentId)
 	]
 );
+
+/** What an act gave, for the same form sent a second time. */
+export const actOutput = sqliteTable('act_output', {
+	actId: integer('act_id')
+		.primaryKey()
+		.references(() => act.id),
+	/** The kind that was asked for; the record's own may be another, such as asking a supervisor. */
+	kind: text('kind').notNull(),
+	/** A mark of what it was given (SHA-256). */
+	input: text('input').notNull(),
+	/** As JSON. */
+	output: text('output').notNull()
+});
 
 export const journalLine = sqliteTable(
 	'journal_line',

@@ -10,8 +10,10 @@ export const approval = sqliteTable(
 		actId: integer('act_id')
 			.primaryKey()
 			.references(() => act.id),
-		/** The act that was asked for, and its input as JSON. */
-		kind: text('kind', { enum: ['decide-claim', 'write-off-remainders'] }).notNull(),
+		/** The act that was asked for, the last two as earlier versions called them, and its input as JSON. */
+		kind: text('kind', {
+			enum: ['decide-claims', 'write-off-small-balances', 'decide-claim', 'write-off-remainders']
+		}).notNull(),
 		input: text('input').notNull(),
 		/** Which limits it is beyond, as JSON; sums in base currency. */
 		over: text('over', { mode: 'json' })

@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import type { moveReceipts } from '$lib/server/acts/move-receipts';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
-	import { postAction } from '$lib/desk/post-action';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, list, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
@@ -14,9 +14,14 @@
 	const chosen = $derived(data.rows.filter((row) => picked.has(row.actId)));
 	let to = $state<{ id: number; name: string } | null>(null);
 	let date = $state('');
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let key = crypto.randomUUID();
+	const form = new ActForm<typeof moveReceipts>('?', {
+		otherwise: 'That did not work. Nothing was changed.',
+		done: ({ output }) => {
+			const many = count(output.count, 'payment');
+			toast(to ? `${many} moved to ${to.name}.` : `${many} wait on the desk again.`);
+			picked.clear();
+		}
+	});
 	const sums = $derived.by(() => {
 		const by = new Map<string, number>();
 		for (const row of chosen) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
@@ -25,26 +30,12 @@
 	const day = $derived(date.trim() ? parseTypedDay(date, today) : null);
 	const badDay = $derived(date.trim() !== '' && day === null);
 
-	async function move() {
-		busy = true;
-		const placings = chosen.map(({ actId, receiptVersion }) => ({ actId, receiptVersion }));
-		const result = await postAction(
-			'?',
-			{ json: { placings, customerId: to?.id ?? null, date: day }, key },
-			'That did not work. Nothing was changed.'
-		);
-		busy = false;
-		problems = result.ok ? [] : result.problems;
-		if (!result.ok) return;
-		key = crypto.randomUUID();
-		toast(
-			to
-				? `${count(chosen.length, 'payment')} moved to ${to.name}.`
-				: `${count(chosen.length, 'payment')} wait on the desk again.`
-		);
-		picked.clear();
-		await invalidateAll();
-	}
+	const move = () =>
+		form.send({
+			allocations: chosen.map(({ actId, receiptVersion }) => ({ actId, receiptVersion })),
+			customerId: to?.id ?? null,
+			date: day
+		});
 </script>
 
 <svelte:head><title>Payments of {data.customer.name} · Odd Penny</title></svelte:head>
@@ -61,7 +52,7 @@
 		another account and lie there on account; both steps are recorded. To change one alone, put it right from
 		the account.
 	</p>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	{#if data.rows.length}
 		<table>
 			<thead
@@ -101,7 +92,7 @@
 		<footer
 			class="double-top fixed inset-x-0 bottom-0 flex min-h-[54px] items-center gap-3 bg-sheet px-5 py-2"
 		>
-			<button class="btn btn-main" disabled={busy || chosen.length === 0 || badDay} onclick={move}
+			<button class="btn btn-main" disabled={form.busy || chosen.length === 0 || badDay} onclick={move}
 				>{to
 					? `Move ${count(chosen.length, 'payment')} to ${to.name}`
 					: `Take ${count(chosen.length, 'payment')} off`}</button

@@ -4,6 +4,8 @@
 	import { toast } from 'svelte-sonner';
 	import { addDays } from '$lib/core/day/arithmetic';
 	import type { Day } from '$lib/core/day/day';
+	import type { undoPosting } from '$lib/server/acts/undo-posting';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Threads from '$lib/desk/Threads.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, count, moment, money, shortDay } from '$lib/words/format';
@@ -11,7 +13,9 @@
 	const threads = $derived(data.threads);
 	const today = $derived((data.today ?? '') as Day);
 	let picked = $state<number | null>(null);
-	let problems = $state<readonly string[]>([]);
+	const form = new ActForm<typeof undoPosting>('?/off', {
+		done: () => void toast('Undone. The money waits in the pile again.')
+	});
 	const link = $derived(threads.links.find((one) => one.id === picked) ?? null);
 	const source = $derived(link && threads.sources.find((one) => one.key === link.source)!);
 	const target = $derived(link && threads.items.find((one) => one.id === link.itemId)!);
@@ -136,28 +140,19 @@
 				</p>
 			{/if}
 			<p class="mt-3"><a class="underline" href="/books/journal?act={link.actId}">The journal of it</a></p>
-			<Problems {problems} />
+			<Problems problems={form.problems} />
 			{#if !link.off && data.mayAct}
 				<div class="mt-4 flex flex-wrap gap-2">
 					{#if source.actId === link.actId}
 						<a class="btn btn-main" href="/money-in/again/{link.actId}">Move it, or part of it</a>
 					{/if}
-					<form
-						method="POST"
-						action="?/off"
-						use:enhance={() =>
-							async ({ result, update }) => {
-								problems = result.type === 'failure' ? ((result.data?.problems as string[]) ?? []) : [];
-								if (result.type === 'success') toast('Taken off. The money waits in the pile again.');
-								await update();
-							}}
-					>
+					<form method="POST" action="?/off" use:enhance={form.submit()}>
 						<input type="hidden" name="actId" value={link.actId} />
-						<button class="btn">Take it all off</button>
+						<button class="btn" disabled={form.busy}>Undo all of it</button>
 					</form>
 				</div>
 				<p class="mt-2 says">
-					Taking it off opens all that this {source.actId === link.actId ? 'money' : 'credit'} settled in the same
+					Undoing it opens all that this {source.actId === link.actId ? 'money' : 'credit'} settled in the same
 					act.
 				</p>
 			{/if}

@@ -1,12 +1,11 @@
 import { error } from '@sveltejs/kit';
 import { simpleParser } from 'mailparser';
-import { look } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { lookAtSent } from '$lib/server/looks/letters';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
-	const found = await look(lookAtSent(locals.app.books.db, Number(params.id), viewer));
+	const found = await view(locals, lookAtSent, Number(params.id));
 	if (!found) error(404, 'There is no such letter.');
 	// Read from the message itself, so that what is shown is what travelled.
 	const mail = await simpleParser(found.eml);

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { reallocate } from '$lib/server/acts/reallocate';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import { goto } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
@@ -17,11 +19,13 @@
 		items: sortedItems(again.desk.items, again.desk.currency, again.desk.customer?.id)
 	});
 	const placing = $derived(new Placing(desk, data.today as Day, data.who?.name ?? ''));
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
 	let filter = $state<HTMLInputElement>();
 	let active = $state(0);
-	const key = crypto.randomUUID();
+	const form = new ActForm<typeof reallocate>('?', {
+		otherwise: 'That did not work. Nothing was changed.',
+		leaving: () =>
+			void toast('Put right. Both the old allocation and the new one are in the journal.', toldAction())
+	});
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
 		if (document.querySelector('[role="dialog"]')) return;
@@ -65,7 +69,7 @@
 				drafted.
 			</p>
 		{/each}
-		<div class="mt-1"><Problems {problems} /></div>
+		<div class="mt-1"><Problems problems={form.problems} /></div>
 	</div>
 	<section class="overflow-y-auto" aria-label="The desk">
 		{#key again}
@@ -76,24 +80,11 @@
 		<form
 			method="POST"
 			class="flex items-center gap-3"
-			use:enhance={({ formData }) => {
-				const order = { ...placing.order, date: placing.date || null };
-				formData.set('json', JSON.stringify({ actId: again.actId, order }));
-				formData.set('key', key);
-				busy = true;
-				problems = [];
-				return async ({ result, update }) => {
-					busy = false;
-					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
-					else if (result.type === 'error') problems = ['That did not work. Nothing was changed.'];
-					else {
-						toast('Put right. Both the old placing and the new one are in the journal.', toldAction());
-						await update();
-					}
-				};
-			}}
+			use:enhance={form.submit(() => ({
+				...{ actId: again.actId, order: { ...placing.order, date: placing.date || null } }
+			}))}
 		>
-			<button class="btn btn-main" disabled={!placing.outcome.ok || placing.outcome.asks || busy}>
+			<button class="btn btn-main" disabled={!placing.outcome.ok || placing.outcome.asks || form.busy}>
 				Put right {money(desk.receipt?.amount ?? 0, desk.currency)}
 			</button>
 			<label class="flex items-center gap-2 text-sm"

@@ -1,12 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { look } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { lookAtRefundFile } from '$lib/server/looks/refunds';
 import type { RequestHandler } from './$types';
 
 /** A file of refunds, to be taken to the bank. */
 export const GET: RequestHandler = async ({ locals, params }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
-	const file = await look(lookAtRefundFile(locals.app.books.db, Number(params.id), viewer));
+	const file = await view(locals, lookAtRefundFile, Number(params.id));
 	if (!file) error(404, 'There is no such file.');
 	return new Response(file.xml, {
 		headers: {

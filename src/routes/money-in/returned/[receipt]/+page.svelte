@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { returnPayment } from '$lib/server/acts/return-payment';
+	import { ActForm } from '$lib/desk/act-form.svelte';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { Returning } from '$lib/desk/returning.svelte';
@@ -13,10 +15,11 @@
 	const today = $derived(data.today as Day);
 	const returning = $derived(new Returning(back, today, data.shownId));
 	const standing = $derived(back.standing);
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
-	let form = $state<HTMLFormElement>()!;
-	const key = crypto.randomUUID();
+	let element = $state<HTMLFormElement>()!;
+	const form = new ActForm<typeof returnPayment, Returning['input']>('?', {
+		otherwise: 'That did not work. Nothing was changed.',
+		leaving: () => void toast('Marked as returned. The notice to the customer is drafted.')
+	});
 	const partly = $derived(
 		standing.allocations.length > 1 && returning.opened.some((one) => !one.off || one.owed < one.paid)
 	);
@@ -27,7 +30,7 @@
 		if (event.key === 'Escape' && isTyping(target)) return target.blur();
 		if (event.key !== 'Enter' || target.matches('a, button, select, textarea')) return;
 		event.preventDefault();
-		if (returning.outcome.ok && !busy) form.requestSubmit();
+		if (returning.outcome.ok && !form.busy) element.requestSubmit();
 	}
 </script>
 
@@ -55,7 +58,7 @@
 					{money(one.amount, one.currency)} of it came back on {shortDay(one.date, today)} already.
 				</p>
 			{/each}
-			<div class="mt-3"><Problems {problems} /></div>
+			<div class="mt-3"><Problems problems={form.problems} /></div>
 
 			<h2 class="mt-4 text-xl">What is owed again</h2>
 			{#if returning.opened.length}
@@ -206,26 +209,8 @@
 		</aside>
 	</div>
 	<footer class="double-top flex h-[54px] items-center gap-3 bg-sheet px-5">
-		<form
-			method="POST"
-			bind:this={form}
-			use:enhance={({ formData }) => {
-				formData.set('json', JSON.stringify(returning.input));
-				formData.set('key', key);
-				busy = true;
-				problems = [];
-				return async ({ result, update }) => {
-					busy = false;
-					if (result.type === 'failure') problems = (result.data?.problems as string[]) ?? [];
-					else if (result.type === 'error') problems = ['That did not work. Nothing was changed.'];
-					else {
-						toast('Marked as returned. The notice to the customer is drafted.');
-						await update();
-					}
-				};
-			}}
-		>
-			<button class="btn btn-main" disabled={!returning.outcome.ok || busy}
+		<form method="POST" bind:this={element} use:enhance={form.submit(() => returning.input)}>
+			<button class="btn btn-main" disabled={!returning.outcome.ok || form.busy}
 				>It came back <span class="key">Enter</span></button
 			>
 		</form>

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { look } from '$lib/server/http/refuse';
+import { view } from '$lib/server/http/view';
 import { lookAtClaimFile } from '$lib/server/looks/claim';
 import type { RequestHandler } from './$types';
 
@@ -7,8 +7,7 @@ import type { RequestHandler } from './$types';
 const SHOWN = new Set(['image/png', 'image/jpeg', 'image/webp', 'image/gif', 'application/pdf']);
 
 export const GET: RequestHandler = async ({ locals, params }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
-	const file = await look(lookAtClaimFile(locals.app.books.db, Number(params.id) || 0, viewer));
+	const file = await view(locals, lookAtClaimFile, Number(params.id) || 0);
 	if (!file) error(404, 'There is no such file.');
 	const shown = SHOWN.has(file.type);
 	const name = encodeURIComponent(file.name);

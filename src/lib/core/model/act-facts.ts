@@ -1,0 +1,127 @@
+import type { ClaimReason } from './claim';
+
+/** An amount in minor units beside its currency. */
+export interface Sum {
+	readonly amount: number;
+	readonly currency: string;
+}
+
+/** How a record of the books is named in another: by code and facts, or as a sentence where an earlier version wrote one. */
+export type Said =
+	{ [K in ActKind]: { readonly kind: K; readonly facts: ActFacts[K] } }[ActKind] | { readonly text: string };
+
+/** What waits for a supervisor, as code and facts. */
+export type ApprovalAbout =
+	| {
+			readonly code: 'write-off-claims';
+			readonly sums: readonly (Sum & { readonly number: string })[];
+			readonly note: string;
+	  }
+	| {
+			readonly code: 'write-off';
+			readonly sums: readonly Sum[];
+			readonly documents: number;
+			/** The document, where it is one alone. */
+			readonly number: string | null;
+			readonly note: string;
+	  }
+	| { readonly code: 'allocate'; readonly sum: Sum; readonly payer: string | null; readonly customer: string }
+	/** As a sentence, where an earlier version wrote one. */
+	| { readonly code: 'text'; readonly text: string };
+
+/**
+ * Every kind of act, with the facts that its summary is made of. The sentences are in `words/act-sentence.ts`; the compiler
+ * holds that there is one for each. Kinds and facts are kept in the record for ever: a kind that is named anew keeps its
+ * earlier name in `server/act/kinds.ts`, and facts may only be added.
+ */
+export interface ActFacts {
+	// the firm and its people
+	'open-books': { readonly firm: string };
+	'set-up-firm': { readonly firm: string };
+	'add-person': { readonly name: string; readonly role: string };
+	/** `none` shuts the person out. */
+	'change-role': { readonly name: string; readonly role: string };
+	'add-bank-account': { readonly name: string; readonly number: string };
+	'add-method': { readonly name: string };
+	'set-limits': Record<string, never>;
+	'lock-period': { readonly through: string; readonly reason: string };
+	'unlock-period': { readonly from: string; readonly reason: string };
+	'add-rates': { readonly count: number };
+	// customers
+	'add-customers': { readonly count: number };
+	'bring-in-customers': { readonly added: number; readonly skipped: number };
+	'set-address': { readonly letter: 'statement' | 'reminder'; readonly customer: string };
+	'forget-habit': { readonly habit: string; readonly customer: string };
+	'forget-payer': {
+		readonly trait: 'account' | 'name' | 'words';
+		readonly text: string;
+		readonly customer: string;
+	};
+	// documents
+	'issue-document': { readonly number: string; readonly customer: string };
+	'issue-by-hand': { readonly number: string; readonly customer: string };
+	'bring-in-documents': { readonly added: number; readonly skipped: number };
+	// money in
+	'import-bank-file': { readonly file: string; readonly entriesNew: number; readonly entriesKnown: number };
+	'keep-manual-receipts': { readonly added: number; readonly changed: number; readonly sums: readonly Sum[] };
+	'drop-manual-receipts': { readonly count: number; readonly sums: readonly Sum[] };
+	'post-manual-receipts': { readonly count: number };
+	'make-paying-in-slip': Sum & { readonly slip: number; readonly count: number };
+	'keep-advice': Sum & { readonly customer: string };
+	'drop-advice': Sum;
+	'split-receipt': Sum & { readonly parts: number };
+	'join-parts': { readonly parts: number };
+	/** Without a reason the hold is taken off. */
+	'hold-receipt': { readonly because: string };
+	'set-aside': Sum & { readonly account: string };
+	'book-unidentified': Sum & { readonly payer: string | null };
+	'match-bank-entry': Sum & { readonly method: string; readonly reference: string };
+	'match-bank-return': Sum & { readonly part: 'money' | 'fee' | 'both'; readonly customer: string };
+	// allocation
+	'allocate-receipt': Sum & { readonly payer: string | null; readonly customer: string };
+	/** Nothing but deductions were booked where the amount is nought. */
+	'allocate-credits': Sum & { readonly customer: string };
+	'post-certain': { readonly count: number };
+	reallocate: Sum & { readonly payer: string | null; readonly customer: string };
+	/** Without a customer the receipts wait again. */
+	'move-receipts': { readonly count: number; readonly customer: string | null };
+	reinstate: { readonly of: Said };
+	'undo-posting': { readonly of: Said };
+	/** Several, or a decision with all its parts, undone as one. */
+	'undo-acts': { readonly count: number; readonly of: Said | null };
+	'write-off-small-balances': { readonly count: number; readonly sums: readonly Sum[] };
+	// payments that came back, and refunds
+	'return-payment': Sum & { readonly payer: string | null };
+	'undo-return': { readonly of: Said };
+	'make-refund-file': { readonly count: number };
+	// claims
+	'decide-claims': { readonly count: number; readonly note: string };
+	'decide-claim': {
+		readonly number: string;
+		readonly currency: string;
+		readonly allowed: number;
+		readonly billedBack: number;
+		readonly writtenOff: number;
+		readonly note: string;
+	};
+	'note-claim': { readonly number: string; readonly text: string };
+	'file-claim': { readonly number: string; readonly files: readonly string[] };
+	'change-claim': {
+		readonly number: string;
+		readonly reason: ClaimReason;
+		readonly owner: string;
+		readonly deadline: string;
+	};
+	// approvals
+	'ask-approval': { readonly about: ApprovalAbout };
+	'answer-approval': {
+		readonly answer: 'agree' | 'refuse' | 'withdraw';
+		readonly about: ApprovalAbout;
+		readonly why: string;
+	};
+	// letters
+	'send-letters': { readonly letter: 'statement' | 'reminder' | 'returned'; readonly count: number };
+	'send-again': { readonly subject: string };
+}
+
+export type ActKind = keyof ActFacts;

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { parseDay, type Day } from '../../core/day/day';
+import { currencyDigits } from '../../core/money/currency';
+
+/** The number of a row that the form names. */
+export const idField = z.number().int().positive();
+
+/** The number of a row where a plain form field brings it, as text. */
+export const idFromText = z
+	.union([
+		z.number(),
+		z
+			.string()
+			.regex(/^\d{1,15}$/)
+			.transform(Number)
+	])
+	.pipe(idField);
+
+/** A version of a receipt or an item, as it was seen. */
+export const versionField = z.number().int();
+
+/** Minor units, with either sign. */
+export const amountField = z.number().int().refine(Number.isSafeInteger);
+
+/** Minor units, nought or more. */
+export const sumField = amountField.min(0);
+
+/** A day as `YYYY-MM-DD`. */
+export const dayField = z
+	.string()
+	.refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.')
+	.transform((text) => text as Day);
+
+/** The accounting day that a person chose; null for the usual one. */
+export const chosenDayField = dayField.nullable().default(null);
+
+/** A currency of ISO 4217 by its code. */
+export const currencyField = z
+	.string()
+	.trim()
+	.toUpperCase()
+	.refine((code) => currencyDigits(code) !== undefined, 'That is no currency of ISO 4217.');
+
+/** What somebody may note, or leave out. */
+export const noteField = z.string().trim().max(400).default('');
+
+/** A number of a bank account: letters and digits, blanks taken out. */
+export const accountNumberField = (message: string) =>
+	z
+		.string()
+		.transform((text) => text.replace(/\s/g, '').toUpperCase())
+		.pipe(z.string().regex(/^[A-Z0-9]{4,34}$/, message));
+
+/** The id of an act that a form names. */
+export const actIdInput = z.object({ actId: idFromText });

@@ -1,0 +1,293 @@
+import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { undoPlacing as takeBack } from '../../core/4-allocation/undo-placing';
+import { reverseJournal } from '../../core/5-journal/reverse-journal';
+import type { JournalLine } from '../../core/model/journal';
+import { minor } from '../../core/money/minor';
+import type { Day } from '../../core/day/day';
+import type { Tx } from '../db/open';
+import {
+	act,
+	allocation,
+	claim,
+	creditChange,
+	difference,
+	document,
+	item,
+	itemState,
+	journalLine,
+	receiptState,
+	refundFile,
+	refundInFile,
+	returnedTie,
+	tie
+} from '../db/schema';
+import { releaseAdvice } from '../repo/kept-advices';
+import { changeItems } from '../repo/change-items';
+import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
+import { changeCredits } from '../repo/write-placing';
+import { postJournal } from '../repo/post-journal';
+import { returnedPayments } from '../repo/returned-payments';
+import type { z } from 'zod';
+import { actIdInput, dayField } from '../act/fields';
+import { kindOf } from '../act/kinds';
+import { UNDOABLE_POSTINGS } from '../act/undoable';
+import { saidOf } from '../act/said';
+import { defineAct, type ActContext } from '../act/define-act';
+import { accountingDate } from './accounting-day';
+import { DomainError } from '../domain-error';
+
+export const undoPostingInput = actIdInput.extend({
+	/** The accounting day; without one, that of the act, or the first open one. */
+	date: dayField.optional()
+});
+
+/**
+ * Undoes the allocation of money or credits, or the setting aside of money: by second records that point at the first, on
+ * the same accounting day (the first open one, if that is locked). New money waits again; every item and every credit drawn
+ * on is as it was. Refused where what it brought is in use: money on account allocated since, a claim decided or paid.
+ */
+export const undoPosting = defineAct({
+	kind: 'undo-posting',
+	role: 'clerk',
+	input: undoPostingInput,
+	run: (ctx, input) => undoOne(ctx, input, false)
+});
+
+/**
+ * Undoes one posting, at the place in the record that the context has.
+ * @param again true where the money is allocated again in the same transaction: then it may be at the bank already
+ */
+export async function undoOne(
+	ctx: ActContext<'undo-posting'>,
+	input: z.output<typeof undoPostingInput>,
+	again: boolean
+): Promise<{ actId: number }> {
+	const { tx } = ctx;
+	const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
+	const kind = first && kindOf(first);
+	if (!first || !kind || !UNDOABLE_POSTINGS.includes(kind))
+		throw new DomainError({ code: 'not-found', what: 'placing' });
+	const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
+	if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
+	const bringsMoney = kind !== 'allocate-credits';
+	const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
+	const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
+	const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
+	const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
+	const returnedTies = await tx.select().from(returnedTie).where(eq(returnedTie.actId, first.id));
+	if (kind === 'allocate-receipt' && !again) await refuseTied(tx, first.receiptId!);
+	for (const row of creditChanges) await refuseInFile(tx, row.id);
+	if (kind === 'book-unidentified') await refuseIdentified(tx, first.id, first.receiptId!);
+	if (first.receiptId !== null || allocations.length) await refuseCameBack(tx, first.id, first.receiptId);
+	if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
+	const claims = await tx
+		.select({ claim, state: itemState, total: item.total, number: document.number })
+		.from(claim)
+		.innerJoin(document, eq(document.id, claim.documentId))
+		.innerJoin(item, eq(item.documentId, claim.documentId))
+		.innerJoin(itemState, eq(itemState.itemId, item.id))
+		.where(eq(claim.actId, first.id));
+	for (const one of claims)
+		if (one.claim.state !== 'open' || one.state.open !== one.total)
+			throw new DomainError({ code: 'credit-in-use', what: `the claim ${one.number}` });
+
+	const back = takeBack(
+		{
+			allocations: allocations.map(asAllocation),
+			differences: differences.map(asDifference),
+			creditChanges: creditChanges.map((row) => ({
+				receiptId: row.receiptId,
+				amount: minor(row.amount),
+				base: minor(row.base)
+			}))
+		},
+		await stateNow(tx, allocations, differences, creditChanges)
+	);
+	const date = input.date ?? (await accountingDate(tx, first.date as Day));
+	const actId = await ctx.record({
+		date,
+		summary: { of: saidOf(first) },
+		facts: { undoes: first.id },
+		customerId: first.customerId,
+		receiptId: first.receiptId,
+		undoesId: first.id
+	});
+	if (allocations.length)
+		await tx.insert(allocation).values(
+			allocations.map(({ id, ...row }) => ({
+				...row,
+				actId,
+				date,
+				undoesId: id,
+				amount: -row.amount,
+				creditAmount: -row.creditAmount,
+				itemBase: -row.itemBase,
+				creditBase: -row.creditBase
+			}))
+		);
+	const turned = <T extends { id: number; amount: number; base: number }>(rows: readonly T[]) =>
+		rows.map(({ id, ...row }) => ({
+			...row,
+			actId,
+			...('date' in row ? { date } : {}),
+			undoesId: id,
+			amount: -row.amount,
+			base: -row.base
+		}));
+	if (ties.length)
+		await tx.insert(tie).values(ties.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
+	if (returnedTies.length) await tx.insert(returnedTie).values(turned(returnedTies));
+	if (differences.length) await tx.insert(difference).values(turned(differences));
+	if (creditChanges.length) await tx.insert(creditChange).values(turned(creditChanges));
+	await changeItems(tx, actId, back.changes);
+	await reopenClaims(tx, back.changes);
+	await withdrawClaims(tx, { actId, date, receiptId: first.receiptId }, claims);
+	await changeCredits(
+		tx,
+		actId,
+		back.credits.filter((one) => !bringsMoney || one.receiptId !== first.receiptId)
+	);
+	if (bringsMoney) {
+		// Allocated again in the same step, the money still is what the advice announced.
+		if (!again) await releaseAdvice(tx, first.receiptId!);
+		await tx
+			.update(receiptState)
+			.set({
+				state: 'waiting',
+				customerId: null,
+				onAccount: 0,
+				onAccountBase: 0,
+				depositFor: null,
+				...(kind === 'book-unidentified' ? { unidentifiedActId: null, unidentifiedBase: null } : {}),
+				version: sql`${receiptState.version} + 1`,
+				actId: null,
+				lastActId: actId
+			})
+			.where(eq(receiptState.receiptId, first.receiptId!));
+	}
+	const lines = await tx.select().from(journalLine).where(eq(journalLine.actId, first.id));
+	await postJournal(tx, actId, date, reverseJournal(lines.map(asLine)));
+	return { actId };
+}
+
+/** Money that was booked to unidentified receipts and placed since has to be taken off there first. */
+async function refuseIdentified(tx: Tx, actId: number, receiptId: number): Promise<void> {
+	const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, receiptId)).get();
+	const waits = now?.state === 'waiting' || now?.state === 'held';
+	if (!waits || now.unidentifiedActId !== actId)
+		throw new DomainError({ code: 'credit-in-use', what: 'the money, which has a home by now' });
+}
+
+/** A refund that went to the bank in a file is on its way: it cannot be taken back here. */
+async function refuseInFile(tx: Tx, creditChangeId: number): Promise<void> {
+	const row = await tx
+		.select({ name: refundFile.name })
+		.from(refundInFile)
+		.innerJoin(refundFile, eq(refundFile.id, refundInFile.fileId))
+		.where(eq(refundInFile.creditChangeId, creditChangeId))
+		.get();
+	if (row) throw new DomainError({ code: 'credit-in-use', what: `the refund in ${row.name}` });
+}
+
+/** Money recorded by hand that the bank shows by now is there: its placing may be changed, but not taken back to waiting. */
+async function refuseTied(tx: Tx, receiptId: number): Promise<void> {
+	const rows = await tx.select().from(tie).where(eq(tie.recordedId, receiptId));
+	const undone = new Set(rows.map((row) => row.undoesId));
+	if (rows.some((row) => row.undoesId === null && !undone.has(row.id)))
+		throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
+}
+
+/** Of a payment that came back since nothing is left to take off: the return took it off. What was placed after it stands by itself. */
+async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): Promise<void> {
+	const drawn = await tx
+		.selectDistinct({ id: allocation.receiptId })
+		.from(allocation)
+		.where(eq(allocation.actId, actId));
+	const ids = new Set([...drawn.flatMap((row) => row.id ?? []), ...(receiptId === null ? [] : [receiptId])]);
+	for (const id of ids) {
+		const back = (await returnedPayments(tx, { receiptId: id })).find((one) => one.actId > actId);
+		if (back)
+			throw new DomainError({ code: 'came-back', payer: back.payerName ?? back.customer, date: back.date });
+	}
+}
+
+/** Money that was placed since, or paid back, has to be taken off there first. */
+async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promise<void> {
+	const used = await tx
+		.select({ sum: sql<number>`coalesce(sum(${allocation.creditAmount}), 0)` })
+		.from(allocation)
+		.innerJoin(act, eq(act.id, allocation.actId))
+		.where(
+			and(
+				eq(allocation.receiptId, receiptId),
+				ne(allocation.actId, actId),
+				sql`coalesce(${act.undoesId}, 0) <> ${actId}`,
+				gt(allocation.actId, actId)
+			)
+		)
+		.get();
+	const changed = await tx
+		.select({ sum: sql<number>`coalesce(sum(${creditChange.amount}), 0)` })
+		.from(creditChange)
+		.where(and(eq(creditChange.receiptId, receiptId), gt(creditChange.actId, actId)))
+		.get();
+	if (used?.sum || changed?.sum)
+		throw new DomainError({ code: 'credit-in-use', what: 'what of this money lay on account' });
+}
+
+async function stateNow(
+	tx: Tx,
+	allocations: readonly (typeof allocation.$inferSelect)[],
+	differences: readonly (typeof difference.$inferSelect)[],
+	creditChanges: readonly (typeof creditChange.$inferSelect)[]
+) {
+	const itemIds = new Set<number>([...allocations, ...differences].map((row) => row.itemId));
+	for (const row of allocations) if (row.creditItemId !== null) itemIds.add(row.creditItemId);
+	const receiptIds = new Set([...allocations, ...creditChanges].flatMap((row) => row.receiptId ?? []));
+	const items = await tx
+		.select()
+		.from(itemState)
+		.where(inArray(itemState.itemId, [...itemIds]));
+	const credits = await tx
+		.select()
+		.from(receiptState)
+		.where(inArray(receiptState.receiptId, [...receiptIds]));
+	return {
+		items: items.map((row) => ({
+			itemId: row.itemId,
+			open: minor(row.open),
+			openBase: minor(row.openBase)
+		})),
+		credits: credits.map((row) => ({
+			receiptId: row.receiptId,
+			onAccount: minor(row.onAccount),
+			onAccountBase: minor(row.onAccountBase)
+		}))
+	};
+}
+
+function asAllocation(row: typeof allocation.$inferSelect) {
+	return {
+		source: row.receiptId !== null ? { receiptId: row.receiptId } : { itemId: row.creditItemId! },
+		itemId: row.itemId,
+		amount: minor(row.amount),
+		creditAmount: minor(row.creditAmount),
+		itemBase: minor(row.itemBase),
+		creditBase: minor(row.creditBase)
+	};
+}
+
+function asDifference({ itemId, amount, base }: typeof difference.$inferSelect) {
+	return { itemId, amount: minor(amount), base: minor(base) };
+}
+
+function asLine({
+	account,
+	customerId,
+	currency,
+	amount,
+	base,
+	bankEntryId
+}: typeof journalLine.$inferSelect): JournalLine {
+	return { account, customerId, currency, amount: minor(amount), base: minor(base), bankEntryId };
+}
