@@ -175,7 +175,7 @@ test('a payer nobody knows is found by name, and money that is no customer’s i
 	await expect(page.locator('footer')).toContainText('on account');
 	await postByKey(page);
 	await pick(page, 'INTEREST');
-	await page.waitForURL(/r=/);
+	await page.waitForURL(/receipt=/);
 	const before = await waiting(page);
 	await page.keyboard.press('n');
 	await page.getByLabel(/Book £12\.64 on/).selectOption('4310');
@@ -189,9 +189,9 @@ test('cheques recorded on a slip meet their one entry, and are not counted twice
 	const before = await waiting(page);
 	await pick(page, 'CHEQUES PAID IN');
 	await expect(page.getByText('Recorded before?')).toBeVisible();
-	await page.getByRole('button', { name: 'It is this: tie them' }).click();
+	await page.getByRole('button', { name: 'It is this: match them' }).click();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
-	await expect(page.getByText('Tied: counted once.')).toBeVisible();
+	await expect(page.getByText('Matched to the bank: counted once.')).toBeVisible();
 	await open(page, '/money-in/by-hand');
 	await expect(page.getByText('On its way')).toHaveCount(0);
 });
@@ -203,7 +203,7 @@ test('a payout is split from the processor’s report, to the penny, and its par
 	await open(page, '/money-in');
 	const before = await waiting(page);
 	await pick(page, 'PAYLOOM');
-	await page.waitForURL(/r=/);
+	await page.waitForURL(/receipt=/);
 	await open(page, page.url().replace('/money-in?', '/money-in/split?'));
 	await page.getByLabel('Whose report?').fill('Payloom');
 	await page
@@ -270,7 +270,7 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await signIn(page);
 	await open(page, '/money-in');
 	await pick(page, '73.50 over');
-	await page.waitForURL(/r=/);
+	await page.waitForURL(/receipt=/);
 	const id = new URL(page.url()).searchParams.get('receipt')!;
 	await page.keyboard.press('f');
 	await expect(page.locator('footer')).toContainText(/of AK-\d+ open/);

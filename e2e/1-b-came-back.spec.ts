@@ -50,7 +50,7 @@ test('the bank shows a return and its fee that were booked before: each is count
 			await page.waitForTimeout(300);
 			if (await page.getByText('Booked before?').isVisible()) break;
 		}
-		await page.getByRole('button', { name: 'It is this: tie them' }).click();
+		await page.getByRole('button', { name: 'It is this: match them' }).click();
 		await expect(page.getByText('The return is at the bank: counted once.').last()).toBeVisible();
 	}
 	await open(page, '/money-in/returned');
@@ -65,11 +65,11 @@ test('nobody is known: sets of items of all accounts are looked for, and one is 
 	await open(page, '/money-in');
 	await pick(page, 'CORNCRAKE');
 	await page.getByRole('button', { name: 'Look for sets of items in all accounts' }).click();
-	const set = page.locator('a[href*="lay="]').first();
+	const set = page.locator('a[href*="items="]').first();
 	await set.waitFor();
 	expect(await violations(page, 'sets in all accounts')).toEqual([]);
 	await set.click();
-	await page.waitForURL(/lay=/);
+	await page.waitForURL(/items=/);
 	await expect(page.locator('footer')).toContainText('Settles');
 });
 

@@ -84,5 +84,5 @@ test('the books prove, and every figure leads to its journal', async ({ page }) 
 	await expect(page.getByText('The books prove.')).toBeVisible({ timeout: 20_000 });
 	await expect(page.getByText('agrees', { exact: true })).toHaveCount(2);
 	await page.getByRole('link', { name: 'Trade receivables' }).first().click();
-	await expect(page.getByText(/Placed .* on /).first()).toBeVisible();
+	await expect(page.getByText(/Allocated .* to /).first()).toBeVisible();
 });

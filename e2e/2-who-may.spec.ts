@@ -86,6 +86,8 @@ test('a supervisor lets somebody in, who signs in, and is shut out again', async
 	await form.getByLabel(/First password/).fill('short');
 	await form.getByRole('button').click();
 	await expect(page.getByRole('alert')).toContainText('ten characters');
+	await expect(form.getByLabel(/First password/)).toHaveAttribute('aria-invalid', 'true');
+	await expect(form.getByLabel('Name')).not.toHaveAttribute('aria-invalid', 'true');
 	await form.getByLabel('Name').fill('Ada Slip');
 	await form.getByLabel('E-mail address').fill('ada@ashlock-kiln.example');
 	await form.getByLabel(/First password/).fill('slip cast twice');

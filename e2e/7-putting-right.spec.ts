@@ -24,7 +24,8 @@ test('a ribbon is picked by keyboard, says who and when, and leads to putting it
 	await expect(page.locator('footer')).toContainText('account');
 	await page.getByRole('button', { name: /^Put right/ }).click();
 	await page.waitForURL('**/books/journal?act=*');
-	await expect(page.locator('tbody').first()).toContainText('Placed');
+	await expect(page.locator('tbody').first()).toContainText('Allocated');
+	await expect(page.locator('tbody', { hasText: 'Undid' })).toBeVisible();
 	await open(page, THREADS);
 	await expect(page.locator('[data-ribbon]')).toHaveCount(ribbons - 1);
 	await open(page, `${THREADS}?off=shown`);
@@ -42,7 +43,7 @@ test('a document is written by hand and stands on the account, with its PDF', as
 	await finder.fill('Hazel Hill Pottery');
 	await page.getByRole('option').first().waitFor();
 	await page.keyboard.press('Enter');
-	await page.waitForURL(/c=\d+/);
+	await page.waitForURL(/customer=\d+/);
 	await page.getByLabel('What line 1 is for').fill('kiln shelves');
 	await page.getByLabel('Net amount of line 1').fill('100+20.50');
 	await page.keyboard.press('Enter');

@@ -51,7 +51,7 @@ test('the record is read by person and customer; payments are chosen to be moved
 	expect(await violations(page, 'the record')).toEqual([]);
 	await page.getByLabel('Person').selectOption('Hollis Greaves');
 	await page.getByRole('button', { name: 'Show' }).click();
-	await expect(page.locator('tbody')).toContainText('Locked the books up to 2026-09-30');
+	await expect(page.locator('tbody')).toContainText('Locked the books up to 30 Sep 2026');
 	await expect(page.locator('tbody')).not.toContainText('Wren Tolliver');
 	await open(page, '/customers/H1005/payments');
 	expect(await violations(page, 'payments to be moved')).toEqual([]);
@@ -60,9 +60,9 @@ test('the record is read by person and customer; payments are chosen to be moved
 	await page.getByRole('button', { name: 'Take 1 payment off' }).click();
 	await expect(page.getByText('1 payment wait on the desk again.')).toBeVisible();
 	await open(page, '/books/record?customer=H1005');
-	await page.locator('tbody a', { hasText: 'Took back' }).first().click();
-	await page.getByRole('button', { name: 'Place it again as it was' }).click();
-	await expect(page.locator('tbody').first()).toContainText('Placed');
+	await page.locator('tbody a', { hasText: 'Undid' }).first().click();
+	await page.getByRole('button', { name: 'Allocate it again as it was' }).click();
+	await expect(page.locator('tbody').first()).toContainText('Allocated');
 	expect(await violations(page, 'an act and its journal')).toEqual([]);
 });
 

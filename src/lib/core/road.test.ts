@@ -5,6 +5,7 @@ import { answerReceipts } from './3-matching/answer-receipts';
 import { place } from './4-allocation/place';
 import { imbalance } from './5-journal/imbalance';
 import { journalOfDocument } from './5-journal/journal-of-document';
+import { numberPlacing } from './5-journal/number-placing';
 import { journalOfPlacing } from './5-journal/journal-of-placing';
 import { accountLedger } from './6-reports/account-ledger';
 import { age } from './6-reports/age';
@@ -79,6 +80,7 @@ it('takes money down the whole road', () => {
 	// 5. Journals that balance.
 	const sold = items.flatMap((item) =>
 		journalOfDocument({
+			id: 1,
 			kind: 'invoice',
 			customerId: 1,
 			currency: 'GBP',
@@ -90,6 +92,7 @@ it('takes money down the whole road', () => {
 	);
 	const paid = journalOfPlacing(
 		{
+			receiptId: 3,
 			amount: minor(140000),
 			base: minor(140000),
 			currency: 'GBP',
@@ -97,7 +100,7 @@ it('takes money down the whole road', () => {
 			ledger: '1200',
 			bankEntryId: 3
 		},
-		placing.value
+		numberPlacing(placing.value, { allocation: 1, difference: 1, creditChange: 1 })
 	);
 	expect(imbalance([...sold, ...paid]).size).toBe(0);
 

@@ -32,9 +32,9 @@
 	function choose(id: number) {
 		const params = new URLSearchParams(page.url.searchParams);
 		const { pathname } = page.url;
-		if (page.data.desk?.receipt) params.set('r', String(page.data.desk.receipt.id));
-		if (mode === 'owner') params.set('c', String(id));
-		else params.set('also', [...(params.get('also')?.split(',') ?? []), id].join(','));
+		if (page.data.desk?.receipt) params.set('receipt', String(page.data.desk.receipt.id));
+		if (mode === 'owner') params.set('customer', String(id));
+		else params.set('accounts', [...(params.get('accounts')?.split(',') ?? []), id].join(','));
 		void goto(`${pathname}?${params}`, { noScroll: true });
 	}
 </script>

@@ -34,5 +34,5 @@
 
 <div class={['grid gap-1', classes]}>
 	<label class="grid gap-1">{label}{@render input(attributes)}</label>
-	{#if error}<p id={form.errorId(name)} class="text-sm text-oxblood">{error}</p>{/if}
+	{#if error}<p id={form.errorId(name)} role="alert" class="text-sm text-oxblood">{error}</p>{/if}
 </div>

@@ -11,9 +11,13 @@ export function journalOfBankFee(fee: {
 	const { amount, base, currency } = fee;
 	if (amount === 0) return [];
 	return [
-		{ account: CHART.bankCharges.code, customerId: null, currency, amount, base, bankEntryId: null },
 		{
-			...{ account: CHART.returned.code, customerId: null, currency, bankEntryId: null },
+			...{ account: CHART.bankCharges.code, customerId: null, currency, bankEntryId: null, source: null },
+			amount,
+			base
+		},
+		{
+			...{ account: CHART.returned.code, customerId: null, currency, bankEntryId: null, source: null },
 			amount: minor(-amount),
 			base: minor(-base)
 		}

@@ -4,6 +4,7 @@ import { minor, type Minor } from '../money/minor';
 import { CHART } from './chart';
 
 export interface DocumentAmounts {
+	readonly id: number;
 	readonly kind: DocumentKind;
 	readonly customerId: number;
 	readonly currency: string;
@@ -15,7 +16,7 @@ export interface DocumentAmounts {
 
 /** Invoice: receivables to sales and tax. Charge: receivables to recovered charges. Credit note: the other way round. */
 export function journalOfDocument(document: DocumentAmounts): JournalLine[] {
-	const { kind, customerId, currency, net, tax, netBase, taxBase } = document;
+	const { id, kind, customerId, currency, net, tax, netBase, taxBase } = document;
 	const sign = kind === 'credit_note' ? -1 : 1;
 	const line = (account: string, amount: number, base: number, customer: number | null): JournalLine => ({
 		account,
@@ -23,7 +24,8 @@ export function journalOfDocument(document: DocumentAmounts): JournalLine[] {
 		currency,
 		amount: minor(sign * amount),
 		base: minor(sign * base),
-		bankEntryId: null
+		bankEntryId: null,
+		source: customer === null ? null : { kind: 'document', id, itemId: null, receiptId: null }
 	});
 	const income = kind === 'charge' ? CHART.recovered.code : CHART.sales.code;
 	const lines = [

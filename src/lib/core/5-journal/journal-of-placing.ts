@@ -1,9 +1,10 @@
-import type { JournalLine } from '../model/journal';
-import type { Placing } from '../model/placing';
+import type { JournalLine, JournalSource } from '../model/journal';
+import type { NumberedPlacing } from '../model/placing';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { CHART, CREDIT_CHANGE_ACCOUNT, DIFFERENCE_ACCOUNT } from './chart';
 
 export interface PlacedMoney {
+	readonly receiptId: number;
 	readonly amount: Minor;
 	readonly base: Minor;
 	readonly currency: string;
@@ -20,59 +21,82 @@ const TR = CHART.receivables.code;
  * those of the owner where they are two; through currency exchange where the currencies are; and where the days' rates
  * differ, the currency difference realised, in base currency only. A claim moves from the invoice to an item of its own, so
  * receivables stand on both sides.
+ * @param receiptId the new money that deductions came with
+ * @param claims what stands on the other side of a claim's deduction, by the deduction's number: the claim's own document, or
+ * the record that takes it back
  */
-export function journalOfPlacing(money: PlacedMoney | null, placing: Placing): JournalLine[] {
+export function journalOfPlacing(
+	money: PlacedMoney | null,
+	placing: NumberedPlacing,
+	{
+		receiptId = null,
+		claims = new Map()
+	}: {
+		readonly receiptId?: number | null;
+		readonly claims?: ReadonlyMap<number, JournalSource>;
+	} = {}
+): JournalLine[] {
 	const lines: JournalLine[] = [];
 	const post = (
 		account: string,
-		customerId: number | null,
 		currency: string,
 		amount: number,
 		base: number,
+		of: { readonly customerId: number; readonly source: JournalSource | null } | null = null,
 		bankEntryId: number | null = null
 	) =>
 		lines.push({
 			account,
-			customerId: account === TR ? customerId : null,
+			customerId: of?.customerId ?? null,
 			currency,
 			amount: amount === 0 ? ZERO : minor(amount),
 			base: base === 0 ? ZERO : minor(base),
-			bankEntryId
+			bankEntryId,
+			source: of?.source ?? null
 		});
 	if (money) {
-		post(money.ledger, null, money.currency, money.amount, money.base, money.bankEntryId);
-		post(TR, money.customerId, money.currency, -money.amount, -money.base);
+		const source: JournalSource = {
+			...{ kind: 'receipt', id: money.receiptId, itemId: null, receiptId: money.receiptId }
+		};
+		const { customerId } = money;
+		post(money.ledger, money.currency, money.amount, money.base, null, money.bankEntryId);
+		post(TR, money.currency, -money.amount, -money.base, { customerId, source });
 	}
-	for (const { kind, customerId, currency, amount, base } of placing.creditChanges) {
-		post(CREDIT_CHANGE_ACCOUNT[kind], null, currency, amount, base);
-		post(TR, customerId, currency, -amount, -base);
+	for (const change of placing.creditChanges) {
+		const { kind, customerId, currency, amount, base } = change;
+		const source: JournalSource = {
+			...{ kind: 'receipt-adjustment', id: change.id, itemId: null, receiptId: change.receiptId }
+		};
+		post(CREDIT_CHANGE_ACCOUNT[kind], currency, amount, base);
+		post(TR, currency, -amount, -base, { customerId, source });
 	}
-	for (const { kind, customerId, currency, amount, base } of placing.differences) {
-		post(DIFFERENCE_ACCOUNT[kind], customerId, currency, amount, base);
-		post(TR, customerId, currency, -amount, -base);
+	for (const gap of placing.differences) {
+		const { kind, customerId, currency, amount, base, itemId } = gap;
+		const source: JournalSource = { kind: 'deduction', id: gap.id, itemId, receiptId };
+		const other = kind === 'claim' ? { customerId, source: claims.get(gap.id) ?? null } : null;
+		post(DIFFERENCE_ACCOUNT[kind], currency, amount, base, other);
+		post(TR, currency, -amount, -base, { customerId, source });
 	}
-	const realised = new Map<string, { customerId: number; currency: string; base: number }>();
 	for (const part of placing.allocations) {
-		const { creditCustomerId, creditCurrency, itemCustomerId, itemCurrency } = part;
+		const { creditCustomerId, creditCurrency, itemCustomerId, itemCurrency, itemId } = part;
+		const from = 'receiptId' in part.source ? part.source.receiptId : null;
+		const source: JournalSource = { kind: 'allocation', id: part.id, itemId, receiptId: from };
+		const credit = { customerId: creditCustomerId, source };
+		const owner = { customerId: itemCustomerId, source };
 		const exchanged = creditCurrency !== itemCurrency;
 		if (exchanged) {
-			post(TR, creditCustomerId, creditCurrency, part.creditAmount, part.creditBase);
-			post(CHART.exchange.code, null, creditCurrency, -part.creditAmount, -part.creditBase);
-			post(CHART.exchange.code, null, itemCurrency, part.amount, part.creditBase);
-			post(TR, itemCustomerId, itemCurrency, -part.amount, -part.creditBase);
+			post(TR, creditCurrency, part.creditAmount, part.creditBase, credit);
+			post(CHART.exchange.code, creditCurrency, -part.creditAmount, -part.creditBase);
+			post(CHART.exchange.code, itemCurrency, part.amount, part.creditBase);
+			post(TR, itemCurrency, -part.amount, -part.creditBase, owner);
 		} else if (creditCustomerId !== itemCustomerId) {
-			post(TR, creditCustomerId, creditCurrency, part.creditAmount, part.creditBase);
-			post(TR, itemCustomerId, itemCurrency, -part.amount, -part.creditBase);
+			post(TR, creditCurrency, part.creditAmount, part.creditBase, credit);
+			post(TR, itemCurrency, -part.amount, -part.creditBase, owner);
 		}
-		const key = `${itemCustomerId} ${itemCurrency}`;
-		const sum = realised.get(key) ?? { customerId: itemCustomerId, currency: itemCurrency, base: 0 };
-		sum.base += part.creditBase - part.itemBase;
-		realised.set(key, sum);
-	}
-	for (const { customerId, currency, base } of realised.values()) {
-		if (base === 0) continue;
-		post(TR, customerId, currency, 0, base);
-		post((base > 0 ? CHART.currencyGain : CHART.currencyLoss).code, null, currency, 0, -base);
+		const realised = part.creditBase - part.itemBase;
+		if (realised === 0) continue;
+		post(TR, itemCurrency, 0, realised, owner);
+		post((realised > 0 ? CHART.currencyGain : CHART.currencyLoss).code, itemCurrency, 0, -realised);
 	}
 	return lines;
 }

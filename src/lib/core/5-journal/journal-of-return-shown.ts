@@ -31,7 +31,8 @@ export function journalOfReturnShown(entry: {
 		currency,
 		amount: minor(value),
 		base: minor(valueBase),
-		bankEntryId: of
+		bankEntryId: of,
+		source: null
 	});
 	const lines = [
 		line(bankLedger, -amount, -base, bankEntryId),

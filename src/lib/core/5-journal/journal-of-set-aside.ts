@@ -11,8 +11,9 @@ export function journalOfSetAside(entry: {
 	readonly account: string;
 }): JournalLine[] {
 	const { amount, base, currency, bankLedger, bankEntryId, account } = entry;
+	const line = { customerId: null, currency, source: null };
 	return [
-		{ account: bankLedger, customerId: null, currency, amount, base, bankEntryId },
-		{ account, customerId: null, currency, amount: minor(-amount), base: minor(-base), bankEntryId: null }
+		{ ...line, account: bankLedger, amount, base, bankEntryId },
+		{ ...line, account, amount: minor(-amount), base: minor(-base), bankEntryId: null }
 	];
 }

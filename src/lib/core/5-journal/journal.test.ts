@@ -4,11 +4,13 @@ import { minor } from '../money/minor';
 import { CHART, DIFFERENCE_ACCOUNT } from './chart';
 import { imbalance } from './imbalance';
 import { journalOfDocument } from './journal-of-document';
+import { numberPlacing } from './number-placing';
 import { journalOfPlacing } from './journal-of-placing';
 import { journalOfSetAside } from './journal-of-set-aside';
 import { reverseJournal } from './reverse-journal';
 
 const document = {
+	id: 7,
 	customerId: 1,
 	currency: 'GBP',
 	net: minor(10000),
@@ -17,6 +19,7 @@ const document = {
 	taxBase: minor(2000)
 };
 const receipt = {
+	receiptId: 1,
 	amount: minor(9000),
 	base: minor(7700),
 	currency: 'EUR',
@@ -26,6 +29,9 @@ const receipt = {
 };
 const plain = (lines: ReturnType<typeof journalOfDocument>) =>
 	lines.map((l) => [l.account, l.customerId, l.amount, l.base]);
+
+const numbers = (placing: Placing) =>
+	numberPlacing(placing, { allocation: 11, difference: 21, creditChange: 31 });
 
 test.each([
 	[
@@ -88,7 +94,7 @@ describe('a receipt placed', () => {
 		['gain', 7650, ['1100', 1, 0, 50], [CHART.currencyGain.code, null, 0, -50]],
 		['loss', 7760, ['1100', 1, 0, -60], [CHART.currencyLoss.code, null, 0, 60]]
 	] as const)('books bank, difference and currency %s', (_, itemBase, control, other) => {
-		const lines = journalOfPlacing(receipt, placing(itemBase));
+		const lines = journalOfPlacing(receipt, numbers(placing(itemBase)));
 		expect(plain(lines)).toEqual([
 			['1210', null, 9000, 7700],
 			['1100', 1, -9000, -7700],
@@ -101,7 +107,7 @@ describe('a receipt placed', () => {
 		expect(imbalance([...lines, ...reverseJournal(lines)]).size).toBe(0);
 	});
 	it('says nothing of currency where the bases agree', () =>
-		expect(journalOfPlacing(receipt, placing(7700))).toHaveLength(4));
+		expect(journalOfPlacing(receipt, numbers(placing(7700)))).toHaveLength(4));
 });
 
 describe('who is credited', () => {
@@ -192,7 +198,7 @@ describe('who is credited', () => {
 			]
 		]
 	])('%s', (_, one, want) => {
-		const lines = journalOfPlacing(null, one);
+		const lines = journalOfPlacing(null, numbers(one));
 		expect(plain(lines)).toEqual(want);
 		expect(imbalance(lines).size).toBe(0);
 	});
@@ -221,6 +227,49 @@ it('finds what a journal is out by, in each currency and in base', () => {
 			['base', 2000]
 		])
 	);
+});
+
+it('says what of the sub-ledger each line of receivables stands for, and no other line', () => {
+	const move = { ...receipt, currency: 'GBP' };
+	const part = {
+		...{ source: { receiptId: 1 }, creditCustomerId: 1, creditCurrency: 'GBP', itemId: 2 },
+		...{ itemCustomerId: 2, itemCurrency: 'GBP', amount: minor(400), creditAmount: minor(400) },
+		...{ itemBase: minor(390), creditBase: minor(400) }
+	};
+	const claim = { kind: 'document' as const, id: 8, itemId: 9, receiptId: null };
+	const lines = journalOfPlacing(
+		move,
+		numbers({
+			allocations: [part],
+			differences: [
+				{ itemId: 2, customerId: 2, currency: 'GBP', kind: 'claim', amount: minor(45), base: minor(45) }
+			],
+			creditChanges: [
+				{
+					...{ receiptId: 1, customerId: 1, currency: 'GBP', kind: 'refund' },
+					...{ amount: minor(-5), base: minor(-5) }
+				}
+			],
+			credits: [],
+			changes: []
+		}),
+		{ receiptId: 1, claims: new Map([[21, claim]]) }
+	);
+	const says = (line: (typeof lines)[number]) =>
+		line.source && [line.source.kind, line.source.id, line.source.itemId, line.source.receiptId, line.amount];
+	const control = lines.filter((line) => line.account === '1100');
+	expect(lines.every((line) => (line.account === '1100') === (line.source !== null))).toBe(true);
+	expect(control.map(says)).toEqual([
+		['receipt', 1, null, 1, -move.amount],
+		['receipt-adjustment', 31, null, 1, 5],
+		['document', 8, 9, null, 45],
+		['deduction', 21, 2, 1, -45],
+		['allocation', 11, 2, 1, 400],
+		['allocation', 11, 2, 1, -400],
+		['allocation', 11, 2, 1, 0]
+	]);
+	const back = reverseJournal(control, (source) => ({ ...source, id: source.id + 100 }));
+	expect(back.map((line) => line.source!.id)).toEqual([101, 131, 108, 121, 111, 111, 111]);
 });
 
 it('has an account of its own for every kind of difference', () =>

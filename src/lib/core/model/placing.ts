@@ -54,6 +54,13 @@ export interface CreditState {
 	readonly onAccountBase: Minor;
 }
 
+/** The same with the numbers that its records have, or will have, in the books. */
+export interface NumberedPlacing extends Placing {
+	readonly allocations: readonly (Allocation & { readonly id: number })[];
+	readonly differences: readonly (Difference & { readonly id: number })[];
+	readonly creditChanges: readonly (CreditChange & { readonly id: number })[];
+}
+
 /** All that placing money and credits does to the sub-ledger. */
 export interface Placing {
 	readonly allocations: readonly Allocation[];

@@ -19,6 +19,7 @@ import { whereMoneyLies } from '../repo/where-money-lies';
 import { useAdvice } from '../repo/kept-advices';
 import { keepLesson, openBeside } from '../repo/lessons';
 import { keepPayerLesson } from '../repo/payer-lessons';
+import { numberPlacing } from '../repo/number-placing';
 import { writePlacing } from '../repo/write-placing';
 import { allocationInput, type AllocationInput, type AllocationOrder } from '../allocation-input';
 import type { AllocationReason } from '../../words/allocation-reason';
@@ -129,8 +130,10 @@ export async function allocate(
 		...{ booked: taken.row.booked as Day, lines: order.lines }
 	};
 	const beside = taught ? await openBeside(tx, taught) : [];
-	await writePlacing(tx, { actId, date, receiptId: taken?.row.id ?? null }, placing.value);
-	await openClaims(tx, { actId, date }, input.lines, placing.value, order.lines);
+	const numbered = await numberPlacing(tx, placing.value);
+	const receiptId = taken?.row.id ?? null;
+	await writePlacing(tx, { actId, date, receiptId }, numbered);
+	const claims = await openClaims(tx, { actId, date }, input.lines, numbered, order.lines);
 	if (taken) {
 		const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
 		await tx
@@ -160,6 +163,7 @@ export async function allocate(
 		);
 	const brought = taken
 		? {
+				receiptId: taken.row.id,
 				amount: minor(taken.row.amount),
 				base: order.receipt!.base,
 				currency: taken.row.currency,
@@ -167,7 +171,7 @@ export async function allocate(
 				...whereMoneyLies(taken.row, taken.state)
 			}
 		: null;
-	await postJournal(tx, actId, date, journalOfPlacing(brought, placing.value));
+	await postJournal(tx, actId, date, journalOfPlacing(brought, numbered, { receiptId, claims }));
 	return { actId, waits: [] };
 }
 

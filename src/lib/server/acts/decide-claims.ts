@@ -3,10 +3,12 @@ import { z } from 'zod';
 import { creditLines } from '../../core/1-open-items/credit-lines';
 import type { OverLimit } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
+import type { JournalLine } from '../../core/model/journal';
 import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { share } from '../../core/money/share';
 import type { Tx } from '../db/open';
+import { takeIds } from '../db/take-ids';
 import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { changeItems } from '../repo/change-items';
@@ -192,19 +194,21 @@ async function billBack(
 	const [own] = await itemsById(tx, [claimItemId]);
 	const base = share(own!.openBase, value, own!.open);
 	const row = { ...at, receiptId: null, kind: 'claim' as const };
+	const id = await takeIds(tx, difference, 2);
 	await tx.insert(difference).values([
-		{ ...row, itemId: claimItemId, amount: value, base },
-		{ ...row, itemId: fromItemId, amount: -value, base: -base }
+		{ ...row, id, itemId: claimItemId, amount: value, base },
+		{ ...row, id: id + 1, itemId: fromItemId, amount: -value, base: -base }
 	]);
 	await changeItems(tx, at.actId, [
 		{ itemId: claimItemId, open: minor(own!.open - value), openBase: minor(own!.openBase - base) },
 		{ itemId: fromItemId, open: minor(from!.open + value), openBase: minor(from!.openBase + base) }
 	]);
-	const line = (sign: 1 | -1) => ({
+	const line = (sign: 1 | -1, of: number, itemId: number): JournalLine => ({
 		...{ account: CHART.receivables.code, customerId, currency, bankEntryId: null },
-		...{ amount: minor(sign * value), base: minor(sign * base) }
+		...{ amount: minor(sign * value), base: minor(sign * base) },
+		source: { kind: 'deduction', id: of, itemId, receiptId: null }
 	});
-	await postJournal(tx, at.actId, at.date, [line(1), line(-1)]);
+	await postJournal(tx, at.actId, at.date, [line(1, id + 1, fromItemId), line(-1, id, claimItemId)]);
 }
 
 /** A credit note over what is allowed, at the invoice's rates of tax; returns its item. */

@@ -1,8 +1,9 @@
-import { and, eq, inArray, max } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import type { StatementEntry } from '../../core/model/bank';
 import type { Problem } from '../../core/problems';
+import { takeId, takeIds } from '../db/take-ids';
 import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import {
@@ -17,6 +18,7 @@ import {
 	statementEntry
 } from '../db/schema';
 import type { BankFileRead } from '../files/read-bank-file';
+import { numbered } from '../repo/number-placing';
 import { fingerprints } from '../repo/fingerprints';
 import { defineAct, madeHere } from '../act/define-act';
 import { DomainError } from '../domain-error';
@@ -54,41 +56,14 @@ export const importBankFile = defineAct({
 			return ctx.unchanged({ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 });
 		const accounts = await accountsFor(tx, file.statements);
 
-		let entryId =
-			(
-				await tx
-					.select({ n: max(bankEntry.id) })
-					.from(bankEntry)
-					.get()
-			)?.n ?? 0;
-		let receiptId =
-			(
-				await tx
-					.select({ n: max(receipt.id) })
-					.from(receipt)
-					.get()
-			)?.n ?? 0;
-		let statementId =
-			(
-				await tx
-					.select({ n: max(bankStatement.id) })
-					.from(bankStatement)
-					.get()
-			)?.n ?? 0;
 		const statements: ImportedStatement[] = [];
 		const rows = {
 			statements: [] as (typeof bankStatement.$inferInsert)[],
 			entries: [] as (typeof bankEntry.$inferInsert)[],
 			links: [] as (typeof statementEntry.$inferInsert)[],
-			receipts: [] as (typeof receipt.$inferInsert)[]
+			receipts: [] as (typeof receipt.$inferInsert & { readonly id: number })[]
 		};
-		const fileId =
-			((
-				await tx
-					.select({ n: max(bankFile.id) })
-					.from(bankFile)
-					.get()
-			)?.n ?? 0) + 1;
+		const fileId = await takeId(tx, bankFile);
 		const within = new Map<string, number>();
 		let previous: ReadStatement | null = null;
 		for (const statement of file.statements) {
@@ -101,8 +76,10 @@ export const importBankFile = defineAct({
 				previous.balances.closing === statement.balances.opening;
 			const known = await fingerprints(tx, account.id, statement, continues ? 'continue' : 'start', within);
 			previous = statement;
-			statementId++;
+			const statementId = await takeId(tx, bankStatement);
 			const fresh = known.filter((entry) => entry.entryId === null).length;
+			let entryId = await takeIds(tx, bankEntry, fresh);
+			const drafts: Omit<typeof receipt.$inferInsert, 'id'>[] = [];
 			rows.statements.push({
 				id: statementId,
 				fileId,
@@ -117,13 +94,12 @@ export const importBankFile = defineAct({
 				const print = known[place]!;
 				let id = print.entryId;
 				if (id === null) {
-					id = ++entryId;
+					id = entryId++;
 					within.set(print.fingerprint, id);
 					rows.entries.push(entryRow(entry, id, account.id, print.fingerprint));
 					for (const draft of receiptsOfEntry(entry))
-						rows.receipts.push({
+						drafts.push({
 							...draft,
-							id: ++receiptId,
 							bankEntryId: id,
 							booked: entry.booked,
 							currency: entry.currency
@@ -131,6 +107,7 @@ export const importBankFile = defineAct({
 				}
 				rows.links.push({ statementId, place, entryId: id });
 			}
+			rows.receipts.push(...(await numbered(tx, receipt, drafts)));
 			statements.push({
 				account: account.name,
 				reference: statement.header.reference,
@@ -161,7 +138,7 @@ export const importBankFile = defineAct({
 			tx,
 			receiptState,
 			rows.receipts.map((row) => ({
-				receiptId: row.id!,
+				receiptId: row.id,
 				state: 'waiting' as const,
 				booked: row.booked,
 				onAccount: 0,

@@ -1,4 +1,4 @@
-import { inArray, max } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import { referenceKey } from '../../core/3-matching/words-of-text';
 import { CHART } from '../../core/5-journal/chart';
 import { journalOfDocument } from '../../core/5-journal/journal-of-document';
@@ -11,6 +11,7 @@ import { share } from '../../core/money/share';
 import { split } from '../../core/money/split';
 import type { Problem } from '../../core/problems';
 import { chunks } from '../db/chunks';
+import { takeId, takeIds } from '../db/take-ids';
 import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import { customer, difference, document, documentLine, item, itemState } from '../db/schema';
@@ -83,20 +84,12 @@ export async function issue(
 			customerId: one.customerId
 		}))
 	);
-	const first =
-		((
-			await tx
-				.select({ n: max(document.id) })
-				.from(document)
-				.get()
-		)?.n ?? 0) + 1;
-	let itemId =
-		(
-			await tx
-				.select({ n: max(item.id) })
-				.from(item)
-				.get()
-		)?.n ?? 0;
+	const first = await takeIds(tx, document, input.length);
+	let itemId = await takeIds(
+		tx,
+		item,
+		input.reduce((sum, one) => sum + one.instalments.length, 0)
+	);
 	const documents = input.map(
 		({ lines: _lines, instalments: _instalments, settledBefore: _settled, ...head }, i) => ({
 			...head,
@@ -116,7 +109,7 @@ export async function issue(
 			one.instalments.map((part) => part.amount)
 		);
 		return one.instalments.map(({ due, amount }, index) => ({
-			id: ++itemId,
+			id: itemId++,
 			documentId: first + i,
 			customerId: one.customerId,
 			part: index + 1,
@@ -147,7 +140,14 @@ export async function issue(
 	await insertRows(tx, itemState, states);
 	const journals = input.map((one, i): Journal => {
 		const { net, tax, totalBase, taxBase } = sums[i]!;
-		const lines = journalOfDocument({ ...one, net, tax, taxBase, netBase: minor(totalBase - taxBase) });
+		const lines = journalOfDocument({
+			...one,
+			id: first + i,
+			net,
+			tax,
+			taxBase,
+			netBase: minor(totalBase - taxBase)
+		});
 		return { actId: actIds[i]!, date: one.issued, lines };
 	});
 	await postJournals(tx, journals);
@@ -176,9 +176,10 @@ async function settleBefore(
 			left -= amount;
 			const base = share(row.totalBase, amount, row.total);
 			const kind = 'settled_before' as const;
+			const id = await takeId(tx, difference);
 			await tx
 				.insert(difference)
-				.values({ actId, date, receiptId: null, itemId: row.id, kind, amount, base });
+				.values({ id, actId, date, receiptId: null, itemId: row.id, kind, amount, base });
 			changes.push({
 				itemId: row.id,
 				open: minor(row.total - amount),
@@ -191,7 +192,8 @@ async function settleBefore(
 				currency: one.currency,
 				amount: minor(factor * sign * amount),
 				base: minor(factor * sign * base),
-				bankEntryId: null
+				bankEntryId: null,
+				source: customerId === null ? null : { kind: 'deduction', id, itemId: row.id, receiptId: null }
 			});
 			lines.push(line(CHART.openingBalances.code, 1, null), line(CHART.receivables.code, -1, one.customerId));
 		}

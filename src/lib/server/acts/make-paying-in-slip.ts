@@ -1,6 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { bankAccount, payingInSlip, receipt, receiptState, slipReceipt } from '../db/schema';
+import { takeId } from '../db/take-ids';
 import { DomainError } from '../domain-error';
 import { idField } from '../act/fields';
 import { defineAct } from '../act/define-act';
@@ -37,7 +38,7 @@ export const makeSlip = defineAct({
 				want: account.currency
 			});
 		const total = rows.reduce((sum, row) => sum + row.amount, 0);
-		const slipId = (await tx.$count(payingInSlip)) + 1;
+		const slipId = await takeId(tx, payingInSlip);
 		const actId = await ctx.record({
 			summary: { slip: slipId, count: rows.length, amount: total, currency: account.currency },
 			facts: { slipId, receiptIds: ids }

@@ -6,6 +6,7 @@ import { minor } from '../../core/money/minor';
 import { bankAccount, refundFile, refundInFile } from '../db/schema';
 import { refundsDue } from '../repo/refunds-due';
 import { readSetting } from '../repo/settings';
+import { takeId } from '../db/take-ids';
 import { DomainError } from '../domain-error';
 import { accountNumberField } from '../act/fields';
 import { defineAct } from '../act/define-act';
@@ -59,7 +60,7 @@ export const makeRefundFile = defineAct({
 			return [];
 		});
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
-		const fileId = (await tx.$count(refundFile)) + 1;
+		const fileId = await takeId(tx, refundFile);
 		const messageId = `REFUNDS-${ctx.today}-${fileId}`;
 		const xml = pain001({
 			messageId,

@@ -1,4 +1,4 @@
-import { asc, eq, inArray, max } from 'drizzle-orm';
+import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { referenceKey } from '../../core/3-matching/words-of-text';
 import type { OpenItem } from '../../core/model/records';
@@ -6,6 +6,7 @@ import type { Problem } from '../../core/problems';
 import type { Tx } from '../db/open';
 import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
 import { openItemsOf } from '../repo/open-items';
+import { takeId } from '../db/take-ids';
 import { DomainError } from '../domain-error';
 import { idField } from '../act/fields';
 import { defineAct, type ActContext } from '../act/define-act';
@@ -50,11 +51,7 @@ async function postOne(
 	name: string
 ): Promise<void> {
 	const { tx } = ctx;
-	const last = await tx
-		.select({ n: max(receipt.id) })
-		.from(receipt)
-		.get();
-	const id = (last?.n ?? 0) + 1;
+	const id = await takeId(tx, receipt);
 	await tx.insert(receipt).values({
 		id,
 		bankEntryId: null,

@@ -10,6 +10,7 @@ import {
 	act,
 	allocation,
 	claim,
+	creditChange,
 	difference,
 	document,
 	item,
@@ -24,6 +25,10 @@ import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
 import { nextNumber } from '../repo/next-number';
 import { paymentBack } from '../repo/payment-back';
 import { postJournal } from '../repo/post-journal';
+import type { JournalLine } from '../../core/model/journal';
+import type { NumberedPlacing } from '../../core/model/placing';
+import { numbered } from '../repo/number-placing';
+import { writeUndoing } from '../repo/write-undoing';
 import { writePlacing } from '../repo/write-placing';
 import { chosenDate, converter } from './accounting-day';
 import { issue } from './issue-documents';
@@ -109,7 +114,7 @@ export const returnPayment = defineAct({
 			customerId: standing.customerId,
 			receiptId: input.receiptId
 		});
-		await writeBack(tx, { actId, date, receiptId: input.receiptId }, back.value);
+		const lines = await writeBack(tx, { actId, date, receiptId: input.receiptId }, back.value);
 		await tx
 			.update(receiptState)
 			.set({
@@ -119,7 +124,6 @@ export const returnPayment = defineAct({
 				...(back.value.placing.credits[0]!.onAccount === 0 ? { depositFor: null } : {})
 			})
 			.where(eq(receiptState.receiptId, input.receiptId));
-		const lines = journalOfPlacing(null, back.value.placing);
 		await postJournal(tx, actId, date, [
 			...lines,
 			...journalOfBankFee({ amount: fee, base: feeBase, currency })
@@ -205,49 +209,53 @@ async function claimsBack(
 		);
 }
 
-/** Writes what is taken off as second records that point at the first, and what is placed anew. */
+/** Writes what is taken off as second records that point at the first, and what is placed anew; returns the journal of it. */
 async function writeBack(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day; readonly receiptId: number },
 	back: TakenBack
-): Promise<void> {
-	const { actId, date } = at;
-	const first = await tx
+): Promise<JournalLine[]> {
+	const allocations = await tx
 		.select()
 		.from(allocation)
 		.where(inArray(allocation.id, [...back.takenOff]));
-	if (first.length)
-		await tx.insert(allocation).values(
-			first.map(({ id, ...row }) => ({
-				...{ ...row, actId, date, undoesId: id, amount: -row.amount },
-				...{ creditAmount: -row.creditAmount, itemBase: -row.itemBase, creditBase: -row.creditBase }
-			}))
-		);
-	const gaps = await tx
+	const differences = await tx
 		.select()
 		.from(difference)
 		.where(inArray(difference.id, [...back.differencesBack]));
 	const claims = await claimsBack(tx, back, {
-		differences: gaps.map(({ id, kind, itemId }) => ({ id, kind, itemId }))
+		differences: differences.map(({ id, kind, itemId }) => ({ id, kind, itemId }))
 	});
-	if (gaps.length)
-		await tx.insert(difference).values(
-			gaps.map(({ id, ...row }) => ({
-				...row,
-				actId,
-				date,
-				undoesId: id,
-				amount: -row.amount,
-				base: -row.base
-			}))
-		);
-	const { creditChanges, changes } = back.placing;
-	await writePlacing(tx, at, {
-		...{ allocations: back.again, differences: [], creditChanges, changes },
-		credits: []
-	});
+	const { actId, date, receiptId } = at;
+	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, creditChanges: [] });
+	const again = await numbered(tx, allocation, back.again);
+	const creditChanges = await numbered(tx, creditChange, back.placing.creditChanges);
+	const { changes, credits } = back.placing;
+	await writePlacing(tx, at, { allocations: again, differences: [], creditChanges, changes, credits: [] });
 	await reopenClaims(tx, changes);
-	await withdrawClaims(tx, at, claims);
+	const withdrawn = await withdrawClaims(tx, at, claims);
+	const fromItems = new Map(claims.map((one) => [one.claim.fromItemId, one.claim.documentId]));
+	const undoing = (kind: string, id: number) => undoings.get(`${kind} ${id}`)!;
+	const turned: NumberedPlacing = {
+		...{ creditChanges, credits, changes },
+		allocations: [
+			...back.placing.allocations
+				.slice(0, back.takenOff.length)
+				.map((part, i) => ({ ...part, id: undoing('allocation', back.takenOff[i]!) })),
+			...again
+		],
+		differences: back.placing.differences.map((gap, i) => ({
+			...gap,
+			id: undoing('deduction', back.differencesBack[i]!)
+		}))
+	};
+	const claimSources = new Map(
+		turned.differences.flatMap(({ id, kind, itemId }) => {
+			const source = kind === 'claim' ? withdrawn.get(fromItems.get(itemId) ?? 0) : undefined;
+			return source ? [[id, source] as const] : [];
+		})
+	);
+	return journalOfPlacing(null, turned, { receiptId, claims: claimSources });
 }
 
 /** The charge for it, due at once. */

@@ -1,9 +1,10 @@
-import { eq, max, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { checkSplit } from '../../core/2-receipts/check-split';
 import { minor } from '../../core/money/minor';
 import { customer, receipt, receiptState } from '../db/schema';
 import { readSetting, writeSetting } from '../repo/settings';
+import { takeIds } from '../db/take-ids';
 import { DomainError } from '../domain-error';
 import { idField } from '../act/fields';
 import { defineAct } from '../act/define-act';
@@ -45,10 +46,6 @@ export const splitReceipt = defineAct({
 	input: splitInput,
 	run: async (ctx, input): Promise<{ actId: number; firstId: number }> => {
 		const { tx } = ctx;
-		const last = await tx
-			.select({ n: max(receipt.id) })
-			.from(receipt)
-			.get();
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		refuseUnidentified(state);
 		const parts = input.parts.map((part) => ({ ...part, gross: minor(part.gross), fee: minor(part.fee) }));
@@ -66,7 +63,7 @@ export const splitReceipt = defineAct({
 			const before = (await readSetting(tx, 'processors')) ?? {};
 			await writeSetting(tx, 'processors', { ...before, [input.processor]: input.columns });
 		}
-		const firstId = (last?.n ?? 0) + 1;
+		const firstId = await takeIds(tx, receipt, parts.length);
 		for (const [i, part] of parts.entries()) {
 			const id = firstId + i;
 			await tx.insert(receipt).values({

@@ -1,7 +1,6 @@
 import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { undoPlacing as takeBack } from '../../core/4-allocation/undo-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
-import type { JournalLine } from '../../core/model/journal';
 import { minor } from '../../core/money/minor';
 import type { Day } from '../../core/day/day';
 import type { Tx } from '../db/open';
@@ -14,7 +13,6 @@ import {
 	document,
 	item,
 	itemState,
-	journalLine,
 	receiptState,
 	refundFile,
 	refundInFile,
@@ -25,6 +23,8 @@ import { releaseAdvice } from '../repo/kept-advices';
 import { changeItems } from '../repo/change-items';
 import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
 import { changeCredits } from '../repo/write-placing';
+import { journalOf } from '../repo/journal-of';
+import { undoneSource, writeUndoing } from '../repo/write-undoing';
 import { postJournal } from '../repo/post-journal';
 import { returnedPayments } from '../repo/returned-payments';
 import type { z } from 'zod';
@@ -112,36 +112,18 @@ export async function undoOne(
 		receiptId: first.receiptId,
 		undoesId: first.id
 	});
-	if (allocations.length)
-		await tx.insert(allocation).values(
-			allocations.map(({ id, ...row }) => ({
-				...row,
-				actId,
-				date,
-				undoesId: id,
-				amount: -row.amount,
-				creditAmount: -row.creditAmount,
-				itemBase: -row.itemBase,
-				creditBase: -row.creditBase
-			}))
-		);
-	const turned = <T extends { id: number; amount: number; base: number }>(rows: readonly T[]) =>
-		rows.map(({ id, ...row }) => ({
-			...row,
-			actId,
-			...('date' in row ? { date } : {}),
-			undoesId: id,
-			amount: -row.amount,
-			base: -row.base
-		}));
+	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, creditChanges });
 	if (ties.length)
 		await tx.insert(tie).values(ties.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
-	if (returnedTies.length) await tx.insert(returnedTie).values(turned(returnedTies));
-	if (differences.length) await tx.insert(difference).values(turned(differences));
-	if (creditChanges.length) await tx.insert(creditChange).values(turned(creditChanges));
+	if (returnedTies.length)
+		await tx.insert(returnedTie).values(
+			returnedTies.map(({ id, ...row }) => ({
+				...{ ...row, actId, undoesId: id, amount: -row.amount, base: -row.base }
+			}))
+		);
 	await changeItems(tx, actId, back.changes);
 	await reopenClaims(tx, back.changes);
-	await withdrawClaims(tx, { actId, date, receiptId: first.receiptId }, claims);
+	const withdrawn = await withdrawClaims(tx, { actId, date, receiptId: first.receiptId }, claims);
 	await changeCredits(
 		tx,
 		actId,
@@ -165,8 +147,8 @@ export async function undoOne(
 			})
 			.where(eq(receiptState.receiptId, first.receiptId!));
 	}
-	const lines = await tx.select().from(journalLine).where(eq(journalLine.actId, first.id));
-	await postJournal(tx, actId, date, reverseJournal(lines.map(asLine)));
+	const lines = await journalOf(tx, first.id);
+	await postJournal(tx, actId, date, reverseJournal(lines, undoneSource(actId, undoings, withdrawn)));
 	return { actId };
 }
 
@@ -279,15 +261,4 @@ function asAllocation(row: typeof allocation.$inferSelect) {
 
 function asDifference({ itemId, amount, base }: typeof difference.$inferSelect) {
 	return { itemId, amount: minor(amount), base: minor(base) };
-}
-
-function asLine({
-	account,
-	customerId,
-	currency,
-	amount,
-	base,
-	bankEntryId
-}: typeof journalLine.$inferSelect): JournalLine {
-	return { account, customerId, currency, amount: minor(amount), base: minor(base), bankEntryId };
 }

@@ -3,7 +3,7 @@ import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
 import { CHART } from '../../core/5-journal/chart';
 import type { Day } from '../../core/day/day';
-import type { Allocation, Difference, Placing } from '../../core/model/placing';
+import type { Allocation, Difference } from '../../core/model/placing';
 import { minor, ZERO } from '../../core/money/minor';
 import type { Tx } from '../db/open';
 import {
@@ -15,15 +15,17 @@ import {
 	document,
 	item,
 	itemState,
-	journalLine,
 	receipt,
 	receiptState,
 	returnedPayment
 } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { nextNumber } from '../repo/next-number';
+import type { JournalLine } from '../../core/model/journal';
+import { journalOf } from '../repo/journal-of';
 import { postJournal } from '../repo/post-journal';
 import { returnedPayments } from '../repo/returned-payments';
+import { numberPlacing } from '../repo/number-placing';
 import { writePlacing } from '../repo/write-placing';
 import { accountingDate } from './accounting-day';
 import { issue } from './issue-documents';
@@ -63,7 +65,8 @@ export const undoReturn = defineAct({
 			(sum, one) => ({ amount: sum.amount + one.creditAmount, base: sum.base + one.creditBase }),
 			{ amount: 0, base: 0 }
 		);
-		const placing: Placing = {
+		const change = (await tx.select().from(creditChange).where(eq(creditChange.actId, first.id)).get())!;
+		const placing = await numberPlacing(tx, {
 			...again,
 			creditChanges: [
 				{
@@ -72,7 +75,7 @@ export const undoReturn = defineAct({
 				}
 			],
 			credits: []
-		};
+		});
 		const actId = await ctx.record({
 			date,
 			summary: { of: saidOf(first) },
@@ -82,10 +85,10 @@ export const undoReturn = defineAct({
 			undoesId: first.id
 		});
 		await writePlacing(tx, { actId, date, receiptId: made.receiptId }, { ...placing, creditChanges: [] });
-		const change = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id)).get();
 		await tx.insert(creditChange).values({
-			...{ actId, date, receiptId: made.receiptId, customerId: made.customerId, kind: 'returned' },
-			...{ amount: made.amount, base: made.base, undoesId: change!.id }
+			...{ id: placing.creditChanges[0]!.id, actId, date, kind: 'returned' },
+			...{ receiptId: made.receiptId, customerId: made.customerId },
+			...{ amount: made.amount, base: made.base, undoesId: change.id }
 		});
 		await tx
 			.update(receiptState)
@@ -97,7 +100,7 @@ export const undoReturn = defineAct({
 			})
 			.where(eq(receiptState.receiptId, made.receiptId));
 		await postJournal(tx, actId, date, [
-			...journalOfPlacing(null, placing),
+			...journalOfPlacing(null, placing, { receiptId: made.receiptId }),
 			...reverseJournal(await feeLines(tx, first.id))
 		]);
 		if (made.chargeId !== null) await creditCharge(ctx, made.chargeId, date);
@@ -106,20 +109,11 @@ export const undoReturn = defineAct({
 });
 
 /** The lines of the bank's fee in the journal of the return. */
-async function feeLines(tx: Tx, actId: number) {
-	const lines = await tx
-		.select()
-		.from(journalLine)
-		.where(eq(journalLine.actId, actId))
-		.orderBy(journalLine.id);
-	const at = lines.findIndex((line) => line.account === CHART.bankCharges.code && line.customerId === null);
+async function feeLines(tx: Tx, actId: number): Promise<JournalLine[]> {
 	// The fee's two lines are the last: differences that go back may be on the same account.
-	const last = lines.length - 2;
-	if (at < 0 || lines[last]?.account !== CHART.bankCharges.code || lines[last].amount <= 0) return [];
-	return lines.slice(last).map(({ account, customerId, currency, amount, base, bankEntryId }) => ({
-		...{ account, customerId, currency, bankEntryId },
-		...{ amount: minor(amount), base: minor(base) }
-	}));
+	const lines = (await journalOf(tx, actId)).slice(-2);
+	const [fee] = lines;
+	return fee?.account === CHART.bankCharges.code && fee.amount > 0 ? lines : [];
 }
 
 /** What the return took off, to be placed again as far as the items are open for it; a difference goes with its item. */

@@ -1,22 +1,10 @@
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { expect, it } from 'vitest';
+import { olderBooks } from './older-books';
 import { openBooks } from './open';
-
-/** The tables as they were with the first so many migrations. */
-function olderMigrations(folder: string, count: number): string {
-	const to = join(folder, 'older');
-	mkdirSync(join(to, 'meta'), { recursive: true });
-	const journal = JSON.parse(readFileSync('drizzle/meta/_journal.json', 'utf8')) as {
-		entries: { tag: string }[];
-	};
-	const entries = journal.entries.slice(0, count);
-	writeFileSync(join(to, 'meta/_journal.json'), JSON.stringify({ ...journal, entries }));
-	for (const { tag } of entries) cpSync(`drizzle/${tag}.sql`, join(to, `${tag}.sql`));
-	return to;
-}
 
 /** An invoice of 10.00 of which 6.00 was paid by a receipt, 0.40 kept by a bank, as the first books had it. */
 const FIRST_BOOKS = [
@@ -38,13 +26,10 @@ const FIRST_BOOKS = [
 ];
 
 it('books of the first version open, keep every record, and refuse change as before', async () => {
-	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-'));
-	const url = `file:${join(folder, 'books.db')}`;
-	const before = await openBooks(url, { migrations: olderMigrations(folder, 2) });
-	await before.write(async (tx) => {
-		for (const statement of FIRST_BOOKS) await tx.run(sql.raw(statement));
-	});
-	await before.close();
+	const older = await olderBooks(2);
+	await older.script(FIRST_BOOKS.map((statement) => `${statement};`).join('\n'));
+	await older.close();
+	const { url } = older;
 	const books = await openBooks(url, { migrations: 'drizzle' });
 	const all = (text: string) => books.db.all<Record<string, unknown>>(sql.raw(text));
 	expect(await all('select kind, currency, open from item_state')).toEqual([

@@ -6,6 +6,7 @@ import { drizzle } from 'drizzle-orm/libsql';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { refuseNestedWrite } from './refuse-nested-write';
+import { upgradeBooks } from './upgrades/upgrade-books';
 import * as schema from './schema';
 
 export type Db = LibSQLDatabase<typeof schema>;
@@ -39,6 +40,7 @@ export async function openBooks(
 	if (url.startsWith('file:')) await client.execute('PRAGMA journal_mode = WAL');
 	const db = drizzle(client, { schema });
 	await migrate(db, { migrationsFolder: options.migrations });
+	await upgradeBooks(db);
 	const writing = new AsyncLocalStorage<true>();
 	let last: Promise<unknown> = Promise.resolve();
 	const turn = <T>(work: () => Promise<T>): Promise<T> => {

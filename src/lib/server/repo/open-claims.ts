@@ -1,14 +1,18 @@
-import { max } from 'drizzle-orm';
 import { itemLabel } from '../../core/4-allocation/item-label';
 import type { PlaceLine } from '../../core/4-allocation/place-order';
 import type { Day } from '../../core/day/day';
 import type { ClaimFacts } from '../../core/model/claim';
-import type { Placing } from '../../core/model/placing';
+import type { JournalSource } from '../../core/model/journal';
+import type { NumberedPlacing } from '../../core/model/placing';
 import { referenceKey } from '../../core/3-matching/words-of-text';
 import type { Tx } from '../db/open';
+import { takeId } from '../db/take-ids';
 import { claim, document, documentLine, item, itemState } from '../db/schema';
 
-/** Splits claims off their invoices: each becomes a document and an open item of its own, worth what was taken off. */
+/**
+ * Splits claims off their invoices: each becomes a document and an open item of its own, worth what was taken off.
+ * @returns what stands on the other side of each claim's deduction in the journal, by the deduction's number
+ */
 export async function openClaims(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day },
@@ -16,15 +20,16 @@ export async function openClaims(
 		readonly itemId: number;
 		readonly claim?: Omit<ClaimFacts, 'deadline'> & { readonly deadline: string };
 	}[],
-	placing: Placing,
+	placing: NumberedPlacing,
 	lines: readonly PlaceLine[]
-): Promise<void> {
+): Promise<Map<number, JournalSource>> {
+	const sources = new Map<number, JournalSource>();
 	const items = new Map(lines.map((line) => [line.item.id, line.item]));
 	for (const gap of placing.differences.filter((one) => one.kind === 'claim')) {
 		const facts = input.find((line) => line.itemId === gap.itemId)!.claim!;
 		const from = items.get(gap.itemId)!;
-		const documentId = (await next(tx, document)) + 1;
-		const itemId = (await next(tx, item)) + 1;
+		const documentId = await takeId(tx, document);
+		const itemId = await takeId(tx, item);
 		const number = `CL-${String(documentId).padStart(5, '0')}`;
 		const common = { customerId: from.customerId, due: facts.deadline };
 		const { amount: total, base: totalBase, currency } = gap;
@@ -60,13 +65,7 @@ export async function openClaims(
 		await tx
 			.insert(claim)
 			.values({ documentId, actId: at.actId, fromItemId: from.id, state: 'open', ...facts });
+		sources.set(gap.id, { kind: 'document', id: documentId, itemId, receiptId: null });
 	}
-}
-
-async function next(tx: Tx, table: typeof document | typeof item): Promise<number> {
-	const row = await tx
-		.select({ n: max(table.id) })
-		.from(table)
-		.get();
-	return row?.n ?? 0;
+	return sources;
 }

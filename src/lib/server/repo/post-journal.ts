@@ -1,5 +1,6 @@
 import type { Day } from '../../core/day/day';
 import type { JournalLine } from '../../core/model/journal';
+import { CHART } from '../../core/5-journal/chart';
 import { imbalance } from '../../core/5-journal/imbalance';
 import type { Tx } from '../db/open';
 import { journalLine } from '../db/schema';
@@ -27,6 +28,17 @@ export async function postJournals(tx: Tx, journals: readonly Journal[]): Promis
 		const out = imbalance(lines);
 		if (out.size > 0) throw new Error(`journal of act ${actId} is out by ${JSON.stringify([...out])}`);
 	}
-	const rows = journals.flatMap(({ actId, date, lines }) => lines.map((line) => ({ ...line, actId, date })));
+	const rows = journals.flatMap(({ actId, date, lines }) =>
+		lines.map(({ source, ...line }) => {
+			if ((line.account === CHART.receivables.code) !== (source !== null))
+				throw new Error(
+					`a line of act ${actId} on ${line.account} has no source, or one that it should not have`
+				);
+			return {
+				...{ ...line, actId, date, sourceKind: source?.kind ?? null, sourceId: source?.id ?? null },
+				...{ itemId: source?.itemId ?? null, receiptId: source?.receiptId ?? null }
+			};
+		})
+	);
 	await insertRows(tx, journalLine, rows);
 }

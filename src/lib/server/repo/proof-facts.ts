@@ -42,6 +42,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 		items: await db
 			.select({
 				id: item.id,
+				documentId: item.documentId,
 				number: document.number,
 				customerId: document.customerId,
 				currency: document.currency,

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
-import type { CreditState, Placing } from '../../core/model/placing';
+import type { CreditState, NumberedPlacing } from '../../core/model/placing';
 import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
 import { allocation, creditChange, difference } from '../db/schema';
@@ -10,7 +10,7 @@ import { changeItems } from './change-items';
 export async function writePlacing(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day; readonly receiptId: number | null },
-	placing: Placing
+	placing: NumberedPlacing
 ): Promise<void> {
 	const { actId, date } = at;
 	if (placing.allocations.length)
@@ -18,7 +18,8 @@ export async function writePlacing(
 			tx,
 			allocation,
 			placing.allocations.map(
-				({ source, itemId, amount, creditCustomerId, creditAmount, itemBase, creditBase }) => ({
+				({ id, source, itemId, amount, creditCustomerId, creditAmount, itemBase, creditBase }) => ({
+					id,
 					actId,
 					date,
 					receiptId: 'receiptId' in source ? source.receiptId : null,
@@ -36,7 +37,8 @@ export async function writePlacing(
 		await insertRows(
 			tx,
 			difference,
-			placing.differences.map(({ itemId, kind, amount, base }) => ({
+			placing.differences.map(({ id, itemId, kind, amount, base }) => ({
+				id,
 				actId,
 				date,
 				receiptId: at.receiptId,
@@ -50,7 +52,8 @@ export async function writePlacing(
 		await insertRows(
 			tx,
 			creditChange,
-			placing.creditChanges.map(({ receiptId, customerId, kind, amount, base }) => ({
+			placing.creditChanges.map(({ id, receiptId, customerId, kind, amount, base }) => ({
+				id,
 				actId,
 				date,
 				receiptId,

@@ -86,7 +86,7 @@
 									>{ledgerWords(row.kind)}</a
 								>{row.label ? `, ${row.label}` : ''}{/if}
 							<span class="text-soft">{row.text}</span>
-							{#if row.kind === 'place-receipt' && !row.undone && row.amount < 0}
+							{#if row.kind === 'allocate-receipt' && !row.undone && row.amount < 0}
 								{@const back = account.returned.find((one) => one.receiptId === row.receiptId)}
 								{#if back}<span class="text-sm text-copper"
 										>came back on {shortDay(back.date, data.today ?? undefined)}</span

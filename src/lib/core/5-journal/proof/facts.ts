@@ -1,3 +1,5 @@
+import type { JournalSourceKind } from '../../model/journal';
+
 /** What the proof reads: the journal and the records beside it, amounts in minor units. */
 export interface ProofFacts {
 	readonly lines: readonly {
@@ -9,9 +11,13 @@ export interface ProofFacts {
 		readonly amount: number;
 		readonly base: number;
 		readonly bankEntryId: number | null;
+		/** What of the sub-ledger it stands for. */
+		readonly sourceKind: JournalSourceKind | null;
+		readonly sourceId: number | null;
 	}[];
 	readonly items: readonly {
 		readonly id: number;
+		readonly documentId: number;
 		readonly number: string;
 		readonly customerId: number;
 		readonly currency: string;
@@ -24,6 +30,7 @@ export interface ProofFacts {
 	}[];
 	readonly allocations: readonly {
 		readonly id: number;
+		readonly actId: number;
 		readonly date: string;
 		readonly receiptId: number | null;
 		readonly creditItemId: number | null;
@@ -105,9 +112,9 @@ export interface ProofFacts {
 	readonly unidentified: string;
 }
 
-/** Something that does not hold: the rule (1 to 6 as in the manual), what it is about, and the two figures. */
+/** Something that does not hold: the rule (1 to 7 as in `docs/road.md`), what it is about, and the two figures. */
 export interface Breach {
-	readonly rule: 1 | 2 | 3 | 4 | 5 | 6;
+	readonly rule: 1 | 2 | 3 | 4 | 5 | 6 | 7;
 	readonly about: string;
 	readonly want: number;
 	readonly found: number;

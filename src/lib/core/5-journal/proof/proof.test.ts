@@ -17,6 +17,8 @@ const line = (
 	amount,
 	base: amount,
 	bankEntryId: null,
+	sourceKind: account === '1100' ? ('document' as const) : null,
+	sourceId: account === '1100' ? 1 : null,
 	...over
 });
 const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
@@ -24,13 +26,14 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 		line(1, '1100', 1000),
 		line(1, '4000', -1000),
 		line(2, '1200', 700, { date: '2026-10-05', bankEntryId: 1 }),
-		line(2, '1100', -700, { date: '2026-10-05' }),
+		line(2, '1100', -700, { date: '2026-10-05', sourceKind: 'receipt' }),
 		line(2, '7100', 10, { date: '2026-10-05' }),
-		line(2, '1100', -10, { date: '2026-10-05' })
+		line(2, '1100', -10, { date: '2026-10-05', sourceKind: 'deduction' })
 	],
 	items: [
 		{
 			id: 1,
+			documentId: 1,
 			number: 'AK-1',
 			customerId: 1,
 			currency: 'GBP',
@@ -45,6 +48,7 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 	allocations: [
 		{
 			id: 1,
+			actId: 2,
 			date: '2026-10-05',
 			receiptId: 1,
 			creditItemId: null,
@@ -89,6 +93,8 @@ const rules = (change: (f: Facts) => void) => {
 	return [...new Set(prove(changed).map((breach) => breach.rule))].sort();
 };
 
+const bare = (one: Facts['lines'][number]) => ({ ...one, sourceKind: null, sourceId: null });
+
 it('says nothing of sound books', () => expect(prove(facts())).toEqual([]));
 
 describe('each rule finds its breach', () => {
@@ -104,7 +110,7 @@ describe('each rule finds its breach', () => {
 		[
 			'a control account posted past the items',
 			(f) => (f.lines = [...f.lines, line(3, '1100', 5), line(3, '4000', -5)]),
-			[2]
+			[2, 7]
 		],
 		[
 			'an allocation on another day than its journal',
@@ -120,7 +126,7 @@ describe('each rule finds its breach', () => {
 		[
 			'a credit used beyond its amount',
 			(f) => (
-				(f.items = [{ ...f.items[0]!, total: 2000, stateOpen: 1280 }]),
+				(f.items = [{ ...f.items[0]!, total: 2000, totalBase: 2000, stateOpen: 1280 }]),
 				(f.lines = [...f.lines, line(1, '1100', 1000), line(1, '4000', -1000)]),
 				(f.allocations = [{ ...f.allocations[0]!, amount: 710, creditAmount: 710 }]),
 				(f.receipts = [{ ...f.receipts[0]!, onAccount: -10 }])
@@ -147,7 +153,7 @@ describe('each rule finds its breach', () => {
 						undoesId: null
 					}
 				]),
-			[2]
+			[2, 7]
 		],
 		[
 			'a refund beyond what came',
@@ -164,7 +170,7 @@ describe('each rule finds its breach', () => {
 						undoesId: null
 					}
 				]),
-			[2, 3]
+			[2, 3, 7]
 		],
 		[
 			'a statement that does not add up',
@@ -215,7 +221,7 @@ describe('each rule finds its breach', () => {
 					...f.differences,
 					{ ...f.differences[0]!, id: 2, amount: -10, base: -9, undoesId: 1 }
 				]),
-			[2, 5]
+			[2, 5, 7]
 		],
 		[
 			'an undoing of nothing',
@@ -225,6 +231,22 @@ describe('each rule finds its breach', () => {
 					{ ...f.differences[0]!, id: 2, amount: 0, base: 0, undoesId: 77 }
 				]),
 			[5]
+		],
+		['a line of receivables without its source', (f) => (f.lines = f.lines.with(0, bare(f.lines[0]!))), [7]],
+		[
+			'a source on a line that is none of receivables',
+			(f) => (f.lines = f.lines.with(1, { ...f.lines[1]!, sourceKind: 'document', sourceId: 1 })),
+			[7]
+		],
+		[
+			'a line that stands for another record',
+			(f) => (f.lines = f.lines.with(5, { ...f.lines[5]!, sourceId: 2 })),
+			[7]
+		],
+		[
+			'a document whose value in base is another',
+			(f) => (f.items = [{ ...f.items[0]!, totalBase: 999 }]),
+			[7]
 		]
 	])('%s', (_, change, want) => expect(rules(change)).toEqual(want));
 });

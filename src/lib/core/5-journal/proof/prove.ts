@@ -2,6 +2,7 @@ import { bankAgrees } from './bank-agrees';
 import type { Breach, ProofFacts } from './facts';
 import { journalsBalance } from './journals-balance';
 import { ledgerAgrees } from './ledger-agrees';
+import { linesHaveSources } from './lines-have-sources';
 import { nothingBeyond } from './nothing-beyond';
 import { undoingsMatch } from './undoings-match';
 
@@ -12,12 +13,13 @@ export const RULES: Readonly<Record<Breach['rule'], string>> = {
 	3: 'no item is settled beyond its total, no credit used beyond its amount',
 	4: 'each bank account: opening balance + entries = closing balance, each entry once in the journal',
 	5: 'each undone allocation and its undoing come to nothing',
-	6: 'the chain of records is unbroken'
+	6: 'the chain of records is unbroken',
+	7: 'each line of receivables has its source, and both come to the same'
 };
 
-/** Recomputes rules 1 to 5 from the journal and the posted records. No breaches means the books prove. */
+/** Recomputes rules 1 to 5 and 7 from the journal and the posted records. No breaches means the books prove. */
 export function prove(facts: ProofFacts): Breach[] {
-	return [journalsBalance, ledgerAgrees, nothingBeyond, bankAgrees, undoingsMatch].flatMap((rule) =>
-		rule(facts)
+	return [journalsBalance, ledgerAgrees, nothingBeyond, bankAgrees, undoingsMatch, linesHaveSources].flatMap(
+		(rule) => rule(facts)
 	);
 }

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { JournalSourceKind } from '../../../core/model/journal';
 import { customer } from './firm';
 
 /** What people did, in order: the audit record. Each row carries the hash of the one before, so none can be changed or lost. */
@@ -68,12 +69,18 @@ export const journalLine = sqliteTable(
 		currency: text('currency').notNull(),
 		amount: integer('amount').notNull(),
 		base: integer('base').notNull(),
-		bankEntryId: integer('bank_entry_id')
+		bankEntryId: integer('bank_entry_id'),
+		/** What of the sub-ledger it stands for: on every line of receivables (`core/model/journal.ts`). */
+		sourceKind: text('source_kind').$type<JournalSourceKind>(),
+		sourceId: integer('source_id'),
+		itemId: integer('item_id'),
+		receiptId: integer('receipt_id')
 	},
 	(t) => [
 		index('journal_line_act').on(t.actId),
 		index('journal_line_account_date').on(t.account, t.date),
 		index('journal_line_customer').on(t.customerId, t.date),
-		index('journal_line_entry').on(t.bankEntryId)
+		index('journal_line_entry').on(t.bankEntryId),
+		index('journal_line_source').on(t.sourceKind, t.sourceId)
 	]
 );

@@ -11,3 +11,4 @@ export * from './returns';
 export * from './advices';
 export * from './approvals';
 export * from './lessons';
+export * from './sequences';

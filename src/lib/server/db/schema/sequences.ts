@@ -1,0 +1,13 @@
+import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** The next free number of each table whose rows are numbered before they are written (`db/take-ids.ts`). */
+export const sequence = sqliteTable('sequence', {
+	name: text('name').primaryKey(),
+	next: integer('next').notNull()
+});
+
+/** What was done once to books of an earlier version, and how many rows it could not tell. */
+export const upgrade = sqliteTable('upgrade', {
+	name: text('name').primaryKey(),
+	left: integer('left').notNull()
+});

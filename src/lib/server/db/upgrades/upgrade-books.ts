@@ -1,0 +1,17 @@
+import { eq } from 'drizzle-orm';
+import type { Db, Tx } from '../open';
+import { upgrade } from '../schema';
+import { fillLineSources } from './line-sources';
+
+/** What books of earlier versions need beyond their tables, in order, each once: how many rows it could not tell. */
+const UPGRADES: Readonly<Record<string, (tx: Tx) => Promise<number>>> = { 'line-sources': fillLineSources };
+
+/** Brings the contents of books up to date; each step in one transaction with the note that it was done and what was left. */
+export async function upgradeBooks(db: Db): Promise<void> {
+	for (const [name, bring] of Object.entries(UPGRADES)) {
+		if (await db.select({ name: upgrade.name }).from(upgrade).where(eq(upgrade.name, name)).get()) continue;
+		await db.transaction(async (tx) => {
+			await tx.insert(upgrade).values({ name, left: await bring(tx) });
+		});
+	}
+}
