@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { complaints, open, pick, postByKey, signIn, todaysFiles, waiting } from './helpers';
+import { complaints, open, pick, postByKey, signIn, todaysFiles, violations, waiting } from './helpers';
 
 // A clerk's morning, in its order: each step stands on the one before.
 test.describe.configure({ mode: 'serial' });
@@ -192,7 +192,7 @@ test('cheques recorded on a slip meet their one entry, and are not counted twice
 	await page.getByRole('button', { name: 'It is this: match them' }).click();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
 	await expect(page.getByText('Matched to the bank: counted once.')).toBeVisible();
-	await open(page, '/money-in/by-hand');
+	await open(page, '/money-in/manual-receipts');
 	await expect(page.getByText('On its way')).toHaveCount(0);
 });
 
@@ -227,7 +227,7 @@ test('a payout is split from the processor’s report, to the penny, and its par
 test('payments are recorded by hand, row after row without the mouse', async ({ page }) => {
 	const heard = complaints(page);
 	await signIn(page);
-	await open(page, '/money-in/by-hand');
+	await open(page, '/money-in/manual-receipts');
 	const typed = await page.getByRole('button', { name: /^Take the row of/ }).count();
 	await page.getByLabel('Customer').focus();
 	for (const [who, reference, sum] of [
@@ -272,17 +272,26 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await pick(page, '73.50 over');
 	await page.waitForURL(/receipt=/);
 	const id = new URL(page.url()).searchParams.get('receipt')!;
+	const before = await waiting(page);
 	await page.keyboard.press('f');
 	await expect(page.locator('footer')).toContainText(/of AK-\d+ open/);
 	await page.keyboard.press('9');
 	await expect(page.locator('footer')).toContainText('a supervisor has to agree');
 	await page.getByRole('button', { name: /^Ask for £/ }).click();
 	await expect(page.getByText(/A supervisor is asked to post/)).toBeVisible();
+	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
 	const other = await browser.newPage();
 	await signIn(other, 'supervisor');
 	await open(other, `/money-in?receipt=${id}`);
-	await expect(other.getByText('Wren Tolliver asks a supervisor to post this').first()).toBeVisible();
-	await expect(other.locator('footer')).toContainText('as bad debt');
-	await postByKey(other);
+	await expect(other.getByText('This receipt waits for a supervisor')).toBeVisible();
+	await other.getByRole('link', { name: 'See what was asked' }).click();
+	const asked = other
+		.getByRole('article', { name: 'Asked by Wren Tolliver' })
+		.filter({ hasText: 'asks to post £' });
+	await expect(asked).toContainText(/AK-\d+: £[\d,.]+, £[\d,.]+ bad debt/);
+	expect(await violations(other, 'approvals')).toEqual([]);
+	await asked.getByRole('button', { name: 'Agree and post' }).click();
+	await expect(other.getByText('Agreed, and posted in your name.')).toBeVisible();
+	await expect(asked).toHaveCount(0);
 	await other.close();
 });

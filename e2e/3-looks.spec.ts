@@ -4,7 +4,7 @@ import { complaints, open, signIn, violations } from './helpers';
 const PAGES = [
 	'/',
 	'/money-in',
-	'/money-in/by-hand',
+	'/money-in/manual-receipts',
 	'/money-in/slips/1',
 	'/money-in/refunds',
 	'/money-in/advice?customer=5',

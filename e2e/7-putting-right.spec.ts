@@ -15,7 +15,7 @@ test('a ribbon is picked by keyboard, says who and when, and leads to putting it
 	await page.keyboard.press('Enter');
 	await expect(page.locator('aside')).toContainText('Placed by Wren Tolliver');
 	await page.getByRole('link', { name: 'Move it, or part of it' }).click();
-	await page.waitForURL('**/money-in/again/*');
+	await page.waitForURL('**/money-in/reallocate/*');
 	await expect(page.getByText('Put right:')).toBeVisible();
 	expect(await violations(page, 'putting right')).toEqual([]);
 	// All of it comes off by the key, and lies on account.

@@ -36,11 +36,11 @@ test('a claim keeps notes and files, its owner changes, and what was lost is see
 	await page.getByRole('button', { name: 'Keep the change' }).click();
 	await expect(page.getByText(/Changed CL-\d+: Hollis Greaves/)).toBeVisible();
 	expect(await violations(page, 'a claim')).toEqual([]);
-	await open(page, '/odd-pennies/lost');
+	await open(page, '/odd-pennies/deduction-analysis');
 	expect(await violations(page, 'what was lost')).toEqual([]);
 	await page.getByRole('button', { name: /Settlement discount/ }).click();
 	await expect(page.locator('h1')).toContainText('settlement discount');
-	await open(page, '/odd-pennies/remainders?upTo=5&all=yes');
+	await open(page, '/odd-pennies/small-balances?upTo=5&all=yes');
 	expect(await violations(page, 'small remainders')).toEqual([]);
 	expect(heard).toEqual([]);
 });
@@ -139,7 +139,7 @@ test('a loss beyond the limit waits for a supervisor, who does not agree, or agr
 	await signIn(page);
 	await open(page, '/customers/H1005');
 	await page.getByRole('link', { name: 'Write off' }).click();
-	await page.waitForURL('**/odd-pennies/remainders?customer=H1005');
+	await page.waitForURL('**/odd-pennies/small-balances?customer=H1005');
 	expect(await violations(page, 'what an account owes, to be written off')).toEqual([]);
 	const rows = page.locator('tbody tr');
 	const owed = await rows.count();
@@ -149,11 +149,11 @@ test('a loss beyond the limit waits for a supervisor, who does not agree, or agr
 	await page.getByRole('button', { name: 'Ask to write off 1 document' }).click();
 	await expect(page.getByText('a supervisor was asked')).toBeVisible();
 	await expect(rows).toHaveCount(owed);
-	await open(page, '/odd-pennies/asked');
+	await open(page, '/odd-pennies/approvals');
 	const mine = page.locator('article', { hasText: 'the shop is shut' });
 	await expect(mine.getByRole('button')).toHaveText(['Ask no longer']);
 	await signIn(page, 'supervisor');
-	await open(page, '/odd-pennies/asked');
+	await open(page, '/odd-pennies/approvals');
 	expect(await violations(page, 'asked of a supervisor')).toEqual([]);
 	const other = page.locator('article', { hasText: 'letters come back' });
 	await other.getByRole('button', { name: 'Do not agree' }).click();
@@ -163,7 +163,7 @@ test('a loss beyond the limit waits for a supervisor, who does not agree, or agr
 	await expect(page.locator('tbody tr', { hasText: 'ask the receiver first' })).toContainText('not agreed');
 	await mine.getByRole('button', { name: 'Agree and post' }).click();
 	await expect(page.getByText('Nothing waits for a supervisor.')).toBeVisible();
-	await open(page, '/odd-pennies/remainders?customer=H1005');
+	await open(page, '/odd-pennies/small-balances?customer=H1005');
 	await expect(rows).toHaveCount(owed - 1);
 	expect(heard).toEqual([]);
 });

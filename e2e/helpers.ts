@@ -60,7 +60,9 @@ export async function postByKey(page: Page): Promise<void> {
 /** What of a page people with other eyes or hands could not use (WCAG 2.2 AA), each led by `where`. */
 export async function violations(page: Page, where: string): Promise<string[]> {
 	// A message that is still fading in has not its colours yet.
-	await page.evaluate(() => Promise.all(document.getAnimations().map((one) => one.finished.catch(() => null))));
+	await page.evaluate(() =>
+		Promise.all(document.getAnimations().map((one) => one.finished.catch(() => null)))
+	);
 	const { violations } = await new AxeBuilder({ page })
 		.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
 		.exclude('iframe')

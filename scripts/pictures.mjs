@@ -69,11 +69,11 @@ try {
 		.setInputFiles(join(data, 'todays-bank-files/payloom-payout-2026-10-30.csv'));
 	await page.getByText(/at the bank/).waitFor();
 	await shot('split');
-	await open('/money-in/by-hand');
+	await open('/money-in/manual-receipts');
 	await shot('by-hand');
 	await open('/odd-pennies');
 	await shot('odd-pennies');
-	await open('/odd-pennies/lost');
+	await open('/odd-pennies/deduction-analysis');
 	await shot('lost');
 	await open('/money-in');
 	await page.locator('[data-receipt]', { hasText: 'a payment came back' }).last().click();

@@ -52,7 +52,7 @@ export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(
 			and(
-				eq(receiptState.state, 'placed'),
+				eq(receiptState.state, 'allocated'),
 				eq(receipt.currency, 'GBP'),
 				eq(receiptState.onAccount, 0),
 				gte(receipt.booked, addDays(DEMO_TODAY, -9)),

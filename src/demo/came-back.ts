@@ -22,7 +22,7 @@ export async function cameBack(books: Books, at: CallContext, bank: BankBook): P
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(
 			and(
-				eq(receiptState.state, 'placed'),
+				eq(receiptState.state, 'allocated'),
 				eq(receipt.currency, 'GBP'),
 				inArray(receipt.method, ['bank']),
 				gte(receipt.booked, addDays(DEMO_TODAY, -24)),

@@ -93,7 +93,7 @@
 						says: `${count(data.approvals, 'writing-off waits', 'writings-off wait')} until a supervisor agrees.`,
 						done: false,
 						warn: data.who?.role === 'supervisor',
-						href: '/odd-pennies/asked',
+						href: '/odd-pennies/approvals',
 						does: data.who?.role === 'supervisor' ? 'Answer' : 'Look'
 					}
 				]

@@ -147,7 +147,7 @@ export type Problem =
 	| { readonly code: 'draft-dated'; readonly customer: string; readonly date: string }
 	| { readonly code: 'not-open'; readonly number: string; readonly customer: string }
 	| {
-			readonly code: 'tie-differs';
+			readonly code: 'match-differs';
 			readonly recorded: number;
 			readonly shown: number;
 			readonly currency: string;

@@ -100,7 +100,7 @@ it('takes money down the whole road', () => {
 			ledger: '1200',
 			bankEntryId: 3
 		},
-		numberPlacing(placing.value, { allocation: 1, difference: 1, creditChange: 1 })
+		numberPlacing(placing.value, { allocation: 1, difference: 1, receiptAdjustment: 1 })
 	);
 	expect(imbalance([...sold, ...paid]).size).toBe(0);
 

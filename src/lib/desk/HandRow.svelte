@@ -4,7 +4,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { parseTyped } from '$lib/core/money/parse-typed';
 	import type { FoundCustomer } from '$lib/server/looks/find-customers';
-	import type { DraftRow } from '$lib/server/repo/draft-row';
+	import type { ManualReceiptRow } from '$lib/server/repo/manual-receipt-row';
 	import { CustomerSearch } from './find-customers.svelte';
 
 	/** One row to be typed, field after field without the mouse; Enter in the last one keeps it and begins the next. */
@@ -22,7 +22,7 @@
 		/** Adds a way to the firm's list; true when it is there. */
 		addMethod: (name: string) => Promise<boolean>;
 		/** Keeps the row; true when it is kept. */
-		keep: (row: DraftRow) => Promise<boolean>;
+		keep: (row: ManualReceiptRow) => Promise<boolean>;
 		paste: (text: string) => void;
 	} = $props();
 	const search = new CustomerSearch();

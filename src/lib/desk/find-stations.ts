@@ -16,7 +16,7 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	{
 		name: 'Payments by hand',
 		about: 'cheques, cash, transfers advised',
-		href: '/money-in/by-hand',
+		href: '/money-in/manual-receipts',
 		words: 'record slip paying-in dated'
 	},
 	{

@@ -69,7 +69,7 @@ export function outcomeOf(placing: Laid): Outcome {
 	};
 	const booked = [
 		...result.value.differences,
-		...result.value.creditChanges.filter(
+		...result.value.receiptAdjustments.filter(
 			(one): one is typeof one & { kind: 'refund' | 'small_difference' } =>
 				one.kind === 'refund' || one.kind === 'small_difference'
 		)

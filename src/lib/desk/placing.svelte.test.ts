@@ -66,7 +66,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		credits: [],
 		mayBe: [],
 		suspects: [],
-		ties: [],
+		bankMatches: [],
 		advices: [],
 		feePattern: null,
 		payerKnown: true,

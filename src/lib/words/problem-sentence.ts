@@ -114,7 +114,7 @@ function sentence(problem: Problem): string {
 			return `The payment of ${problem.customer} is dated ${shortDay(problem.date)}. It is not money before that day.`;
 		case 'not-open':
 			return `${problem.number} is not open on the account of ${problem.customer}.`;
-		case 'tie-differs':
+		case 'match-differs':
 			return `${money(problem.recorded, problem.currency)} was recorded, but the bank shows ${money(problem.shown, problem.currency)}.`;
 		case 'no-customer':
 			return 'Choose whose money it is first.';

@@ -87,7 +87,7 @@ const problems: Problem[] = [
 	{ code: 'draft-gone' },
 	{ code: 'draft-dated', customer: 'Hazel', date: '2026-12-14' },
 	{ code: 'not-open', number: 'AK-1', customer: 'Hazel' },
-	{ code: 'tie-differs', recorded: 5, shown: 6, currency: 'GBP' },
+	{ code: 'match-differs', recorded: 5, shown: 6, currency: 'GBP' },
 	{ code: 'no-customer' },
 	{ code: 'not-a-credit-entry' },
 	{ code: 'not-allowed', role: 'reader', needs: 'clerk' },

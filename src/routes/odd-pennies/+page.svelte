@@ -52,9 +52,9 @@
 				: 'A claim is a short payment in dispute: its invoice is settled, the claim is owed until it is decided.'}
 		</p>
 		<p class="mb-3 flex gap-3">
-			<a class="btn" href="/odd-pennies/lost">What was lost</a>
-			<a class="btn" href="/odd-pennies/remainders">Small remainders</a>
-			<a class={['btn', data.waiting && 'btn-main']} href="/odd-pennies/asked"
+			<a class="btn" href="/odd-pennies/deduction-analysis">What was lost</a>
+			<a class="btn" href="/odd-pennies/small-balances">Small remainders</a>
+			<a class={['btn', data.waiting && 'btn-main']} href="/odd-pennies/approvals"
 				>{data.waiting ? `${data.waiting} for a supervisor` : 'Asked of a supervisor'}</a
 			>
 		</p>

@@ -186,7 +186,7 @@ describe('every way a payment can fall', () => {
 			}
 		});
 		expect(result.ok && result.value.credits[0]!.onAccount).toBe(100);
-		expect(result.ok && result.value.creditChanges.map((one) => [one.kind, one.amount])).toEqual([
+		expect(result.ok && result.value.receiptAdjustments.map((one) => [one.kind, one.amount])).toEqual([
 			['processor_fee', 15]
 		]);
 	});
@@ -197,7 +197,7 @@ describe('every way a payment can fall', () => {
 			receipt: { ...base.receipt!, surplus: [{ kind: 'refund', amount: minor(100) }] }
 		});
 		expect(result.ok && result.value.credits[0]).toEqual({ receiptId: 9, onAccount: 0, onAccountBase: 0 });
-		expect(result.ok && result.value.creditChanges[0]).toMatchObject({ amount: -100, base: -100 });
+		expect(result.ok && result.value.receiptAdjustments[0]).toMatchObject({ amount: -100, base: -100 });
 	});
 	it('gives one gap several names', () => {
 		const result = place(
@@ -220,7 +220,7 @@ describe('every way a payment can fall', () => {
 		expect(result.value.changes).toEqual([{ itemId: 1, open: 0, openBase: 0 }]);
 		const lines = journalOfPlacing(
 			null,
-			numberPlacing(result.value, { allocation: 1, difference: 1, creditChange: 1 })
+			numberPlacing(result.value, { allocation: 1, difference: 1, receiptAdjustment: 1 })
 		);
 		expect(imbalance(lines).size).toBe(0);
 	});

@@ -1,4 +1,4 @@
-import type { Allocation, CreditChange, CreditState, Difference, Placing } from '../model/placing';
+import type { Allocation, ReceiptAdjustment, CreditState, Difference, Placing } from '../model/placing';
 import { minor, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
@@ -53,11 +53,11 @@ export function place(order: PlaceOrder): Result<Placing> {
 				base: items.take(line.item.id, amount)
 			});
 	}
-	const creditChanges = changesOf(order, pots);
+	const receiptAdjustments = changesOf(order, pots);
 	return ok({
 		allocations,
 		differences,
-		creditChanges,
+		receiptAdjustments,
 		credits: creditsAfter(order, pots),
 		changes: items.after()
 	});
@@ -133,7 +133,7 @@ function takeBase(pot: Pot, amount: number): Minor {
 	return base;
 }
 
-function changesOf({ receipt, currency }: PlaceOrder, pots: readonly Pot[]): CreditChange[] {
+function changesOf({ receipt, currency }: PlaceOrder, pots: readonly Pot[]): ReceiptAdjustment[] {
 	if (!receipt) return [];
 	const money = pots.at(-1)!;
 	const common = { receiptId: receipt.id, customerId: receipt.customerId, currency };

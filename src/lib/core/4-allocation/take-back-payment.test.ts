@@ -60,7 +60,7 @@ describe('a payment that comes back', () => {
 		const value = taken({});
 		expect(open(value)).toEqual(['11: 300', '12: 500']);
 		expect(value.placing.credits).toEqual([{ receiptId: 7, onAccount: 0, onAccountBase: 0 }]);
-		expect(value.placing.creditChanges[0]).toMatchObject({ kind: 'returned', amount: -900, base: -900 });
+		expect(value.placing.receiptAdjustments[0]).toMatchObject({ kind: 'returned', amount: -900, base: -900 });
 	});
 
 	it('opens the gap again where the discount goes back with it', () => {
@@ -113,7 +113,9 @@ describe('a payment that comes back', () => {
 				expect(opened + account - credit!.onAccount).toBe(amount);
 				// In base currency too: what was placed, less what is placed, is what comes back and what lies there.
 				const base = value.placing.changes.reduce((sum, one) => sum + one.openBase, 0);
-				expect(base + account * 2 - credit!.onAccountBase).toBe(0 - value.placing.creditChanges[0]!.base);
+				expect(base + account * 2 - credit!.onAccountBase).toBe(
+					0 - value.placing.receiptAdjustments[0]!.base
+				);
 				expect(credit!.onAccount).toBe(Math.max(0, account - amount));
 			})
 		);

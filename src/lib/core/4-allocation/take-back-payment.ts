@@ -1,5 +1,5 @@
 import type { Day } from '../day/day';
-import type { Allocation, CreditChange, CreditState, Difference, Placing } from '../model/placing';
+import type { Allocation, ReceiptAdjustment, CreditState, Difference, Placing } from '../model/placing';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
@@ -101,7 +101,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 		credit.onAccount === amount
 			? credit.onAccountBase
 			: share(credit.onAccountBase, amount, credit.onAccount);
-	const change: CreditChange = {
+	const change: ReceiptAdjustment = {
 		receiptId: order.receiptId,
 		customerId: order.customerId,
 		currency: order.currency,
@@ -116,7 +116,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 		placing: {
 			allocations: [...takenOff.map(negated), ...again],
 			differences: back.map((one) => ({ ...one, amount: minor(-one.amount), base: minor(-one.base) })),
-			creditChanges: [change],
+			receiptAdjustments: [change],
 			credits: [
 				{
 					receiptId: order.receiptId,

@@ -1,4 +1,4 @@
-import type { Allocation, CreditChange, CreditState, Difference, Placing } from '../model/placing';
+import type { Allocation, ReceiptAdjustment, CreditState, Difference, Placing } from '../model/placing';
 import { minor } from '../money/minor';
 
 type Back = Pick<Placing, 'changes' | 'credits'>;
@@ -14,7 +14,7 @@ export function undoPlacing(
 			'source' | 'itemId' | 'amount' | 'creditAmount' | 'itemBase' | 'creditBase'
 		>[];
 		readonly differences: readonly Pick<Difference, 'itemId' | 'amount' | 'base'>[];
-		readonly creditChanges: readonly Pick<CreditChange, 'receiptId' | 'amount' | 'base'>[];
+		readonly receiptAdjustments: readonly Pick<ReceiptAdjustment, 'receiptId' | 'amount' | 'base'>[];
 	},
 	now: { readonly items: Placing['changes']; readonly credits: readonly CreditState[] }
 ): Back {
@@ -44,7 +44,8 @@ export function undoPlacing(
 		else give(credits, source.receiptId, creditAmount, creditBase);
 	}
 	for (const { itemId, amount, base } of placing.differences) give(items, itemId, amount, base);
-	for (const { receiptId, amount, base } of placing.creditChanges) give(credits, receiptId, -amount, -base);
+	for (const { receiptId, amount, base } of placing.receiptAdjustments)
+		give(credits, receiptId, -amount, -base);
 	return {
 		changes: [...items].map(([itemId, { open, base }]) => ({
 			itemId,

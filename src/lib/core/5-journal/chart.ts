@@ -1,4 +1,4 @@
-import type { CreditChange } from '../model/placing';
+import type { ReceiptAdjustment } from '../model/placing';
 import type { DifferenceKind } from '../model/records';
 
 /** Ledger accounts that the application posts to by itself, by what they are for. Bank accounts carry their own. */
@@ -46,7 +46,7 @@ export const DIFFERENCE_ACCOUNT: Readonly<Record<DifferenceKind, string>> = {
 };
 
 /** The account that each change of a receipt's credit is booked on. */
-export const CREDIT_CHANGE_ACCOUNT: Readonly<Record<CreditChange['kind'], string>> = {
+export const RECEIPT_ADJUSTMENT_ACCOUNT: Readonly<Record<ReceiptAdjustment['kind'], string>> = {
 	processor_fee: CHART.processorFees.code,
 	bank_charge: CHART.bankCharges.code,
 	small_difference: CHART.smallDifferences.code,

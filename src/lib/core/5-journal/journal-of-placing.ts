@@ -1,7 +1,7 @@
 import type { JournalLine, JournalSource } from '../model/journal';
 import type { NumberedPlacing } from '../model/placing';
 import { minor, ZERO, type Minor } from '../money/minor';
-import { CHART, CREDIT_CHANGE_ACCOUNT, DIFFERENCE_ACCOUNT } from './chart';
+import { CHART, RECEIPT_ADJUSTMENT_ACCOUNT, DIFFERENCE_ACCOUNT } from './chart';
 
 export interface PlacedMoney {
 	readonly receiptId: number;
@@ -62,12 +62,12 @@ export function journalOfPlacing(
 		post(money.ledger, money.currency, money.amount, money.base, null, money.bankEntryId);
 		post(TR, money.currency, -money.amount, -money.base, { customerId, source });
 	}
-	for (const change of placing.creditChanges) {
+	for (const change of placing.receiptAdjustments) {
 		const { kind, customerId, currency, amount, base } = change;
 		const source: JournalSource = {
 			...{ kind: 'receipt-adjustment', id: change.id, itemId: null, receiptId: change.receiptId }
 		};
-		post(CREDIT_CHANGE_ACCOUNT[kind], currency, amount, base);
+		post(RECEIPT_ADJUSTMENT_ACCOUNT[kind], currency, amount, base);
 		post(TR, currency, -amount, -base, { customerId, source });
 	}
 	for (const gap of placing.differences) {

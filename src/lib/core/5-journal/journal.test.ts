@@ -31,7 +31,7 @@ const plain = (lines: ReturnType<typeof journalOfDocument>) =>
 	lines.map((l) => [l.account, l.customerId, l.amount, l.base]);
 
 const numbers = (placing: Placing) =>
-	numberPlacing(placing, { allocation: 11, difference: 21, creditChange: 31 });
+	numberPlacing(placing, { allocation: 11, difference: 21, receiptAdjustment: 31 });
 
 test.each([
 	[
@@ -86,7 +86,7 @@ describe('a receipt placed', () => {
 				base: minor(85)
 			}
 		],
-		creditChanges: [],
+		receiptAdjustments: [],
 		credits: [],
 		changes: []
 	});
@@ -126,7 +126,7 @@ describe('who is credited', () => {
 	const placing = (over: Partial<Placing>): Placing => ({
 		allocations: [],
 		differences: [],
-		creditChanges: [],
+		receiptAdjustments: [],
 		credits: [],
 		changes: [],
 		...over
@@ -171,7 +171,7 @@ describe('who is credited', () => {
 		[
 			'a fee that was kept, and what is to be paid back',
 			placing({
-				creditChanges: [
+				receiptAdjustments: [
 					{
 						receiptId: 1,
 						customerId: 1,
@@ -244,7 +244,7 @@ it('says what of the sub-ledger each line of receivables stands for, and no othe
 			differences: [
 				{ itemId: 2, customerId: 2, currency: 'GBP', kind: 'claim', amount: minor(45), base: minor(45) }
 			],
-			creditChanges: [
+			receiptAdjustments: [
 				{
 					...{ receiptId: 1, customerId: 1, currency: 'GBP', kind: 'refund' },
 					...{ amount: minor(-5), base: minor(-5) }

@@ -9,11 +9,15 @@ export interface AccountPosting {
 	readonly currency: string;
 }
 
-/** Adds the running balance of its currency to each posting, by accounting date, then in the order of posting. */
+/**
+ * Adds the running balance of its currency to each posting, by accounting date, then in the order of posting.
+ * @param opening what the postings before come to, by currency
+ */
 export function accountLedger<T extends AccountPosting>(
-	postings: readonly T[]
+	postings: readonly T[],
+	opening: ReadonlyMap<string, Minor> = new Map()
 ): (T & { readonly balance: Minor })[] {
-	const sums = new Map<string, number>();
+	const sums = new Map<string, number>(opening);
 	return [...postings]
 		.sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.id - b.id))
 		.map((posting) => {

@@ -38,7 +38,7 @@ export type FeeKind = 'processor_fee' | 'bank_charge';
 export type SurplusKind = 'small_difference' | 'refund';
 
 /** A change of a receipt's credit other than by allocation: a kept fee raises it (+), a surplus or its return lowers it (−). */
-export interface CreditChange {
+export interface ReceiptAdjustment {
 	readonly receiptId: number;
 	readonly customerId: number;
 	readonly currency: string;
@@ -58,14 +58,14 @@ export interface CreditState {
 export interface NumberedPlacing extends Placing {
 	readonly allocations: readonly (Allocation & { readonly id: number })[];
 	readonly differences: readonly (Difference & { readonly id: number })[];
-	readonly creditChanges: readonly (CreditChange & { readonly id: number })[];
+	readonly receiptAdjustments: readonly (ReceiptAdjustment & { readonly id: number })[];
 }
 
 /** All that placing money and credits does to the sub-ledger. */
 export interface Placing {
 	readonly allocations: readonly Allocation[];
 	readonly differences: readonly Difference[];
-	readonly creditChanges: readonly CreditChange[];
+	readonly receiptAdjustments: readonly ReceiptAdjustment[];
 	/** The receipts drawn on, the new one among them, as they are afterwards. */
 	readonly credits: readonly CreditState[];
 	/** The items touched, as they are afterwards. */

@@ -6,6 +6,7 @@ import type { Books } from '../db/open';
 import { allocation, bankEntry, itemState, journalLine, receiptState } from '../db/schema';
 import { answeredPile } from '../looks/answers';
 import { lookAtAccount } from '../looks/account';
+import { lookAtLedger } from '../looks/account-ledger';
 import { lookAtPeople } from '../looks/people';
 import { lookAtPile } from '../looks/pile';
 import { proveBooks } from '../looks/proof';
@@ -173,8 +174,9 @@ describe('placing', () => {
 	});
 	it('leaves the rest on account and shows threads both ways', async () => {
 		await place(order(1, [[1, 1000]]));
-		const account = await lookAtAccount(books.db, 'H1', { who: READER, today: TODAY });
-		expect(account!.standing[0]).toMatchObject({ open: 1700, credit: 1500 });
+		const account = await lookAtLedger(books.db, { code: 'H1', before: null }, { who: READER, today: TODAY });
+		const whole = await lookAtAccount(books.db, 'H1', { who: READER, today: TODAY });
+		expect(whole!.standing[0]).toMatchObject({ open: 1700, credit: 1500 });
 		const receipt = account!.rows.find((row) => row.kind === 'allocate-receipt')!;
 		const invoice = account!.rows.find((row) => row.label === 'AK-1')!;
 		expect([receipt.threads[0]!.label, receipt.onAccount, invoice.threads[0]!.amount]).toEqual([

@@ -4,7 +4,10 @@ import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import type { Books } from '../db/open';
 import { act, claim, document, itemState, journalLine, receiptState } from '../db/schema';
-import { lookAtAccount } from '../looks/account';
+import { lookAtApprovals } from '../looks/approvals';
+import { whereReceiptIs } from '../looks/where-receipt-is';
+import { answerApproval } from './answer-approval';
+import { lookAtLedger } from '../looks/account-ledger';
 import { answeredPile } from '../looks/answers';
 import { lookAtDesk } from '../looks/desk';
 import { lookAtOddPennies } from '../looks/odd-pennies';
@@ -190,7 +193,7 @@ describe('the odd penny, short', () => {
 		expect(await journal(actId)).toContainEqual(['1100', 1, 100]);
 		const pennies = await lookAtOddPennies(books.db, null, { who: CLERK, today: TODAY });
 		expect(pennies.claims).toMatchObject([{ reason: 'damaged', note: 'two bags', open: 100, fromItemId: 1 }]);
-		const account = await lookAtAccount(books.db, 'H1', { who: CLERK, today: TODAY });
+		const account = await lookAtLedger(books.db, { code: 'H1', before: null }, { who: CLERK, today: TODAY });
 		expect(
 			account!.rows
 				.filter((row) => row.actId === actId)
@@ -262,22 +265,43 @@ describe('limits', () => {
 			[{ kind: 'bank_charge', amount: 100, most: 80 }]
 		]);
 		const state = await stateOf(1);
-		expect([state.state, state.heldBecause]).toEqual(['held', 'Wren asks a supervisor to post this']);
+		expect([state.state, state.heldBecause]).toEqual(['in_approval', null]);
 		expect((await open())[0]).toBe(1000);
 		const viewer = { who: SUPERVISOR, today: TODAY };
-		const desk = await lookAtDesk(books.db, { receiptId: 1, customerId: null, also: [] }, viewer);
-		expect(desk!.receipt!.heldOrder!.lines[0]!.differences).toEqual([{ kind: 'bank_charge', amount: 100 }]);
-		await placed(
-			{ ...JSON.parse(state.heldOrder!), receiptVersion: state.version } as AllocationInput,
-			SUPERVISOR
-		);
+		expect(await lookAtDesk(books.db, { receiptId: 1, customerId: null, also: [] }, viewer)).toBeNull();
+		expect(await whereReceiptIs(books.db, 1, viewer)).toBe('in_approval');
+		// Nobody takes it meanwhile, not even a supervisor: it is answered.
+		const taken = { ...(await order(1, [[1, 900]])), receiptVersion: state.version };
+		expect(codes(await place(taken, SUPERVISOR))).toEqual(['receipt-taken']);
+		const [waits] = (await lookAtApprovals(books.db, null, viewer)).waiting;
+		expect(waits!.lines).toMatchObject([
+			{ number: 'AK-1', cash: 900, differences: [{ kind: 'bank_charge', amount: 100 }] }
+		]);
+		await done(books, answerApproval, { asked: waits!.asked, answer: 'agree' }, SUPERVISOR);
 		expect([(await stateOf(1)).state, (await stateOf(1)).heldOrder, (await open())[0]]).toEqual([
-			'placed',
+			'allocated',
 			null,
 			0
 		]);
 		await proves();
 	});
+	it.each([
+		['refuse', SUPERVISOR, 'held', 'Hollis did not agree: ask them first'],
+		['withdraw', CLERK, 'waiting', null]
+	] as const)(
+		'%s: it is in the pile again, with what was allocated on it',
+		async (answer, who, want, note) => {
+			await place(await order(1, [[1, 900, ['bank_charge', 100]]]));
+			const viewer = { who: SUPERVISOR, today: TODAY };
+			const [waits] = (await lookAtApprovals(books.db, null, viewer)).waiting;
+			await done(books, answerApproval, { asked: waits!.asked, answer, why: 'ask them first' }, who);
+			const state = await stateOf(1);
+			expect([state.state, state.heldBecause]).toEqual([want, note]);
+			const desk = await lookAtDesk(books.db, { receiptId: 1, customerId: null, also: [] }, viewer);
+			expect(desk!.receipt!.heldOrder!.lines[0]!.differences).toEqual([{ kind: 'bank_charge', amount: 100 }]);
+			expect((await open())[0]).toBe(1000);
+		}
+	);
 	it('a small difference beyond the tolerance is refused to everybody', async () => {
 		expect(codes(await place(await order(1, [[1, 900, ['small_difference', 51]]]), SUPERVISOR))).toEqual([
 			'over-tolerance'
@@ -361,7 +385,7 @@ describe('fees, groups and currencies', () => {
 			['1100', 1, 300],
 			['1100', 2, -300]
 		]);
-		const account = await lookAtAccount(books.db, 'H1', { who: CLERK, today: TODAY });
+		const account = await lookAtLedger(books.db, { code: 'H1', before: null }, { who: CLERK, today: TODAY });
 		expect(account!.rows.filter((row) => row.actId === actId).map((row) => [row.kind, row.amount])).toEqual([
 			['allocate-receipt', -900],
 			['moved', 300]

@@ -1,4 +1,4 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { itemLabel } from '../../core/4-allocation/item-label';
 import { NO_LIMITS, overLimits, type OverLimit } from '../../core/4-allocation/over-limits';
 import { place } from '../../core/4-allocation/place';
@@ -24,9 +24,11 @@ import { writePlacing } from '../repo/write-placing';
 import { allocationInput, type AllocationInput, type AllocationOrder } from '../allocation-input';
 import type { AllocationReason } from '../../words/allocation-reason';
 import { isAsProposed } from '../repo/is-as-proposed';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { chosenDate, converter, moneyOf } from './accounting-day';
 import { defineAct, type ActContext } from '../act/define-act';
+import { putBeforeSupervisor } from './ask-approval';
 import { takeReceipt, type TakenReceipt } from './take-receipt';
 
 export interface Allocated {
@@ -79,7 +81,9 @@ export async function allocate(
 	const firm = await readSetting(tx, 'firm');
 	const booked = [
 		...placing.value.differences,
-		...placing.value.creditChanges.filter((one) => one.kind === 'small_difference' || one.kind === 'refund')
+		...placing.value.receiptAdjustments.filter(
+			(one) => one.kind === 'small_difference' || one.kind === 'refund'
+		)
 	] as Parameters<typeof overLimits>[2];
 	const waits = overLimits(limits, ctx.who, booked);
 	if (waits.length > 0) {
@@ -91,7 +95,7 @@ export async function allocate(
 					currency: firm?.baseCurrency ?? order.currency
 				}))
 			);
-		await askSupervisor(ctx, input, taken.row, owner.name, waits);
+		await askSupervisor(ctx, input, taken, owner, waits);
 		return { actId: null, waits };
 	}
 
@@ -136,21 +140,11 @@ export async function allocate(
 	const claims = await openClaims(tx, { actId, date }, input.lines, numbered, order.lines);
 	if (taken) {
 		const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'placed',
-				customerId: owner.id,
-				onAccount,
-				onAccountBase,
-				depositFor: onAccount > 0 ? input.depositFor : null,
-				heldBecause: null,
-				heldOrder: null,
-				version: taken.state.version + 1,
-				actId,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, taken.row.id));
+		const { id } = taken.row;
+		await moveReceipt(tx, { id, state: taken.state.state }, 'allocate', actId, {
+			...{ customerId: owner.id, onAccount, onAccountBase },
+			depositFor: onAccount > 0 ? input.depositFor : null
+		});
 	}
 	if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
 	if (taught) await keepLesson(tx, actId, taught, beside);
@@ -250,7 +244,7 @@ async function creditsOf(tx: Tx, wanted: AllocationOrder['credits']): Promise<Cr
 					receiptState.receiptId,
 					wanted.map((one) => one.receiptId)
 				),
-				eq(receiptState.state, 'placed')
+				eq(receiptState.state, 'allocated')
 			)
 		);
 	const byId = new Map(rows.map((row) => [row.state.receiptId, row]));
@@ -277,26 +271,20 @@ function checkClaims(input: AllocationOrder, lines: readonly PlaceLine[]): void 
 async function askSupervisor(
 	ctx: ActContext,
 	order: AllocationOrder,
-	row: TakenReceipt,
-	customerName: string,
+	taken: Awaited<ReturnType<typeof takeReceipt>>,
+	owner: { readonly id: number; readonly name: string },
 	waits: Allocated['waits']
 ): Promise<void> {
+	const { row } = taken;
 	const { amount, currency, payerName: payer } = row;
-	const actId = await ctx.as('ask-approval').record({
-		summary: { about: { code: 'allocate', sum: { amount, currency }, payer, customer: customerName } },
-		facts: { order, over: waits },
-		receiptId: row.id
+	const actId = await putBeforeSupervisor(ctx, {
+		...{ kind: 'allocate-receipt', input: order, over: waits, receiptId: row.id, customerId: owner.id },
+		about: { code: 'allocate', sum: { amount, currency }, payer, customer: owner.name }
 	});
-	await ctx.tx
-		.update(receiptState)
-		.set({
-			state: 'held',
-			heldBecause: `${ctx.who.name} asks a supervisor to post this`,
-			heldOrder: JSON.stringify(order),
-			version: sql`${receiptState.version} + 1`,
-			lastActId: actId
-		})
-		.where(eq(receiptState.receiptId, row.id));
+	await moveReceipt(ctx.tx, { id: row.id, state: taken.state.state }, 'ask', actId, {
+		heldBecause: null,
+		heldOrder: JSON.stringify(order)
+	});
 }
 
 /** Why it was proposed, as the server itself answered last; that it was allocated otherwise, where it was. */

@@ -4,10 +4,13 @@ import type { OverLimit } from '../../core/4-allocation/over-limits';
 import { defineAct, type ActContext } from '../act/define-act';
 import { idField, noteField } from '../act/fields';
 import { requireRole } from '../act/person';
-import { act, approval } from '../db/schema';
+import type { AllocationOrder } from '../allocation-input';
+import { act, approval, receiptState } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { approvalAbout } from '../repo/approval-about';
 import { readSetting } from '../repo/settings';
+import { moveReceipt } from '../repo/receipt-states';
+import { allocate } from './allocate-receipt';
 import { decideClaims, decideInput } from './decide-claims';
 import { smallBalancesInput, writeOffSmallBalances } from './write-off-small-balances';
 
@@ -23,6 +26,8 @@ export const answerApprovalInput = z
 		path: ['why']
 	});
 
+/** What becomes of the receipt that waits for it. */
+const MOVES = { agree: 'agree', refuse: 'refuse', withdraw: 'withdraw_request' } as const;
 const STATES = { agree: 'agreed', refuse: 'refused', withdraw: 'withdrawn' } as const;
 
 /**
@@ -56,6 +61,12 @@ export const answerApproval = defineAct({
 			.update(approval)
 			.set({ state: STATES[input.answer], endedActId: actId })
 			.where(eq(approval.actId, input.asked));
+		const { receiptId } = found.approval;
+		if (receiptId !== null) {
+			const why = `${ctx.who.name} did not agree: ${input.why}`;
+			const change = input.answer === 'refuse' ? { heldBecause: why } : {};
+			await moveReceipt(tx, { id: receiptId, state: 'in_approval' }, MOVES[input.answer], actId, change);
+		}
 		if (input.answer === 'agree') await post(ctx, found.approval);
 		return { actId };
 	}
@@ -75,6 +86,15 @@ async function runWanted(
 ): Promise<readonly OverLimit[]> {
 	const given: unknown = JSON.parse(input);
 	switch (kind) {
+		case 'allocate-receipt': {
+			const order = given as AllocationOrder;
+			const now = await ctx.tx
+				.select({ version: receiptState.version })
+				.from(receiptState)
+				.where(eq(receiptState.receiptId, order.receiptId!))
+				.get();
+			return (await allocate(ctx.part('allocate-receipt'), { ...order, receiptVersion: now!.version })).waits;
+		}
 		case 'decide-claim':
 		case 'decide-claims':
 			return (await ctx.run(decideClaims, given as z.input<typeof decideInput>)).waits;

@@ -5,7 +5,15 @@ import { CHART } from '../../core/5-journal/chart';
 import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import type { Books } from '../db/open';
-import { act, allocation, creditChange, difference, itemState, receipt, receiptState } from '../db/schema';
+import {
+	act,
+	allocation,
+	receiptAdjustment,
+	difference,
+	itemState,
+	receipt,
+	receiptState
+} from '../db/schema';
 import { openItemsOf } from '../repo/open-items';
 import {
 	as,
@@ -144,7 +152,7 @@ async function attempt(
 		const chosen = some((await books.db.select().from(act)).filter((row) => row.kind === 'undo-posting'));
 		return chosen ? run(reinstate, { actId: chosen.id }) : false;
 	}
-	const placed = all.filter((row) => row.state === 'placed');
+	const placed = all.filter((row) => row.state === 'allocated');
 	if (one.what === 'move') {
 		const allocations = placed
 			.slice(0, 1 + (one.pick % 3))
@@ -230,14 +238,14 @@ async function standing(books: Books) {
 
 /** What came, with what was explained of it, is what was placed, with what lies on account. */
 async function addsUp(books: Books): Promise<void> {
-	for (const row of await books.db.select().from(receiptState).where(eq(receiptState.state, 'placed'))) {
+	for (const row of await books.db.select().from(receiptState).where(eq(receiptState.state, 'allocated'))) {
 		const sum = (values: readonly number[]) => values.reduce((all, value) => all + value, 0);
 		const own = await books.db.select().from(receipt).where(eq(receipt.id, row.receiptId)).get();
 		const placed = await books.db.select().from(allocation).where(eq(allocation.receiptId, row.receiptId));
 		const changes = await books.db
 			.select()
-			.from(creditChange)
-			.where(eq(creditChange.receiptId, row.receiptId));
+			.from(receiptAdjustment)
+			.where(eq(receiptAdjustment.receiptId, row.receiptId));
 		const explained = sum(changes.map((one) => one.amount));
 		expect(sum(placed.map((one) => one.creditAmount)) + row.onAccount).toBe(own!.amount + explained);
 	}

@@ -1,9 +1,8 @@
-import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { CHART } from '../../core/5-journal/chart';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import { minor } from '../../core/money/minor';
-import { receiptState } from '../db/schema';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { postJournal } from '../repo/post-journal';
 import { whereMoneyLies } from '../repo/where-money-lies';
@@ -36,15 +35,10 @@ export const bookUnidentified = defineAct({
 			summary: { amount, currency: row.currency, payer: row.payerName },
 			receiptId: row.id
 		});
-		await tx
-			.update(receiptState)
-			.set({
-				unidentifiedActId: actId,
-				unidentifiedBase: base,
-				version: receiptVersion + 1,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, row.id));
+		await moveReceipt(tx, { id: row.id, state: state.state }, 'book_unidentified', actId, {
+			unidentifiedActId: actId,
+			unidentifiedBase: base
+		});
 		const { ledger, bankEntryId } = whereMoneyLies(row, state);
 		const posting = { amount, base, currency: row.currency, bankLedger: ledger, bankEntryId };
 		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: CHART.unidentified.code }));

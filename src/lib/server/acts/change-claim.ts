@@ -1,10 +1,10 @@
-import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { claimAfter } from '../../core/4-allocation/claim-life';
 import { CLAIM_REASONS } from '../../core/model/claim';
 import { defineAct } from '../act/define-act';
 import { dayField, idField } from '../act/fields';
-import { claim } from '../db/schema';
 import { DomainError } from '../domain-error';
+import { moveClaim } from '../repo/claim-states';
 import { claimById } from '../repo/claim-by-id';
 
 export const claimChangeInput = z.object({
@@ -21,7 +21,8 @@ export const changeClaim = defineAct({
 	input: claimChangeInput,
 	run: async (ctx, input): Promise<{ actId: number }> => {
 		const known = await claimById(ctx.tx, input.claimId);
-		if (known.state !== 'open') throw new DomainError({ code: 'not-found', what: 'open claim' });
+		if (claimAfter(known.state, 'change') === null)
+			throw new DomainError({ code: 'not-found', what: 'open claim' });
 		const { claimId, ...change } = input;
 		const { reason, owner, deadline } = known;
 		const actId = await ctx.record({
@@ -30,10 +31,7 @@ export const changeClaim = defineAct({
 			customerId: known.customerId,
 			documentId: claimId
 		});
-		await ctx.tx
-			.update(claim)
-			.set(change)
-			.where(and(eq(claim.documentId, claimId), eq(claim.state, 'open')));
+		await moveClaim(ctx.tx, known, 'change', change);
 		return { actId };
 	}
 });

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import type { Books } from '../db/open';
 import { claimFile } from '../db/schema';
 import { lookAtClaim, lookAtClaimFile } from '../looks/claim';
-import { lookAtLost } from '../looks/lost';
+import { lookAtDeductions } from '../looks/deduction-analysis';
 import { frameOf } from '../looks/desk';
 import { answeredPile } from '../looks/answers';
 import {
@@ -111,7 +111,7 @@ describe('kept with a claim', () => {
 		const refused = await perform(books, changeClaim, change, as(CLERK));
 		expect(refused.ok ? [] : refused.problems).toMatchObject([{ code: 'not-found' }]);
 		await done(books, noteClaim, { claimId, text: 'credit note sent' }, CLERK);
-		const lost = await lookAtLost(books.db, null, viewer);
+		const lost = await lookAtDeductions(books.db, null, viewer);
 		expect(lost.months).toHaveLength(12);
 		expect(lost.rows.map((row) => [row.month, row.kind, row.reason, row.code, row.base])).toEqual([
 			['2026-10', 'allowance', 'damaged', 'H1', 1_000],
@@ -122,7 +122,7 @@ describe('kept with a claim', () => {
 
 it('a refund that comes back is pointed out, and is the customer’s again on account', async () => {
 	const [change] = await books.db.all<{ id: number }>(
-		sql`select id from credit_change where kind = 'refund'`
+		sql`select id from receipt_adjustment where kind = 'refund'`
 	);
 	await done(
 		books,

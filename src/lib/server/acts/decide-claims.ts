@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { creditLines } from '../../core/1-open-items/credit-lines';
+import { decisionOf } from '../../core/4-allocation/claim-life';
 import type { OverLimit } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
 import type { JournalLine } from '../../core/model/journal';
@@ -11,6 +12,7 @@ import type { Tx } from '../db/open';
 import { takeIds } from '../db/take-ids';
 import { claim, difference, document, documentLine, item, itemState } from '../db/schema';
 import { DomainError } from '../domain-error';
+import { moveClaim } from '../repo/claim-states';
 import { changeItems } from '../repo/change-items';
 import { nextNumber } from '../repo/next-number';
 import { itemsById } from '../repo/open-items';
@@ -172,12 +174,7 @@ async function decide(
 				}
 			]
 		});
-	if (sum === now.open) {
-		// What made up the most of it names the outcome; the records say the parts.
-		const most = Math.max(one.allow, one.billBack, one.writeOff);
-		const state = most === one.allow ? 'allowed' : most === one.billBack ? 'billed_back' : 'written_off';
-		await tx.update(claim).set({ state }).where(eq(claim.documentId, found.document.id));
-	}
+	if (sum === now.open) await moveClaim(tx, found.claim, decisionOf(one));
 }
 
 /** The invoice is owed again by so much, the claim by so much less; receivables stand on both sides. */

@@ -1,8 +1,7 @@
-import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { receiptState } from '../db/schema';
 import { defineAct } from '../act/define-act';
 import { allocationInput } from '../allocation-input';
+import { moveReceipt } from '../repo/receipt-states';
 import { takeReceipt } from './take-receipt';
 
 export const holdInput = z.object({
@@ -21,21 +20,20 @@ export const holdReceipt = defineAct({
 	input: holdInput,
 	run: async (ctx, input): Promise<{ actId: number }> => {
 		const { tx } = ctx;
-		const { row } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const actId = await ctx.record({
 			summary: { because: input.because },
 			receiptId: row.id
 		});
-		await tx
-			.update(receiptState)
-			.set({
-				state: input.because ? 'held' : 'waiting',
-				heldBecause: input.because || null,
-				heldOrder: input.because && input.order ? JSON.stringify(input.order) : null,
-				version: input.receiptVersion + 1,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, row.id));
+		await moveReceipt(
+			tx,
+			{ id: row.id, state: state.state },
+			input.because ? 'hold' : 'release',
+			actId,
+			input.because
+				? { heldBecause: input.because, heldOrder: input.order && JSON.stringify(input.order) }
+				: {}
+		);
 		return { actId };
 	}
 });

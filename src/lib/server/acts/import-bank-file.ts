@@ -21,6 +21,7 @@ import type { BankFileRead } from '../files/read-bank-file';
 import { numbered } from '../repo/number-placing';
 import { fingerprints } from '../repo/fingerprints';
 import { defineAct, madeHere } from '../act/define-act';
+import { waitingState } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 
 export interface ImportedStatement {
@@ -137,15 +138,7 @@ export const importBankFile = defineAct({
 		await insertRows(
 			tx,
 			receiptState,
-			rows.receipts.map((row) => ({
-				receiptId: row.id,
-				state: 'waiting' as const,
-				booked: row.booked,
-				onAccount: 0,
-				onAccountBase: 0,
-				version: 1,
-				lastActId: actId
-			}))
+			rows.receipts.map((row) => waitingState(row.id, row.booked, actId))
 		);
 		return { name: file.name, before: null, statements, entriesNew, entriesKnown };
 	}

@@ -26,7 +26,7 @@ export const makeSlip = defineAct({
 			.from(receipt)
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 			.leftJoin(slipReceipt, eq(slipReceipt.receiptId, receipt.id))
-			.where(and(inArray(receipt.id, ids), eq(receiptState.state, 'placed')));
+			.where(and(inArray(receipt.id, ids), eq(receiptState.state, 'allocated')));
 		if (rows.length === 0 || rows.length !== ids.length || rows.some((row) => row.on !== null))
 			throw new DomainError({ code: 'draft-gone' });
 		const other = rows.find((row) => row.currency !== account.currency);

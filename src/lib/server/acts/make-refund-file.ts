@@ -79,7 +79,9 @@ export const makeRefundFile = defineAct({
 		await tx
 			.insert(refundFile)
 			.values({ id: fileId, actId, date: ctx.today, bankAccountId: from.id, name, xml });
-		await tx.insert(refundInFile).values(input.refunds.map(({ id }) => ({ creditChangeId: id, fileId })));
+		await tx
+			.insert(refundInFile)
+			.values(input.refunds.map(({ id }) => ({ receiptAdjustmentId: id, fileId })));
 		return { fileId };
 	}
 });

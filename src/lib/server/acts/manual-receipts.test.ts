@@ -4,10 +4,10 @@ import { day } from '../../core/day/day';
 import { parseTypedDay } from '../../core/day/parse-typed-day';
 import { problemSentence } from '../../words/problem-sentence';
 import type { Books } from '../db/open';
-import { draftReceipt, itemState, journalLine, receiptState, tie } from '../db/schema';
+import { manualReceipt, itemState, journalLine, receiptState, bankMatch } from '../db/schema';
 import { lookAtAccount } from '../looks/account';
 import { answeredPile } from '../looks/answers';
-import { lookAtByHand, lookAtSlip } from '../looks/by-hand';
+import { lookAtManualReceipts, lookAtSlip } from '../looks/manual-receipts';
 import { lookAtDesk } from '../looks/desk';
 import { proveBooks } from '../looks/proof';
 import { readPasted } from '../repo/read-pasted';
@@ -84,7 +84,7 @@ describe('rows', () => {
 		const { actId } = await done(books, postManualReceipts, { ids: ids.slice(0, 2) }, SUPERVISOR);
 		const actIds = await partsOf(books, actId);
 		expect(await open()).toEqual([0, 1500, 0]);
-		expect(await books.db.$count(draftReceipt)).toBe(0);
+		expect(await books.db.$count(manualReceipt)).toBe(0);
 		const lines = await books.db.select().from(journalLine).where(eq(journalLine.actId, actIds[0]!));
 		expect(lines.map((line) => [line.account, line.amount])).toEqual([
 			['1230', 1500],
@@ -109,7 +109,7 @@ describe('rows', () => {
 		const { ids } = await done(books, keepManualReceipts, { rows: [row(1, 100), row(1, 200, over)] }, CLERK);
 		expect(codes(await perform(books, postManualReceipts, { ids }, as(CLERK)))).toEqual([code]);
 		expect(await open()).toEqual([1000, 2000, 300]);
-		expect(await books.db.$count(draftReceipt)).toBe(2);
+		expect(await books.db.$count(manualReceipt)).toBe(2);
 		await proves();
 	});
 	it('not posted yet stand on the account, not in its balance', async () => {
@@ -171,8 +171,8 @@ describe('the bank shows it', () => {
 			reasons: [{ code: 'recorded-before', label: 'cheque 100412', date: '2026-10-29' }]
 		});
 		const desk = await lookAtDesk(books.db, { receiptId: entry.id, customerId: null, also: [] }, viewer);
-		expect(desk!.ties.map((one) => one.amount)).toEqual([1000]);
-		const to = { kind: 'receipt' as const, id: desk!.ties[0]!.id };
+		expect(desk!.bankMatches.map((one) => one.amount)).toEqual([1000]);
+		const to = { kind: 'receipt' as const, id: desk!.bankMatches[0]!.id };
 		const order = { receiptId: entry.id, receiptVersion: entry.version, to };
 		const { actId } = await done(books, matchBankEntry, order, CLERK);
 		expect(await open()).toEqual([0, 2000, 300]);
@@ -181,7 +181,7 @@ describe('the bank shows it', () => {
 		expect(codes(await perform(books, matchBankEntry, order, as(CLERK)))).toEqual(['receipt-taken']);
 		await done(books, undoPosting, { actId }, CLERK);
 		expect((await onItsWay(books.db)).length).toBe(1);
-		expect(await books.db.$count(tie)).toBe(2);
+		expect(await books.db.$count(bankMatch)).toBe(2);
 		await proves();
 	});
 	it('a receipt that is tied cannot be taken back before its tie', async () => {
@@ -200,7 +200,7 @@ describe('the bank shows it', () => {
 	});
 	it('a slip of several meets its one entry; another sum is refused', async () => {
 		await posted(row(1, 700), row(2, 300, { reference: '9' }));
-		const hand = await lookAtByHand(books.db, null, viewer);
+		const hand = await lookAtManualReceipts(books.db, null, viewer);
 		const ids = hand.loose.map((one) => one.id);
 		const { slipId } = await done(books, makeSlip, { bankAccountId: 1, receiptIds: ids }, CLERK);
 		expect(codes(await perform(books, makeSlip, { bankAccountId: 1, receiptIds: ids }, as(CLERK)))).toEqual([
@@ -214,7 +214,7 @@ describe('the bank shows it', () => {
 			receiptVersion: entry.version,
 			to: { kind: 'slip' as const, id: slipId }
 		};
-		expect(codes(await perform(books, matchBankEntry, order, as(CLERK)))).toEqual(['tie-differs']);
+		expect(codes(await perform(books, matchBankEntry, order, as(CLERK)))).toEqual(['match-differs']);
 		await bringIn(
 			books,
 			bankXml([credit(1000, 'CHQS', { account: 'Y', reference: 'B2' })], { reference: 'S2', opening: 999 }),
@@ -233,7 +233,7 @@ describe('the bank shows it', () => {
 	});
 	it('what does not arrive within days is pointed out', async () => {
 		await posted(row(1, 700, { date: '2026-10-20' }), row(1, 100));
-		const hand = await lookAtByHand(books.db, null, viewer);
+		const hand = await lookAtManualReceipts(books.db, null, viewer);
 		expect(hand.way.filter((one) => one.date < hand.lateSince).map((one) => one.amount)).toEqual([700]);
 	});
 });

@@ -3,9 +3,9 @@ import { z } from 'zod';
 import type { Sum } from '../../core/model/act-facts';
 import { defineAct } from '../act/define-act';
 import { amountField, currencyField, dayField, idField } from '../act/fields';
-import { customer, draftReceipt } from '../db/schema';
+import { customer, manualReceipt } from '../db/schema';
 import { DomainError } from '../domain-error';
-import type { DraftRow } from '../repo/draft-row';
+import type { ManualReceiptRow } from '../repo/manual-receipt-row';
 import { methodsOf } from '../repo/methods';
 
 const manualReceiptRow = z.object({
@@ -34,7 +34,7 @@ export const keepManualReceipts = defineAct({
 		const { tx } = ctx;
 		const methods = await methodsOf(tx);
 		const ids: number[] = [];
-		const changes: { id: number; before: DraftRow | null; after: DraftRow }[] = [];
+		const changes: { id: number; before: ManualReceiptRow | null; after: ManualReceiptRow }[] = [];
 		for (const row of rows) {
 			const owner = await tx
 				.select({ id: customer.id })
@@ -47,20 +47,20 @@ export const keepManualReceipts = defineAct({
 			const { id: known, ...values } = row;
 			if (known === null) {
 				const added = await tx
-					.insert(draftReceipt)
+					.insert(manualReceipt)
 					.values({ ...values, typedBy: ctx.who.name })
-					.returning({ id: draftReceipt.id })
+					.returning({ id: manualReceipt.id })
 					.get();
 				ids.push(added.id);
 				changes.push({ id: added.id, before: null, after: row });
 				continue;
 			}
 			ids.push(known);
-			const stored = await tx.select().from(draftReceipt).where(eq(draftReceipt.id, known)).get();
+			const stored = await tx.select().from(manualReceipt).where(eq(manualReceipt.id, known)).get();
 			if (!stored) throw new DomainError({ code: 'draft-gone' });
 			const { typedBy: _typedBy, ...before } = stored;
 			if (JSON.stringify(rowOf(before)) === JSON.stringify(rowOf(row))) continue;
-			await tx.update(draftReceipt).set(values).where(eq(draftReceipt.id, known));
+			await tx.update(manualReceipt).set(values).where(eq(manualReceipt.id, known));
 			changes.push({ id: known, before, after: row });
 		}
 		if (changes.length === 0) return ctx.unchanged({ ids });
@@ -88,7 +88,7 @@ export const dropManualReceipts = defineAct({
 	role: 'clerk',
 	input: dropManualReceiptsInput,
 	run: async (ctx, { ids }): Promise<{ dropped: number }> => {
-		const gone = await ctx.tx.delete(draftReceipt).where(inArray(draftReceipt.id, ids)).returning();
+		const gone = await ctx.tx.delete(manualReceipt).where(inArray(manualReceipt.id, ids)).returning();
 		if (gone.length === 0) return ctx.unchanged({ dropped: 0 });
 		await ctx.record({
 			summary: { count: gone.length, sums: sumsOf(gone) },
@@ -99,7 +99,16 @@ export const dropManualReceipts = defineAct({
 	}
 });
 
-function rowOf({ id, customerId, date, method, reference, amount, currency, pays }: DraftRow): DraftRow {
+function rowOf({
+	id,
+	customerId,
+	date,
+	method,
+	reference,
+	amount,
+	currency,
+	pays
+}: ManualReceiptRow): ManualReceiptRow {
 	return { id, customerId, date, method, reference, amount, currency, pays };
 }
 

@@ -4,10 +4,11 @@ import { CHART } from '../../core/5-journal/chart';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
-import { journalLine, receiptState, tie } from '../db/schema';
+import { journalLine, receiptState, bankMatch } from '../db/schema';
 import { onItsWay } from '../repo/on-its-way';
 import { postJournal } from '../repo/post-journal';
 import { whereMoneyLies } from '../repo/where-money-lies';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { idField, versionField } from '../act/fields';
 import { defineAct } from '../act/define-act';
@@ -38,7 +39,7 @@ export const matchBankEntry = defineAct({
 		refuseUnidentified(state);
 		if (found.amount !== row.amount || found.currency !== row.currency)
 			throw new DomainError({
-				code: 'tie-differs',
+				code: 'match-differs',
 				recorded: found.amount,
 				shown: row.amount,
 				currency: row.currency
@@ -62,19 +63,9 @@ export const matchBankEntry = defineAct({
 			receiptId: row.id
 		});
 		await tx
-			.insert(tie)
+			.insert(bankMatch)
 			.values(found.receiptIds.map((recordedId) => ({ actId, shownId: row.id, recordedId })));
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'tied',
-				heldBecause: null,
-				heldOrder: null,
-				version: input.receiptVersion + 1,
-				actId,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, row.id));
+		await moveReceipt(tx, { id: row.id, state: state.state }, 'match', actId);
 		await postJournal(
 			tx,
 			actId,

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { journalOfReturnShown } from '../../core/5-journal/journal-of-return-shown';
 import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
-import { receiptState, returnedPayment, returnedTie } from '../db/schema';
+import { returnedPayment, bankReturnMatch } from '../db/schema';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { postJournal } from '../repo/post-journal';
 import { returnedPayments } from '../repo/returned-payments';
@@ -54,21 +55,11 @@ export const matchBankReturn = defineAct({
 			receiptId: row.id,
 			customerId: back.customerId
 		});
-		await tx.insert(returnedTie).values({
+		await tx.insert(bankReturnMatch).values({
 			...{ actId, shownId: row.id, returnedId: back.id, part: input.part },
 			...{ amount: booked, base: bookedBase }
 		});
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'tied',
-				heldBecause: null,
-				heldOrder: null,
-				version: input.receiptVersion + 1,
-				actId,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, row.id));
+		await moveReceipt(tx, { id: row.id, state: state.state }, 'match', actId);
 		await postJournal(
 			tx,
 			actId,

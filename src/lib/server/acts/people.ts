@@ -3,7 +3,7 @@ import { and, eq, ne } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import type { Tx } from '../db/open';
-import { account, session, user } from '../db/schema';
+import { credential, session, user } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { defineAct } from '../act/define-act';
 import { ROLES } from '../act/person';
@@ -37,7 +37,7 @@ export const addPerson = defineAct({
 			.insert(user)
 			.values({ id, name, email, role, active: true, emailVerified: true, createdAt: now, updatedAt: now });
 		const password = await hashPassword(input.password);
-		await tx.insert(account).values({
+		await tx.insert(credential).values({
 			id: randomUUID(),
 			accountId: id,
 			providerId: 'credential',

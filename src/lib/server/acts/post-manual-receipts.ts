@@ -4,9 +4,10 @@ import { referenceKey } from '../../core/3-matching/words-of-text';
 import type { OpenItem } from '../../core/model/records';
 import type { Problem } from '../../core/problems';
 import type { Tx } from '../db/open';
-import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
+import { customer, manualReceipt, receipt, receiptState } from '../db/schema';
 import { openItemsOf } from '../repo/open-items';
 import { takeId } from '../db/take-ids';
+import { waitingState } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { idField } from '../act/fields';
 import { defineAct, type ActContext } from '../act/define-act';
@@ -27,11 +28,11 @@ export const postManualReceipts = defineAct({
 	run: async (ctx, input): Promise<{ actId: number; count: number }> => {
 		const { tx } = ctx;
 		const rows = await tx
-			.select({ draft: draftReceipt, name: customer.name })
-			.from(draftReceipt)
-			.innerJoin(customer, eq(customer.id, draftReceipt.customerId))
-			.where(inArray(draftReceipt.id, [...input.ids]))
-			.orderBy(asc(draftReceipt.id));
+			.select({ draft: manualReceipt, name: customer.name })
+			.from(manualReceipt)
+			.innerJoin(customer, eq(customer.id, manualReceipt.customerId))
+			.where(inArray(manualReceipt.id, [...input.ids]))
+			.orderBy(asc(manualReceipt.id));
 		if (rows.length !== input.ids.length) throw new DomainError({ code: 'draft-gone' });
 		const dated = rows.find(({ draft }) => draft.date > ctx.today);
 		if (dated) throw new DomainError({ code: 'draft-dated', customer: dated.name, date: dated.draft.date });
@@ -40,14 +41,14 @@ export const postManualReceipts = defineAct({
 			facts: { rows: rows.map(({ draft }) => draft) }
 		});
 		for (const { draft, name } of rows) await postOne(ctx, draft, name);
-		await tx.delete(draftReceipt).where(inArray(draftReceipt.id, [...input.ids]));
+		await tx.delete(manualReceipt).where(inArray(manualReceipt.id, [...input.ids]));
 		return { actId, count: rows.length };
 	}
 });
 
 async function postOne(
 	ctx: ActContext,
-	draft: typeof draftReceipt.$inferSelect,
+	draft: typeof manualReceipt.$inferSelect,
 	name: string
 ): Promise<void> {
 	const { tx } = ctx;
@@ -64,15 +65,7 @@ async function postOne(
 		text: draft.reference,
 		charges: 0
 	});
-	await tx.insert(receiptState).values({
-		receiptId: id,
-		state: 'waiting',
-		booked: draft.date,
-		onAccount: 0,
-		onAccountBase: 0,
-		version: 1,
-		lastActId: 0
-	});
+	await tx.insert(receiptState).values(waitingState(id, draft.date, 0));
 	const { typedBy: by, method, reference } = draft;
 	await allocate(
 		ctx.part('allocate-receipt'),
@@ -85,7 +78,7 @@ async function postOne(
 }
 
 /** The documents named, else the oldest first, as far as the money goes. */
-async function linesOf(tx: Tx, draft: typeof draftReceipt.$inferSelect, name: string) {
+async function linesOf(tx: Tx, draft: typeof manualReceipt.$inferSelect, name: string) {
 	if (draft.pays === 'account') return [];
 	const open = (await openItemsOf(tx, [draft.customerId]))
 		.filter((item) => item.currency === draft.currency && item.kind !== 'claim')

@@ -6,7 +6,7 @@ import { difference, itemState, receiptState } from '../db/schema';
 import { answeredPile } from '../looks/answers';
 import { lookAtPeriods } from '../looks/periods';
 import { lookAtRecord } from '../looks/record';
-import { lookAtRemainders } from '../looks/remainders';
+import { lookAtSmallBalances } from '../looks/small-balances';
 import {
 	as,
 	bankXml,
@@ -132,12 +132,12 @@ describe('small remainders of many accounts', () => {
 	});
 
 	it('are found up to a sum, and written off in one run, an act for each account', async () => {
-		const found = await lookAtRemainders(books.db, { upTo: 30, partPaid: true }, viewer);
+		const found = await lookAtSmallBalances(books.db, { upTo: 30, partPaid: true }, viewer);
 		expect(found.rows.map((row) => `${row.code} ${row.number} ${row.open}`)).toEqual([
 			'H1 AK-2 20',
 			'W2 AK-3 30'
 		]);
-		expect((await lookAtRemainders(books.db, { upTo: 29, partPaid: true }, viewer)).rows).toHaveLength(1);
+		expect((await lookAtSmallBalances(books.db, { upTo: 29, partPaid: true }, viewer)).rows).toHaveLength(1);
 		const { actId } = await done(
 			books,
 			writeOffSmallBalances,
@@ -156,7 +156,7 @@ describe('small remainders of many accounts', () => {
 	it('not beyond the tolerance or the person’s limit, and none of them where one changed', async () => {
 		const limits = { tolerance: 25, byRole: { clerk: { bad_debt: 0 }, supervisor: {} }, byPerson: {} };
 		await done(books, setLimits, limits, SUPERVISOR);
-		const { rows } = await lookAtRemainders(books.db, { upTo: 30, partPaid: true }, viewer);
+		const { rows } = await lookAtSmallBalances(books.db, { upTo: 30, partPaid: true }, viewer);
 		const codes = async (items: typeof rows, kind: 'small_difference' | 'bad_debt') => {
 			const result = await perform(books, writeOffSmallBalances, { items, kind }, as(CLERK));
 			return result.ok ? result.value.waits.map((one) => one.kind) : result.problems.map((one) => one.code);

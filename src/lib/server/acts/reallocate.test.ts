@@ -4,7 +4,7 @@ import { day } from '../../core/day/day';
 import { Placing } from '../../desk/placing.svelte';
 import type { Books } from '../db/open';
 import { act, itemState, journalLine, receiptState } from '../db/schema';
-import { lookAgain } from '../looks/again';
+import { lookAtReallocation } from '../looks/reallocation';
 import { keptAdvices } from '../repo/kept-advices';
 import { lookAtBalances } from '../looks/journal';
 import {
@@ -62,7 +62,11 @@ const standing = async () => {
 };
 /** The placing on the desk again, as a clerk sees it. */
 const desk = async (over: object = {}) =>
-	(await lookAgain(books.db, { actId: await standing(), customerId: null, also: [], ...over }, viewer))!;
+	(await lookAtReallocation(
+		books.db,
+		{ actId: await standing(), customerId: null, also: [], ...over },
+		viewer
+	))!;
 const open = async () =>
 	(await books.db.select().from(itemState).orderBy(asc(itemState.itemId))).map((row) => row.open);
 async function change(edit: (placing: Placing) => void, over: { date?: string; customerId?: number } = {}) {
@@ -110,7 +114,7 @@ describe('a wrong allocation', () => {
 		});
 		expect(await open()).toEqual([4_200, 10_000, 4_000]);
 		const row = await books.db.select().from(receiptState).where(eq(receiptState.receiptId, 1)).get();
-		expect(row).toMatchObject({ state: 'placed', onAccount: 4_000 });
+		expect(row).toMatchObject({ state: 'allocated', onAccount: 4_000 });
 		await proves(books);
 	});
 	it('goes to another customer whole', async () => {
@@ -210,7 +214,11 @@ describe('a wrong allocation', () => {
 		await bringIn(books, bankXml([entry], { account: 'GB00ZZAM2', currency: 'EUR' }), 'euro.xml');
 		const order = { receiptId: 3, receiptVersion: 1, customerId: 3, lines: [] };
 		const { actId } = await done(books, allocateReceipt, order, CLERK);
-		const again = (await lookAgain(books.db, { actId: actId!, customerId: null, also: [] }, viewer))!;
+		const again = (await lookAtReallocation(
+			books.db,
+			{ actId: actId!, customerId: null, also: [] },
+			viewer
+		))!;
 		const placing = new Placing(again.desk, TODAY, 'Wren');
 		placing.toggle(4);
 		await done(books, reallocate, { actId: actId!, order: placing.order }, CLERK);
@@ -225,7 +233,11 @@ describe('a wrong allocation', () => {
 		const lines = [{ itemId: 4, version: 1, cash: 480, settles: 600, differences: [] }];
 		const order = { receiptId: 2, receiptVersion: 1, customerId: 1, lines };
 		const { actId } = await done(books, allocateReceipt, order, CLERK);
-		const again = (await lookAgain(books.db, { actId: actId!, customerId: null, also: [] }, viewer))!;
+		const again = (await lookAtReallocation(
+			books.db,
+			{ actId: actId!, customerId: null, also: [] },
+			viewer
+		))!;
 		const placing = new Placing(again.desk, TODAY, 'Wren');
 		expect(placing.rows.map((row) => [row.cash, row.settles])).toEqual([[480, 600]]);
 		expect(
@@ -240,7 +252,11 @@ describe('a wrong allocation', () => {
 		await done(books, keepAdvice, advice, CLERK);
 		const order = { receiptId: 2, receiptVersion: 1, customerId: 1, lines: [], adviceId: 1 };
 		const { actId } = await done(books, allocateReceipt, order, CLERK);
-		const again = (await lookAgain(books.db, { actId: actId!, customerId: null, also: [] }, viewer))!;
+		const again = (await lookAtReallocation(
+			books.db,
+			{ actId: actId!, customerId: null, also: [] },
+			viewer
+		))!;
 		const placing = new Placing(again.desk, TODAY, 'Wren');
 		placing.toggle(2);
 		await done(books, reallocate, { actId: actId!, order: placing.order }, CLERK);
@@ -248,7 +264,7 @@ describe('a wrong allocation', () => {
 	});
 	it('a reader may not', async () => {
 		const input = { actId: await standing(), customerId: null, also: [] };
-		await expect(lookAgain(books.db, input, { who: READER, today: TODAY })).rejects.toThrow();
-		expect(await lookAgain(books.db, { ...input, actId: 1 }, viewer)).toBeNull();
+		await expect(lookAtReallocation(books.db, input, { who: READER, today: TODAY })).rejects.toThrow();
+		expect(await lookAtReallocation(books.db, { ...input, actId: 1 }, viewer)).toBeNull();
 	});
 });

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { isWaiting } from '../../core/2-receipts/receipt-life';
 import { defineAct } from '../act/define-act';
 import { actIdInput } from '../act/fields';
 import { kindOf } from '../act/kinds';
@@ -38,7 +39,7 @@ export const reinstate = defineAct({
 			first.receiptId === null
 				? null
 				: await tx.select().from(receiptState).where(eq(receiptState.receiptId, first.receiptId)).get();
-		if (now && now.state !== 'waiting' && now.state !== 'held') {
+		if (now && !isWaiting(now.state)) {
 			const last = await tx.select().from(act).where(eq(act.id, now.lastActId)).get();
 			throw new DomainError({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
 		}

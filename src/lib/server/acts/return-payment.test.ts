@@ -146,7 +146,7 @@ describe('a payment comes back', () => {
 		);
 		expect(await balance(CHART.returned.code)).toBe(0);
 		expect(await balance('1200')).toBe(14_900 - 15_750);
-		expect((await stateOf(shown)).state).toBe('tied');
+		expect((await stateOf(shown)).state).toBe('matched');
 		// The discount was left: only what was paid is owed again.
 		expect(await open()).toEqual(['AK-1 10000', 'AK-2 4900']);
 		await proves(books);

@@ -10,7 +10,7 @@ import {
 	act,
 	allocation,
 	claim,
-	creditChange,
+	receiptAdjustment,
 	difference,
 	document,
 	item,
@@ -20,8 +20,9 @@ import {
 	returnedPayment
 } from '../db/schema';
 import { shortDay } from '../../words/format';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
-import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
+import { reopenClaims, withdrawClaims } from '../repo/claim-states';
 import { nextNumber } from '../repo/next-number';
 import { paymentBack } from '../repo/payment-back';
 import { postJournal } from '../repo/post-journal';
@@ -115,15 +116,11 @@ export const returnPayment = defineAct({
 			receiptId: input.receiptId
 		});
 		const lines = await writeBack(tx, { actId, date, receiptId: input.receiptId }, back.value);
-		await tx
-			.update(receiptState)
-			.set({
-				...back.value.placing.credits[0]!,
-				version: found.state.version + 1,
-				lastActId: actId,
-				...(back.value.placing.credits[0]!.onAccount === 0 ? { depositFor: null } : {})
-			})
-			.where(eq(receiptState.receiptId, input.receiptId));
+		const [left] = back.value.placing.credits;
+		await moveReceipt(tx, { id: input.receiptId, state: found.state.state }, 'return', actId, {
+			...{ onAccount: left!.onAccount, onAccountBase: left!.onAccountBase },
+			...(left!.onAccount === 0 ? { depositFor: null } : {})
+		});
 		await postJournal(tx, actId, date, [
 			...lines,
 			...journalOfBankFee({ amount: fee, base: feeBase, currency })
@@ -131,7 +128,7 @@ export const returnPayment = defineAct({
 		const chargeId = input.charge
 			? await issueCharge(ctx, { ...standing, date, charge: input.charge, paidOn: found.row.booked })
 			: null;
-		const [change] = back.value.placing.creditChanges;
+		const [change] = back.value.placing.receiptAdjustments;
 		const { id } = await tx
 			.insert(returnedPayment)
 			.values({
@@ -227,17 +224,27 @@ async function writeBack(
 		differences: differences.map(({ id, kind, itemId }) => ({ id, kind, itemId }))
 	});
 	const { actId, date, receiptId } = at;
-	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, creditChanges: [] });
+	const undoings = await writeUndoing(
+		tx,
+		{ actId, date },
+		{ allocations, differences, receiptAdjustments: [] }
+	);
 	const again = await numbered(tx, allocation, back.again);
-	const creditChanges = await numbered(tx, creditChange, back.placing.creditChanges);
+	const receiptAdjustments = await numbered(tx, receiptAdjustment, back.placing.receiptAdjustments);
 	const { changes, credits } = back.placing;
-	await writePlacing(tx, at, { allocations: again, differences: [], creditChanges, changes, credits: [] });
+	await writePlacing(tx, at, {
+		allocations: again,
+		differences: [],
+		receiptAdjustments,
+		changes,
+		credits: []
+	});
 	await reopenClaims(tx, changes);
 	const withdrawn = await withdrawClaims(tx, at, claims);
 	const fromItems = new Map(claims.map((one) => [one.claim.fromItemId, one.claim.documentId]));
 	const undoing = (kind: string, id: number) => undoings.get(`${kind} ${id}`)!;
 	const turned: NumberedPlacing = {
-		...{ creditChanges, credits, changes },
+		...{ receiptAdjustments, credits, changes },
 		allocations: [
 			...back.placing.allocations
 				.slice(0, back.takenOff.length)

@@ -2,12 +2,13 @@ import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
 import { minor } from '../../core/money/minor';
-import { ledgerAccount, receiptState } from '../db/schema';
+import { ledgerAccount } from '../db/schema';
 import { postJournal } from '../repo/post-journal';
 import { rememberAside } from '../repo/aside-rules';
 import { whereMoneyLies } from '../repo/where-money-lies';
 import { defineAct } from '../act/define-act';
 import { moneyOf } from './accounting-day';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { takeReceipt } from './take-receipt';
 
@@ -42,17 +43,7 @@ export const setAside = defineAct({
 			facts: { account: target.code },
 			receiptId: row.id
 		});
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'set_aside',
-				heldBecause: null,
-				heldOrder: null,
-				version: input.receiptVersion + 1,
-				actId,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, row.id));
+		await moveReceipt(tx, { id: row.id, state: state.state }, 'set_aside', actId);
 		if (input.remember && row.payerName) await rememberAside(tx, row.payerName, target.code, ctx.who.name);
 		const posting = {
 			amount,

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { LIMITS_SHAPE, writeSetting } from '../repo/settings';
 import { defineAct } from '../act/define-act';
 

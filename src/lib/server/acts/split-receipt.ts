@@ -1,10 +1,12 @@
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { isWaiting } from '../../core/2-receipts/receipt-life';
 import { checkSplit } from '../../core/2-receipts/check-split';
 import { minor } from '../../core/money/minor';
 import { customer, receipt, receiptState } from '../db/schema';
 import { readSetting, writeSetting } from '../repo/settings';
 import { takeIds } from '../db/take-ids';
+import { moveReceipt, waitingState } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { idField } from '../act/fields';
 import { defineAct } from '../act/define-act';
@@ -82,27 +84,9 @@ export const splitReceipt = defineAct({
 				text: part.text,
 				charges: 0
 			});
-			await tx.insert(receiptState).values({
-				receiptId: id,
-				state: 'waiting',
-				booked: row.booked,
-				onAccount: 0,
-				onAccountBase: 0,
-				version: 1,
-				lastActId: actId
-			});
+			await tx.insert(receiptState).values(waitingState(id, row.booked, actId));
 		}
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'split',
-				heldBecause: null,
-				heldOrder: null,
-				version: input.receiptVersion + 1,
-				actId,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, row.id));
+		await moveReceipt(tx, { id: row.id, state: state.state }, 'split', actId);
 		return { actId, firstId };
 	}
 });
@@ -123,24 +107,15 @@ export const joinParts = defineAct({
 			.where(eq(receipt.parentId, parentId));
 		const standing = parts.filter((one) => one.state !== 'withdrawn');
 		if (standing.length === 0) throw new DomainError({ code: 'not-found', what: 'split payment' });
-		if (standing.some((one) => one.state !== 'waiting' && one.state !== 'held'))
+		if (standing.some((one) => !isWaiting(one.state)))
 			throw new DomainError({ code: 'credit-in-use', what: 'some of the parts are placed' });
 		const actId = await ctx.record({
 			summary: { parts: standing.length },
 			facts: { parts: standing.map((one) => one.id) },
 			receiptId: parentId
 		});
-		const change = { heldBecause: null, heldOrder: null, lastActId: actId };
-		const version = sql`${receiptState.version} + 1`;
-		for (const one of standing)
-			await tx
-				.update(receiptState)
-				.set({ ...change, state: 'withdrawn', version })
-				.where(eq(receiptState.receiptId, one.id));
-		await tx
-			.update(receiptState)
-			.set({ ...change, state: 'waiting', actId: null, version })
-			.where(eq(receiptState.receiptId, parentId));
+		for (const one of standing) await moveReceipt(tx, one, 'withdraw', actId);
+		await moveReceipt(tx, { id: parentId, state: 'split' }, 'join', actId);
 		return { receiptId: parentId };
 	}
 });

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { isWaiting } from '../../core/2-receipts/receipt-life';
 import type { Tx } from '../db/open';
 import { act, bankAccount, bankEntry, customer, receipt, receiptState } from '../db/schema';
 import { DomainError } from '../domain-error';
@@ -42,8 +43,7 @@ export async function takeReceipt(tx: Tx, receiptId: number, version: number) {
 		.where(eq(receipt.id, receiptId))
 		.get();
 	if (!found) throw new DomainError({ code: 'not-found', what: 'receipt' });
-	const waits = found.state.state === 'waiting' || found.state.state === 'held';
-	if (!waits || found.state.version !== version) {
+	if (!isWaiting(found.state.state) || found.state.version !== version) {
 		const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
 		const owner = found.state.customerId
 			? await tx

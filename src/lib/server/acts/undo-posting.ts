@@ -1,4 +1,5 @@
 import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { isWaiting } from '../../core/2-receipts/receipt-life';
 import { undoPlacing as takeBack } from '../../core/4-allocation/undo-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
 import { minor } from '../../core/money/minor';
@@ -8,7 +9,7 @@ import {
 	act,
 	allocation,
 	claim,
-	creditChange,
+	receiptAdjustment,
 	difference,
 	document,
 	item,
@@ -16,13 +17,14 @@ import {
 	receiptState,
 	refundFile,
 	refundInFile,
-	returnedTie,
-	tie
+	bankReturnMatch,
+	bankMatch,
+	standingBankMatch
 } from '../db/schema';
 import { releaseAdvice } from '../repo/kept-advices';
 import { changeItems } from '../repo/change-items';
-import { reopenClaims, withdrawClaims } from '../repo/claims-after-undo';
-import { changeCredits } from '../repo/write-placing';
+import { reopenClaims, withdrawClaims } from '../repo/claim-states';
+import { changeCredits, moveReceipt } from '../repo/receipt-states';
 import { journalOf } from '../repo/journal-of';
 import { undoneSource, writeUndoing } from '../repo/write-undoing';
 import { postJournal } from '../repo/post-journal';
@@ -72,11 +74,17 @@ export async function undoOne(
 	const bringsMoney = kind !== 'allocate-credits';
 	const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
 	const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
-	const creditChanges = await tx.select().from(creditChange).where(eq(creditChange.actId, first.id));
-	const ties = await tx.select().from(tie).where(eq(tie.actId, first.id));
-	const returnedTies = await tx.select().from(returnedTie).where(eq(returnedTie.actId, first.id));
-	if (kind === 'allocate-receipt' && !again) await refuseTied(tx, first.receiptId!);
-	for (const row of creditChanges) await refuseInFile(tx, row.id);
+	const receiptAdjustments = await tx
+		.select()
+		.from(receiptAdjustment)
+		.where(eq(receiptAdjustment.actId, first.id));
+	const bankMatches = await tx.select().from(bankMatch).where(eq(bankMatch.actId, first.id));
+	const bankReturnMatches = await tx
+		.select()
+		.from(bankReturnMatch)
+		.where(eq(bankReturnMatch.actId, first.id));
+	if (kind === 'allocate-receipt' && !again) await refuseMatched(tx, first.receiptId!);
+	for (const row of receiptAdjustments) await refuseInFile(tx, row.id);
 	if (kind === 'book-unidentified') await refuseIdentified(tx, first.id, first.receiptId!);
 	if (first.receiptId !== null || allocations.length) await refuseCameBack(tx, first.id, first.receiptId);
 	if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
@@ -95,13 +103,13 @@ export async function undoOne(
 		{
 			allocations: allocations.map(asAllocation),
 			differences: differences.map(asDifference),
-			creditChanges: creditChanges.map((row) => ({
+			receiptAdjustments: receiptAdjustments.map((row) => ({
 				receiptId: row.receiptId,
 				amount: minor(row.amount),
 				base: minor(row.base)
 			}))
 		},
-		await stateNow(tx, allocations, differences, creditChanges)
+		await stateNow(tx, allocations, differences, receiptAdjustments)
 	);
 	const date = input.date ?? (await accountingDate(tx, first.date as Day));
 	const actId = await ctx.record({
@@ -112,12 +120,12 @@ export async function undoOne(
 		receiptId: first.receiptId,
 		undoesId: first.id
 	});
-	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, creditChanges });
-	if (ties.length)
-		await tx.insert(tie).values(ties.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
-	if (returnedTies.length)
-		await tx.insert(returnedTie).values(
-			returnedTies.map(({ id, ...row }) => ({
+	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, receiptAdjustments });
+	if (bankMatches.length)
+		await tx.insert(bankMatch).values(bankMatches.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
+	if (bankReturnMatches.length)
+		await tx.insert(bankReturnMatch).values(
+			bankReturnMatches.map(({ id, ...row }) => ({
 				...{ ...row, actId, undoesId: id, amount: -row.amount, base: -row.base }
 			}))
 		);
@@ -132,51 +140,53 @@ export async function undoOne(
 	if (bringsMoney) {
 		// Allocated again in the same step, the money still is what the advice announced.
 		if (!again) await releaseAdvice(tx, first.receiptId!);
-		await tx
-			.update(receiptState)
-			.set({
-				state: 'waiting',
-				customerId: null,
-				onAccount: 0,
-				onAccountBase: 0,
-				depositFor: null,
-				...(kind === 'book-unidentified' ? { unidentifiedActId: null, unidentifiedBase: null } : {}),
-				version: sql`${receiptState.version} + 1`,
-				actId: null,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, first.receiptId!));
+		const receipt = { id: first.receiptId!, state: await stateOf(tx, first.receiptId!) };
+		const move = kind === 'book-unidentified' ? 'undo_unidentified' : 'undo';
+		await moveReceipt(tx, receipt, move, actId, {
+			...{ customerId: null, onAccount: 0, onAccountBase: 0, depositFor: null },
+			...(kind === 'book-unidentified' ? { unidentifiedActId: null, unidentifiedBase: null } : {})
+		});
 	}
 	const lines = await journalOf(tx, first.id);
 	await postJournal(tx, actId, date, reverseJournal(lines, undoneSource(actId, undoings, withdrawn)));
 	return { actId };
 }
 
+async function stateOf(tx: Tx, receiptId: number) {
+	const row = await tx
+		.select({ state: receiptState.state })
+		.from(receiptState)
+		.where(eq(receiptState.receiptId, receiptId))
+		.get();
+	return row!.state;
+}
+
 /** Money that was booked to unidentified receipts and placed since has to be taken off there first. */
 async function refuseIdentified(tx: Tx, actId: number, receiptId: number): Promise<void> {
 	const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, receiptId)).get();
-	const waits = now?.state === 'waiting' || now?.state === 'held';
-	if (!waits || now.unidentifiedActId !== actId)
+	if (!now || !isWaiting(now.state) || now.unidentifiedActId !== actId)
 		throw new DomainError({ code: 'credit-in-use', what: 'the money, which has a home by now' });
 }
 
 /** A refund that went to the bank in a file is on its way: it cannot be taken back here. */
-async function refuseInFile(tx: Tx, creditChangeId: number): Promise<void> {
+async function refuseInFile(tx: Tx, receiptAdjustmentId: number): Promise<void> {
 	const row = await tx
 		.select({ name: refundFile.name })
 		.from(refundInFile)
 		.innerJoin(refundFile, eq(refundFile.id, refundInFile.fileId))
-		.where(eq(refundInFile.creditChangeId, creditChangeId))
+		.where(eq(refundInFile.receiptAdjustmentId, receiptAdjustmentId))
 		.get();
 	if (row) throw new DomainError({ code: 'credit-in-use', what: `the refund in ${row.name}` });
 }
 
 /** Money recorded by hand that the bank shows by now is there: its placing may be changed, but not taken back to waiting. */
-async function refuseTied(tx: Tx, receiptId: number): Promise<void> {
-	const rows = await tx.select().from(tie).where(eq(tie.recordedId, receiptId));
-	const undone = new Set(rows.map((row) => row.undoesId));
-	if (rows.some((row) => row.undoesId === null && !undone.has(row.id)))
-		throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that it was tied to' });
+async function refuseMatched(tx: Tx, receiptId: number): Promise<void> {
+	const row = await tx
+		.select()
+		.from(standingBankMatch)
+		.where(eq(standingBankMatch.recordedId, receiptId))
+		.get();
+	if (row) throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that it was matched to' });
 }
 
 /** Of a payment that came back since nothing is left to take off: the return took it off. What was placed after it stands by itself. */
@@ -209,9 +219,9 @@ async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promis
 		)
 		.get();
 	const changed = await tx
-		.select({ sum: sql<number>`coalesce(sum(${creditChange.amount}), 0)` })
-		.from(creditChange)
-		.where(and(eq(creditChange.receiptId, receiptId), gt(creditChange.actId, actId)))
+		.select({ sum: sql<number>`coalesce(sum(${receiptAdjustment.amount}), 0)` })
+		.from(receiptAdjustment)
+		.where(and(eq(receiptAdjustment.receiptId, receiptId), gt(receiptAdjustment.actId, actId)))
 		.get();
 	if (used?.sum || changed?.sum)
 		throw new DomainError({ code: 'credit-in-use', what: 'what of this money lay on account' });
@@ -221,11 +231,11 @@ async function stateNow(
 	tx: Tx,
 	allocations: readonly (typeof allocation.$inferSelect)[],
 	differences: readonly (typeof difference.$inferSelect)[],
-	creditChanges: readonly (typeof creditChange.$inferSelect)[]
+	receiptAdjustments: readonly (typeof receiptAdjustment.$inferSelect)[]
 ) {
 	const itemIds = new Set<number>([...allocations, ...differences].map((row) => row.itemId));
 	for (const row of allocations) if (row.creditItemId !== null) itemIds.add(row.creditItemId);
-	const receiptIds = new Set([...allocations, ...creditChanges].flatMap((row) => row.receiptId ?? []));
+	const receiptIds = new Set([...allocations, ...receiptAdjustments].flatMap((row) => row.receiptId ?? []));
 	const items = await tx
 		.select()
 		.from(itemState)

@@ -1,4 +1,4 @@
-import { eq, inArray, sql } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { journalOfPlacing } from '../../core/5-journal/journal-of-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
 import { CHART } from '../../core/5-journal/chart';
@@ -9,7 +9,7 @@ import type { Tx } from '../db/open';
 import {
 	act,
 	allocation,
-	creditChange,
+	receiptAdjustment,
 	customer,
 	difference,
 	document,
@@ -19,6 +19,7 @@ import {
 	receiptState,
 	returnedPayment
 } from '../db/schema';
+import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { nextNumber } from '../repo/next-number';
 import type { JournalLine } from '../../core/model/journal';
@@ -65,10 +66,14 @@ export const undoReturn = defineAct({
 			(sum, one) => ({ amount: sum.amount + one.creditAmount, base: sum.base + one.creditBase }),
 			{ amount: 0, base: 0 }
 		);
-		const change = (await tx.select().from(creditChange).where(eq(creditChange.actId, first.id)).get())!;
+		const change = (await tx
+			.select()
+			.from(receiptAdjustment)
+			.where(eq(receiptAdjustment.actId, first.id))
+			.get())!;
 		const placing = await numberPlacing(tx, {
 			...again,
-			creditChanges: [
+			receiptAdjustments: [
 				{
 					...{ receiptId: made.receiptId, customerId: made.customerId, currency: made.currency },
 					...{ kind: 'returned' as const, amount: minor(made.amount), base: minor(made.base) }
@@ -84,21 +89,20 @@ export const undoReturn = defineAct({
 			receiptId: made.receiptId,
 			undoesId: first.id
 		});
-		await writePlacing(tx, { actId, date, receiptId: made.receiptId }, { ...placing, creditChanges: [] });
-		await tx.insert(creditChange).values({
-			...{ id: placing.creditChanges[0]!.id, actId, date, kind: 'returned' },
+		await writePlacing(
+			tx,
+			{ actId, date, receiptId: made.receiptId },
+			{ ...placing, receiptAdjustments: [] }
+		);
+		await tx.insert(receiptAdjustment).values({
+			...{ id: placing.receiptAdjustments[0]!.id, actId, date, kind: 'returned' },
 			...{ receiptId: made.receiptId, customerId: made.customerId },
 			...{ amount: made.amount, base: made.base, undoesId: change.id }
 		});
-		await tx
-			.update(receiptState)
-			.set({
-				onAccount: now!.state.onAccount + made.amount - used.amount,
-				onAccountBase: now!.state.onAccountBase + made.base - used.base,
-				version: sql`${receiptState.version} + 1`,
-				lastActId: actId
-			})
-			.where(eq(receiptState.receiptId, made.receiptId));
+		await moveReceipt(tx, { id: made.receiptId, state: now!.state.state }, 'undo_return', actId, {
+			onAccount: now!.state.onAccount + made.amount - used.amount,
+			onAccountBase: now!.state.onAccountBase + made.base - used.base
+		});
 		await postJournal(tx, actId, date, [
 			...journalOfPlacing(null, placing, { receiptId: made.receiptId }),
 			...reverseJournal(await feeLines(tx, first.id))

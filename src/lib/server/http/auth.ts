@@ -15,7 +15,7 @@ export function openAuth(db: Db, secret: string, secure: boolean) {
 	return betterAuth({
 		secret,
 		basePath: '/api/auth',
-		database: drizzleAdapter(db, { provider: 'sqlite', schema }),
+		database: drizzleAdapter(db, { provider: 'sqlite', schema: { ...schema, account: schema.credential } }),
 		emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10 },
 		user: {
 			additionalFields: { role: { type: 'string', input: false }, active: { type: 'boolean', input: false } }

@@ -6,6 +6,10 @@ it.each([
 	['/money-in?k=3', '/money-in?credits=3'],
 	['/money-in/split?r=7', '/money-in/split?receipt=7'],
 	['/open-items/new?c=5', '/open-items/new?customer=5'],
+	['/odd-pennies/asked', '/odd-pennies/approvals'],
+	['/money-in/again/12?c=3', '/money-in/reallocate/12?customer=3'],
+	['/odd-pennies/remainders?customer=H1&all=yes', '/odd-pennies/small-balances?customer=H1&all=yes'],
+	['/odd-pennies/lostandfound', null],
 	['/money-in?receipt=7', null],
 	['/customers?q=kiln&c=1', null],
 	['/money-in-other?r=1', null]

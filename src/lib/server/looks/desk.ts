@@ -90,7 +90,7 @@ export interface DeskFrame {
 	/** Payments of the account that came back before, newest first. */
 	readonly returned: readonly { readonly method: string; readonly date: string }[];
 	/** Money recorded by hand that this entry may be showing. */
-	readonly ties: readonly OnItsWay[];
+	readonly bankMatches: readonly OnItsWay[];
 	/** Where nobody is known yet: customers who owe just this. */
 	readonly mayBe: readonly FoundCustomer[];
 	/** Remittance advices of the account that wait for their payment. */
@@ -185,7 +185,7 @@ export async function frameOf(
 		payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
 		asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,
 		feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
-		ties: row?.bankEntryId
+		bankMatches: row?.bankEntryId
 			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
 			: [],
 		refundsBack: row && row.amount > 0 ? await refundsBack(db, row) : [],
@@ -214,7 +214,7 @@ export async function frameOf(
 			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 			.innerJoin(allocation, eq(allocation.actId, receiptState.actId))
 			.innerJoin(item, eq(item.id, allocation.itemId))
-			.where(and(eq(receiptState.customerId, id), eq(receiptState.state, 'placed')))
+			.where(and(eq(receiptState.customerId, id), eq(receiptState.state, 'allocated')))
 			.orderBy(desc(receipt.booked), desc(receipt.id))
 			.limit(HABIT);
 		return paid.map((one) => daysBetween(one.due as Day, one.booked as Day));
@@ -322,7 +322,7 @@ async function suspectsOf(db: Db, row: Waiting, customerId: number): Promise<Sus
 		.where(
 			and(
 				eq(receiptState.customerId, customerId),
-				eq(receiptState.state, 'placed'),
+				eq(receiptState.state, 'allocated'),
 				eq(receipt.amount, row.amount),
 				eq(receipt.currency, row.currency),
 				gt(receipt.booked, addDays(row.booked, -SUSPECT_DAYS))

@@ -107,7 +107,7 @@ export const whatMayFollow = defineLook('reader', async (db, actId: number) => {
 	return {
 		...{ id: actId, kind: one && kindOf(one), said: one && saidOf(one) },
 		/** The act by which the money stands allocated, where it is one receipt's alone. */
-		putRight: alone?.state === 'placed' ? { actId: alone.actId, receiptId: alone.receiptId } : null,
+		putRight: alone?.state === 'allocated' ? { actId: alone.actId, receiptId: alone.receiptId } : null,
 		/** Where it can be undone as a whole. */
 		undo: one && !undone && isUndoable(kindOf(one)) && kindOf(one) !== 'undo-posting' ? one.id : null,
 		asBefore:

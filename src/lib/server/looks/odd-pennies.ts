@@ -1,7 +1,7 @@
 import { and, asc, eq, ne } from 'drizzle-orm';
 import { claim, customer, document, item, itemState } from '../db/schema';
 import { defineLook } from './define-look';
-import { lookAtLost } from './lost';
+import { lookAtDeductions } from './deduction-analysis';
 
 /** Claims that wait for a decision, the next deadline first, and what was lost to odd pennies in a year, by kind. */
 export const lookAtOddPennies = defineLook('reader', async (db, _: null, viewer) => {
@@ -30,7 +30,7 @@ export const lookAtOddPennies = defineLook('reader', async (db, _: null, viewer)
 		.where(and(eq(claim.state, 'open'), ne(itemState.open, 0)))
 		.orderBy(asc(claim.deadline), asc(document.id));
 	// The same rows as on the page of what was lost, so that both say one figure.
-	const { rows, base } = await lookAtLost(db, null, viewer);
+	const { rows, base } = await lookAtDeductions(db, null, viewer);
 	const sums = new Map<string, { kind: string; n: number; base: number }>();
 	for (const row of rows) {
 		const sum = sums.get(row.kind) ?? { kind: row.kind, n: 0, base: 0 };

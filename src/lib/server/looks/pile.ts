@@ -72,7 +72,7 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 		.innerJoin(statementEntry, eq(statementEntry.statementId, bankStatement.id))
 		.innerJoin(receipt, eq(receipt.bankEntryId, statementEntry.entryId))
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
-		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['placed', 'set_aside'])))
+		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['allocated', 'set_aside'])))
 		.get();
 	return { rows, fresh, doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) };
 });

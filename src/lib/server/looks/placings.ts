@@ -24,7 +24,7 @@ export const lookAtPlacings = defineLook('clerk', async (db, code: string) => {
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.innerJoin(act, eq(act.id, receiptState.actId))
-		.where(and(eq(receiptState.customerId, owner.id), eq(receiptState.state, 'placed')))
+		.where(and(eq(receiptState.customerId, owner.id), eq(receiptState.state, 'allocated')))
 		.orderBy(desc(receipt.booked), desc(receipt.id))
 		.limit(MOST);
 	return { customer: { id: owner.id, code: owner.code, name: owner.name }, rows };

@@ -13,7 +13,7 @@ import type { Db } from '../db/open';
 import {
 	bankAccount,
 	bankEntry,
-	creditChange,
+	receiptAdjustment,
 	customer,
 	document,
 	item,
@@ -102,7 +102,7 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 		.innerJoin(customer, eq(customer.id, receiptState.customerId))
 		.where(
 			and(
-				eq(receiptState.state, 'placed'),
+				eq(receiptState.state, 'allocated'),
 				gte(receiptState.booked, addDays(row.booked as Day, -LONGEST)),
 				gt(receipt.amount, 0),
 				gte(receipt.amount, shown - MOST_FEE),
@@ -161,7 +161,7 @@ export const lookAtReturns = defineLook('reader', async (db, query: string) => {
 				.innerJoin(customer, eq(customer.id, receiptState.customerId))
 				.where(
 					and(
-						eq(receiptState.state, 'placed'),
+						eq(receiptState.state, 'allocated'),
 						gt(receipt.amount, 0),
 						or(
 							like(customer.name, wanted),
@@ -315,19 +315,19 @@ export async function refundsBack(
 		.select({
 			customerId: customer.id,
 			customer: customer.name,
-			amount: creditChange.amount,
+			amount: receiptAdjustment.amount,
 			date: refundFile.date,
 			file: refundFile.name,
 			payee: receipt.payerName
 		})
 		.from(refundInFile)
 		.innerJoin(refundFile, eq(refundFile.id, refundInFile.fileId))
-		.innerJoin(creditChange, eq(creditChange.id, refundInFile.creditChangeId))
-		.innerJoin(receipt, eq(receipt.id, creditChange.receiptId))
-		.innerJoin(customer, eq(customer.id, creditChange.customerId))
+		.innerJoin(receiptAdjustment, eq(receiptAdjustment.id, refundInFile.receiptAdjustmentId))
+		.innerJoin(receipt, eq(receipt.id, receiptAdjustment.receiptId))
+		.innerJoin(customer, eq(customer.id, receiptAdjustment.customerId))
 		.where(
 			and(
-				eq(creditChange.amount, -row.amount),
+				eq(receiptAdjustment.amount, -row.amount),
 				eq(receipt.currency, row.currency),
 				gte(refundFile.date, addDays(row.booked as Day, -LONGEST)),
 				lte(refundFile.date, row.booked)

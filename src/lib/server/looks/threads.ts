@@ -190,8 +190,8 @@ async function sourcesOf(
 			key: `r${row.id}`,
 			label: row.payerName ?? 'Payment',
 			...{ date: row.booked, currency: row.currency, amount: row.amount },
-			left: state.state === 'placed' && state.customerId === customerId ? state.onAccount : 0,
-			actId: state.state === 'placed' ? state.actId : null,
+			left: state.state === 'allocated' && state.customerId === customerId ? state.onAccount : 0,
+			actId: state.state === 'allocated' ? state.actId : null,
 			itemId: null
 		})),
 		...credits.map((one) => ({

@@ -92,7 +92,11 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 				and(eq(journalLine.actId, receiptState.actId), eq(journalLine.account, CHART.receivables.code))
 			)
 			.where(
-				and(eq(receiptState.state, 'placed'), gte(receiptState.booked, from), lte(receiptState.booked, today))
+				and(
+					eq(receiptState.state, 'allocated'),
+					gte(receiptState.booked, from),
+					lte(receiptState.booked, today)
+				)
 			)
 			.groupBy(receipt.booked);
 		const fellDue = await db

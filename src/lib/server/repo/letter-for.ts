@@ -9,7 +9,7 @@ import { minor, type Minor } from '../../core/money/minor';
 import type { Result } from '../../core/result';
 import { err } from '../../core/result';
 import type { Reader } from '../db/open';
-import { customer, draftReceipt, receipt, receiptState } from '../db/schema';
+import { customer, manualReceipt, receipt, receiptState } from '../db/schema';
 import { payIntoFor } from './firm-bank';
 import { openItemsOf } from './open-items';
 import { overtakenLetters } from './overtaken-letters';
@@ -47,15 +47,15 @@ export async function letterFor(
 		.orderBy(asc(receipt.booked), asc(receipt.id));
 	const dated = await db
 		.select()
-		.from(draftReceipt)
+		.from(manualReceipt)
 		.where(
 			and(
-				eq(draftReceipt.customerId, customerId),
-				eq(draftReceipt.currency, currency),
-				gt(draftReceipt.date, today)
+				eq(manualReceipt.customerId, customerId),
+				eq(manualReceipt.currency, currency),
+				gt(manualReceipt.date, today)
 			)
 		)
-		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
+		.orderBy(asc(manualReceipt.date), asc(manualReceipt.id));
 	const items = await openItemsOf(db, [customerId]);
 	const returned = returnedId === null ? null : await returnedInLetter(db, returnedId, items);
 	if (kind === 'returned' && returned === null)

@@ -112,7 +112,7 @@ async function creditsOnAccount(db: Reader, ids: readonly number[]): Promise<Cre
 			s.on_account as amount
 		from receipt_state s join receipt r on r.id = s.receipt_id
 		where s.customer_id in (select value from json_each(${JSON.stringify(ids)})) and s.on_account > 0
-			and s.state = 'placed' and s.deposit_for is null`);
+			and s.state = 'allocated' and s.deposit_for is null`);
 }
 
 /** What stands around the digits of the firm's newest documents. */

@@ -1,7 +1,7 @@
 import { numberPlacing as numberFrom } from '../../core/5-journal/number-placing';
 import type { NumberedPlacing, Placing } from '../../core/model/placing';
 import type { Tx } from '../db/open';
-import { allocation, creditChange, difference } from '../db/schema';
+import { allocation, receiptAdjustment, difference } from '../db/schema';
 import { takeIds } from '../db/take-ids';
 
 type Numbered = Parameters<typeof takeIds>[1];
@@ -11,7 +11,7 @@ export async function numberPlacing(tx: Tx, placing: Placing): Promise<NumberedP
 	return numberFrom(placing, {
 		allocation: await firstOf(tx, allocation, placing.allocations),
 		difference: await firstOf(tx, difference, placing.differences),
-		creditChange: await firstOf(tx, creditChange, placing.creditChanges)
+		receiptAdjustment: await firstOf(tx, receiptAdjustment, placing.receiptAdjustments)
 	});
 }
 

@@ -37,10 +37,9 @@ export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 		left join customer c on c.id = s.customer_id
 		left join slip_receipt sr on sr.receipt_id = r.id
 		left join paying_in_slip p on p.id = sr.slip_id
-		where r.bank_entry_id is null and r.method <> 'petty cash' and s.state = 'placed'
+		where r.bank_entry_id is null and r.method <> 'petty cash' and s.state = 'allocated'
 			and not exists (
-				select 1 from tie t where t.recorded_id = r.id and t.undoes_id is null
-				and not exists (select 1 from tie u where u.undoes_id = t.id)
+				select 1 from standing_bank_match m where m.recorded_id = r.id
 			)
 		order by r.booked, r.id`);
 	const found: OnItsWay[] = [];

@@ -85,6 +85,6 @@ async function liesAsThen(
 		limit 1`);
 	if (moved.length) return false;
 	const owner = await db.all(sql`
-		select 1 from receipt_state where receipt_id = ${receiptId} and state = 'placed' and customer_id = ${ownerId}`);
+		select 1 from receipt_state where receipt_id = ${receiptId} and state = 'allocated' and customer_id = ${ownerId}`);
 	return owner.length > 0;
 }

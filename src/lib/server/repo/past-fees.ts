@@ -11,8 +11,8 @@ export async function pastFees(db: Reader): Promise<PastFee[]> {
 		select r.payer_name as payerName, r.payer_account as payerAccount, r.currency as currency,
 			(select sum(a.amount) from allocation a where a.act_id = d.act_id and a.item_id = d.item_id) + d.amount as gross,
 			d.amount as fee
-		from difference d join receipt r on r.id = d.receipt_id
+		from standing_difference d join receipt r on r.id = d.receipt_id
 			join receipt_state s on s.receipt_id = r.id and s.act_id = d.act_id
-		where d.kind = 'processor_fee' and d.undoes_id is null
+		where d.kind = 'processor_fee'
 		order by d.date desc, d.id desc limit ${MOST}`);
 }

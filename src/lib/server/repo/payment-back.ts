@@ -1,14 +1,20 @@
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { PaymentBack } from '../../core/4-allocation/take-back-payment';
 import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import type { Reader } from '../db/open';
-import { allocation, difference, document, item, itemState, receipt, receiptState } from '../db/schema';
+import {
+	document,
+	item,
+	itemState,
+	receipt,
+	receiptState,
+	standingAllocation,
+	standingDifference
+} from '../db/schema';
 
 /** What a payment settles now, for working out what its return does. */
 export type Standing = Omit<PaymentBack, 'amount' | 'differencesBack' | 'first'>;
-
-const NOT_UNDONE = sql`not exists (select 1 from allocation u where u.undoes_id = ${allocation.id})`;
 
 /** A placed payment with the allocations drawn from it that stand, and the differences booked with them; null where it is not placed. */
 export async function paymentBack(db: Reader, receiptId: number): Promise<Standing | null> {
@@ -18,30 +24,23 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(eq(receiptState.receiptId, receiptId))
 		.get();
-	if (!row || row.state.state !== 'placed' || row.amount <= 0) return null;
+	if (!row || row.state.state !== 'allocated' || row.amount <= 0) return null;
 	const parts = await db
-		.select({ part: allocation, due: item.due, owner: document.customerId, currency: document.currency })
-		.from(allocation)
-		.innerJoin(item, eq(item.id, allocation.itemId))
+		.select()
+		.from(standingAllocation)
+		.innerJoin(item, eq(item.id, standingAllocation.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
-		.where(and(eq(allocation.receiptId, receiptId), isNull(allocation.undoesId), NOT_UNDONE))
-		.orderBy(allocation.id);
-	const actIds = [...new Set(parts.map(({ part }) => part.actId))];
-	const itemIds = [...new Set(parts.map(({ part }) => part.itemId))];
+		.where(eq(standingAllocation.receiptId, receiptId))
+		.orderBy(standingAllocation.id);
+	const actIds = [...new Set(parts.map((row) => row.standing_allocation.actId))];
+	const itemIds = [...new Set(parts.map((row) => row.standing_allocation.itemId))];
 	const gaps = await db
-		.select({ gap: difference, owner: document.customerId, currency: document.currency })
-		.from(difference)
-		.innerJoin(item, eq(item.id, difference.itemId))
+		.select()
+		.from(standingDifference)
+		.innerJoin(item, eq(item.id, standingDifference.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
-		.where(
-			and(
-				inArray(difference.actId, actIds),
-				inArray(difference.itemId, itemIds),
-				isNull(difference.undoesId),
-				sql`not exists (select 1 from difference u where u.undoes_id = ${difference.id})`
-			)
-		)
-		.orderBy(difference.id);
+		.where(and(inArray(standingDifference.actId, actIds), inArray(standingDifference.itemId, itemIds)))
+		.orderBy(standingDifference.id);
 	const states = await db.select().from(itemState).where(inArray(itemState.itemId, itemIds));
 	return {
 		receiptId,
@@ -49,21 +48,23 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 		currency: row.currency,
 		onAccount: minor(row.state.onAccount),
 		onAccountBase: minor(row.state.onAccountBase),
-		allocations: parts.map(({ part, due, owner, currency }) => ({
-			id: part.id,
-			due: due as Day,
-			source: { receiptId },
-			creditCustomerId: part.creditCustomerId,
-			creditCurrency: row.currency,
-			itemId: part.itemId,
-			itemCustomerId: owner,
-			itemCurrency: currency,
-			amount: minor(part.amount),
-			creditAmount: minor(part.creditAmount),
-			itemBase: minor(part.itemBase),
-			creditBase: minor(part.creditBase)
-		})),
-		differences: gaps.map(({ gap, owner, currency }) => ({
+		allocations: parts.map(
+			({ standing_allocation: part, item: { due }, document: { customerId: owner, currency } }) => ({
+				id: part.id,
+				due: due as Day,
+				source: { receiptId },
+				creditCustomerId: part.creditCustomerId,
+				creditCurrency: row.currency,
+				itemId: part.itemId,
+				itemCustomerId: owner,
+				itemCurrency: currency,
+				amount: minor(part.amount),
+				creditAmount: minor(part.creditAmount),
+				itemBase: minor(part.itemBase),
+				creditBase: minor(part.creditBase)
+			})
+		),
+		differences: gaps.map(({ standing_difference: gap, document: { customerId: owner, currency } }) => ({
 			id: gap.id,
 			itemId: gap.itemId,
 			customerId: owner,

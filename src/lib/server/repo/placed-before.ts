@@ -22,7 +22,7 @@ export async function placedBefore(
 				join document d on d.id = i.document_id where a.act_id = s.act_id) as numbers
 		from receipt_state s join receipt r on r.id = s.receipt_id
 		where s.customer_id in (select value from json_each(${JSON.stringify(customerIds)}))
-			and s.state = 'placed' and s.booked >= ${addDays(first, -BACK)}
+			and s.state = 'allocated' and s.booked >= ${addDays(first, -BACK)}
 			and r.amount in (select value from json_each(${JSON.stringify(amounts)}))`);
 	return rows.map((row) => ({ ...row, numbers: JSON.parse(row.numbers) as string[] }));
 }

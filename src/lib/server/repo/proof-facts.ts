@@ -9,7 +9,7 @@ import {
 	bankAccount,
 	bankEntry,
 	bankStatement,
-	creditChange,
+	receiptAdjustment,
 	difference,
 	document,
 	item,
@@ -58,7 +58,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 			.innerJoin(itemState, eq(itemState.itemId, item.id)),
 		allocations: await db.select().from(allocation),
 		differences: await db.select().from(difference),
-		creditChanges: await db.select().from(creditChange),
+		receiptAdjustments: await db.select().from(receiptAdjustment),
 		receipts: await db
 			.select({
 				id: receipt.id,
@@ -69,9 +69,8 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				currency: receipt.currency,
 				onAccount: receiptState.onAccount,
 				onItsWay:
-					sql<boolean>`${receipt.bankEntryId} is null and ${receipt.method} <> 'petty cash' and ${receiptState.state} = 'placed'
-					and not exists (select 1 from tie t where t.recorded_id = ${receipt.id} and t.undoes_id is null
-						and not exists (select 1 from tie u where u.undoes_id = t.id))`.mapWith(Boolean),
+					sql<boolean>`${receipt.bankEntryId} is null and ${receipt.method} <> 'petty cash' and ${receiptState.state} = 'allocated'
+					and not exists (select 1 from standing_bank_match m where m.recorded_id = ${receipt.id})`.mapWith(Boolean),
 				unidentified:
 					sql<boolean>`${receiptState.unidentifiedActId} is not null and ${receiptState.state} in ('waiting', 'held')`.mapWith(
 						Boolean

@@ -6,7 +6,7 @@ import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
 import type { Reader } from '../db/open';
 import { customer, document } from '../db/schema';
-import type { DraftRow } from './draft-row';
+import type { ManualReceiptRow } from './manual-receipt-row';
 
 /**
  * Reads rows pasted from a spreadsheet: customer (code, name or document number), day, method, reference, amount, and what
@@ -17,9 +17,9 @@ export async function readPasted(
 	text: string,
 	today: Day,
 	methods: readonly string[]
-): Promise<Result<DraftRow[]>> {
+): Promise<Result<ManualReceiptRow[]>> {
 	const problems: Problem[] = [];
-	const rows: DraftRow[] = [];
+	const rows: ManualReceiptRow[] = [];
 	for (const [i, line] of text.split(/\r?\n/).entries()) {
 		if (!line.trim()) continue;
 		const [who = '', when = '', how = '', reference = '', sum = '', pays = ''] = line

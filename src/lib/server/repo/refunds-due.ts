@@ -22,10 +22,9 @@ export async function refundsDue(db: Reader): Promise<RefundDue[]> {
 			coalesce(r.payer_name, k.name) as payee,
 			coalesce(r.payer_account, (select p.account from payer_account p where p.customer_id = k.id limit 1)) as account,
 			-c.amount as amount, r.currency, a.user_name as "by"
-		from credit_change c join receipt r on r.id = c.receipt_id join customer k on k.id = c.customer_id
+		from standing_receipt_adjustment c join receipt r on r.id = c.receipt_id join customer k on k.id = c.customer_id
 		join act a on a.id = c.act_id
-		where c.kind = 'refund' and c.undoes_id is null
-			and not exists (select 1 from credit_change u where u.undoes_id = c.id)
-			and not exists (select 1 from refund_in_file f where f.credit_change_id = c.id)
+		where c.kind = 'refund'
+			and not exists (select 1 from refund_in_file f where f.receipt_adjustment_id = c.id)
 		order by c.id`);
 }

@@ -28,9 +28,6 @@ export interface ReturnedPayment {
 	readonly at: string;
 }
 
-const STANDS = sql`not exists (select 1 from act u where u.undoes_id = p.act_id)`;
-const TIE_STANDS = sql`t.undoes_id is null and not exists (select 1 from returned_tie u where u.undoes_id = t.id)`;
-
 /** Returned payments that stand, newest first; of one customer or one receipt where asked. */
 export async function returnedPayments(
 	db: Reader,
@@ -46,12 +43,11 @@ export async function returnedPayments(
 		select p.id, p.act_id as actId, p.date, p.receipt_id as receiptId, p.customer_id as customerId, c.name as customer, c.code,
 			r.payer_name as payerName, r.booked as paidOn, r.method, r.text, p.currency, p.amount, p.fee, p.reason, p.note,
 			p.charge_id as chargeId, p.opened, n.letter_id as letterId, a.user_name as by, a.at,
-			exists (select 1 from returned_tie t where t.returned_id = p.id and t.part in ('money', 'both') and ${TIE_STANDS}) as moneyShown,
-			exists (select 1 from returned_tie t where t.returned_id = p.id and t.part in ('fee', 'both') and ${TIE_STANDS}) as feeShown
-		from returned_payment p join receipt r on r.id = p.receipt_id join customer c on c.id = p.customer_id
+			exists (select 1 from standing_bank_return_match m where m.returned_id = p.id and m.part in ('money', 'both')) as moneyShown,
+			exists (select 1 from standing_bank_return_match m where m.returned_id = p.id and m.part in ('fee', 'both')) as feeShown
+		from standing_returned_payment p join receipt r on r.id = p.receipt_id join customer c on c.id = p.customer_id
 		join act a on a.id = p.act_id left join returned_notice n on n.returned_id = p.id
-		where ${STANDS}
-			and ${of.customerId === undefined ? sql`1` : sql`p.customer_id = ${of.customerId}`}
+		where ${of.customerId === undefined ? sql`1` : sql`p.customer_id = ${of.customerId}`}
 			and ${of.receiptId === undefined ? sql`1` : sql`p.receipt_id = ${of.receiptId}`}
 			and ${of.id === undefined ? sql`1` : sql`p.id = ${of.id}`}
 		order by p.id desc`);
@@ -63,10 +59,10 @@ export async function returnedPayments(
 	}));
 }
 
-/** For the proof: what of standing returns and their fees no standing tie shows, and ties whose return does not stand. */
+/** For the proof: what of standing returns and their fees no standing match shows, and matches whose return does not stand. */
 export async function returnsNotShown(db: Reader): Promise<{ currency: string; amount: number }[]> {
 	return db.all<{ currency: string; amount: number }>(sql`
-		select p.currency, case when ${STANDS} then p.amount + p.fee else 0 end
-			- coalesce((select sum(t.amount) from returned_tie t where t.returned_id = p.id), 0) as amount
+		select p.currency, case when exists (select 1 from standing_returned_payment s where s.id = p.id) then p.amount + p.fee else 0 end
+			- coalesce((select sum(t.amount) from bank_return_match t where t.returned_id = p.id), 0) as amount
 		from returned_payment p`);
 }

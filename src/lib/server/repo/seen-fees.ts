@@ -19,14 +19,14 @@ export async function feePatternOf(
 	const rows = await db.all<{ gross: number; fee: number }>(sql`
 		select gross, fee from (
 			select r.amount + c.amount as gross, c.amount as fee, c.id as n, c.act_id as act_id
-			from credit_change c join receipt r on r.id = c.receipt_id join receipt_state s on s.receipt_id = r.id
-			where c.kind in ('processor_fee', 'bank_charge') and c.undoes_id is null and r.currency = ${currency} and ${who}
+			from standing_receipt_adjustment c join receipt r on r.id = c.receipt_id join receipt_state s on s.receipt_id = r.id
+			where c.kind in ('processor_fee', 'bank_charge') and r.currency = ${currency} and ${who}
 				and s.act_id = c.act_id
 			union all
 			select (select sum(a.amount) from allocation a where a.act_id = d.act_id and a.item_id = d.item_id) + d.amount,
 				d.amount, d.id, d.act_id
-			from difference d join receipt r on r.id = d.receipt_id join receipt_state s on s.receipt_id = r.id
-			where d.kind in ('processor_fee', 'bank_charge') and d.undoes_id is null and r.currency = ${currency} and ${who}
+			from standing_difference d join receipt r on r.id = d.receipt_id join receipt_state s on s.receipt_id = r.id
+			where d.kind in ('processor_fee', 'bank_charge') and r.currency = ${currency} and ${who}
 				and s.act_id = d.act_id
 		) where gross > fee order by act_id desc, n desc limit ${MOST}`);
 	return feePattern(rows.map((row) => ({ gross: minor(row.gross), fee: minor(row.fee) })));

@@ -1,9 +1,9 @@
-import { sql } from 'drizzle-orm';
 import type { Day } from '../../core/day/day';
-import type { CreditState, NumberedPlacing } from '../../core/model/placing';
+import type { NumberedPlacing } from '../../core/model/placing';
 import { insertRows } from '../db/insert-rows';
 import type { Tx } from '../db/open';
-import { allocation, creditChange, difference } from '../db/schema';
+import { allocation, receiptAdjustment, difference } from '../db/schema';
+import { changeCredits } from './receipt-states';
 import { changeItems } from './change-items';
 
 /** Writes what a placing did to the sub-ledger: its links, differences and credit changes, and how items and credits stand now. */
@@ -48,11 +48,11 @@ export async function writePlacing(
 				base
 			}))
 		);
-	if (placing.creditChanges.length)
+	if (placing.receiptAdjustments.length)
 		await insertRows(
 			tx,
-			creditChange,
-			placing.creditChanges.map(({ id, receiptId, customerId, kind, amount, base }) => ({
+			receiptAdjustment,
+			placing.receiptAdjustments.map(({ id, receiptId, customerId, kind, amount, base }) => ({
 				id,
 				actId,
 				date,
@@ -69,13 +69,4 @@ export async function writePlacing(
 		actId,
 		placing.credits.filter((one) => one.receiptId !== at.receiptId)
 	);
-}
-
-/** Writes what of earlier money is left on account after an act, and raises its versions. */
-export async function changeCredits(tx: Tx, actId: number, credits: readonly CreditState[]): Promise<void> {
-	if (credits.length === 0) return;
-	const rows = JSON.stringify(credits.map((one) => [one.receiptId, one.onAccount, one.onAccountBase]));
-	await tx.run(sql`update receipt_state
-		set on_account = rows.value ->> 1, on_account_base = rows.value ->> 2, version = version + 1, last_act_id = ${actId}
-		from json_each(${rows}) as rows where receipt_state.receipt_id = rows.value ->> 0`);
 }

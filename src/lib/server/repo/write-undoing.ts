@@ -1,13 +1,13 @@
 import type { Day } from '../../core/day/day';
 import type { JournalSource, JournalSourceKind } from '../../core/model/journal';
 import type { Tx } from '../db/open';
-import { allocation, creditChange, difference } from '../db/schema';
+import { allocation, receiptAdjustment, difference } from '../db/schema';
 import { takeIds } from '../db/take-ids';
 
 export interface FirstRecords {
 	readonly allocations: readonly (typeof allocation.$inferSelect)[];
 	readonly differences: readonly (typeof difference.$inferSelect)[];
-	readonly creditChanges: readonly (typeof creditChange.$inferSelect)[];
+	readonly receiptAdjustments: readonly (typeof receiptAdjustment.$inferSelect)[];
 }
 
 /** The record that takes back each first one, by kind and number. */
@@ -17,12 +17,12 @@ export type Undoings = ReadonlyMap<string, number>;
 export async function writeUndoing(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day },
-	{ allocations, differences, creditChanges }: FirstRecords
+	{ allocations, differences, receiptAdjustments }: FirstRecords
 ): Promise<Undoings> {
 	const undoings = new Map<string, number>();
 	const turned = async <T extends { readonly id: number }>(
 		kind: JournalSourceKind,
-		table: typeof allocation | typeof difference | typeof creditChange,
+		table: typeof allocation | typeof difference | typeof receiptAdjustment,
 		rows: readonly T[]
 	) => {
 		let id = rows.length ? await takeIds(tx, table, rows.length) : 0;
@@ -33,7 +33,7 @@ export async function writeUndoing(
 	};
 	const parts = await turned('allocation', allocation, allocations);
 	const gaps = await turned('deduction', difference, differences);
-	const changes = await turned('receipt-adjustment', creditChange, creditChanges);
+	const changes = await turned('receipt-adjustment', receiptAdjustment, receiptAdjustments);
 	if (parts.length)
 		await tx.insert(allocation).values(
 			parts.map((row) => ({
@@ -48,7 +48,7 @@ export async function writeUndoing(
 		await tx.insert(difference).values(gaps.map((row) => ({ ...row, amount: -row.amount, base: -row.base })));
 	if (changes.length)
 		await tx
-			.insert(creditChange)
+			.insert(receiptAdjustment)
 			.values(changes.map((row) => ({ ...row, amount: -row.amount, base: -row.base })));
 	return undoings;
 }

@@ -36,7 +36,7 @@
 		<p class="mt-1">{actSentence(data.may.said)}</p>
 		<p class="mt-2 flex gap-3">
 			{#if data.may.putRight}
-				<a class="btn" href="/money-in/again/{data.may.putRight.actId}">Put it right</a>
+				<a class="btn" href="/money-in/reallocate/{data.may.putRight.actId}">Put it right</a>
 				<a class="btn" href="/money-in/returned/{data.may.putRight.receiptId}">It came back</a>
 			{/if}
 			{#if data.may.undo}

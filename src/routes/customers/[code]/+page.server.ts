@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/http/view';
 import { lookAtAccount } from '$lib/server/looks/account';
+import { lookAtLedger } from '$lib/server/looks/account-ledger';
 import { lookAtItem } from '$lib/server/looks/item-life';
 import { action } from '$lib/server/http/action';
 import { forgetHabit } from '$lib/server/acts/forget-habit';
@@ -10,8 +11,11 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const account = await view(locals, lookAtAccount, params.code);
 	if (!account) error(404, `There is no account ${params.code}.`);
+	const before = url.searchParams.get('before');
+	const ledger = await view(locals, lookAtLedger, { code: params.code, before });
+	if (!ledger) error(404, `There is no account ${params.code}.`);
 	const itemId = Number(url.searchParams.get('item')) || null;
-	return { account, item: itemId ? await view(locals, lookAtItem, itemId) : null };
+	return { account, ledger, item: itemId ? await view(locals, lookAtItem, itemId) : null };
 };
 
 export const actions = {

@@ -10,7 +10,8 @@
 	let { data } = $props();
 	const account = $derived(data.account);
 	const customer = $derived(account.customer);
-	const rows = $derived([...account.rows].reverse());
+	const rows = $derived([...data.ledger.rows].reverse());
+	const paged = $derived(page.url.searchParams.has('before'));
 	const stands = $derived(
 		list(
 			account.standing.map((one) => {
@@ -49,7 +50,7 @@
 				{one.reference} of {money(one.amount, one.currency)}, dated {shortDay(
 					one.date,
 					data.today ?? undefined
-				)}, not yet counted. <a class="underline" href="/money-in/by-hand">Payments by hand</a>
+				)}, not yet counted. <a class="underline" href="/money-in/manual-receipts">Payments by hand</a>
 			</p>
 		{/each}
 		<p class="mt-3 flex flex-wrap gap-x-3 gap-y-2">
@@ -65,7 +66,7 @@
 			<a class="btn" href="/open-items/new?customer={customer.id}">Write a document</a>
 			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
 					>Move payments</a
-				><a class="btn" href="/odd-pennies/remainders?customer={customer.code}">Write off</a>{/if}
+				><a class="btn" href="/odd-pennies/small-balances?customer={customer.code}">Write off</a>{/if}
 		</p>
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"
@@ -93,7 +94,7 @@
 									>
 								{:else if data.who?.role !== 'reader'}<span
 										class="absolute right-0 bottom-1.5 bg-paper pl-2 text-sm whitespace-nowrap opacity-0 group-focus-within:opacity-100 group-hover:opacity-100"
-										><a class="text-copper" href="/money-in/again/{row.actId}">put right</a>
+										><a class="text-copper" href="/money-in/reallocate/{row.actId}">put right</a>
 										<a class="ml-2 text-copper" href="/money-in/returned/{row.receiptId}">came back</a></span
 									>{/if}
 							{/if}
@@ -130,8 +131,26 @@
 					</tr>
 				{:else}<tr><td colspan="6" class="py-6 text-soft">Nothing was ever posted on this account.</td></tr
 					>{/each}
+				{#each data.ledger.brought as one (one.currency)}
+					<tr class="text-soft">
+						<td></td><td colspan="4">Brought forward</td>
+						<td class="num font-semibold"
+							>{account.standing.length > 1
+								? money(one.amount, one.currency)
+								: amount(one.amount, one.currency)}</td
+						>
+					</tr>
+				{/each}
 			</tbody>
 		</table>
+		{#if data.ledger.earlier || paged}
+			<p class="mt-3 flex gap-4">
+				{#if data.ledger.earlier}<a class="underline" href="{here}?before={data.ledger.earlier}"
+						>Further back</a
+					>{/if}
+				{#if paged}<a class="underline" href={here}>The newest</a>{/if}
+			</p>
+		{/if}
 	</section>
 	<aside class="overflow-y-auto border-l border-rule px-6 pt-5 text-sm {data.item ? 'bg-sheet' : ''}">
 		{#if data.item}

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
-import { look, statusOf } from '$lib/server/http/refuse';
+import { statusOf } from '$lib/server/http/refuse';
 import { view } from '$lib/server/http/view';
 import { lookAtLetter } from '$lib/server/looks/letters';
 import { lookAtReturned } from '$lib/server/looks/returns';

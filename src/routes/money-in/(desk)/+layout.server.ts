@@ -1,4 +1,5 @@
 import { view } from '$lib/server/http/view';
+import { countInApproval } from '$lib/server/looks/approvals';
 import { lookAtPile } from '$lib/server/looks/pile';
 import type { LayoutServerLoad } from './$types';
 
@@ -11,5 +12,6 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 		(a, b) =>
 			Number(!!a.held) - Number(!!b.held) || order.indexOf(a.band) - order.indexOf(b.band) || a.id - b.id
 	);
-	return { rows, fresh: pile.fresh, doneOfNewest: pile.doneOfNewest, credits: pile.credits };
+	const { fresh, doneOfNewest, credits } = pile;
+	return { rows, fresh, doneOfNewest, credits, inApproval: await view(locals, countInApproval, null) };
 };

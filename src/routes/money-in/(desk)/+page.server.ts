@@ -3,6 +3,7 @@ import { postCertain } from '$lib/server/acts/post-certain';
 import { joinParts } from '$lib/server/acts/split-receipt';
 import { matchBankEntry } from '$lib/server/acts/match-bank-entry';
 import { view } from '$lib/server/http/view';
+import { whereReceiptIs } from '$lib/server/looks/where-receipt-is';
 import { lookAtDesk } from '$lib/server/looks/desk';
 import type { PileRow } from '$lib/server/looks/pile';
 import { reasonSentence } from '$lib/words/reason-sentence';
@@ -30,7 +31,7 @@ export const load: PageServerLoad = async ({ locals, url, depends, parent }) => 
 		desk,
 		lay,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
-		gone: asked !== null && desk === null,
+		gone: asked !== null && desk === null ? await view(locals, whereReceiptIs, asked) : null,
 		mayAct: who!.role !== 'reader'
 	};
 };

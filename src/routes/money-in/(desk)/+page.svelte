@@ -15,7 +15,7 @@
 	import { Placing } from '$lib/desk/placing.svelte';
 	import type SetsHere from '$lib/desk/SetsHere.svelte';
 	import ReturnNote from '$lib/desk/ReturnNote.svelte';
-	import TieNote from '$lib/desk/TieNote.svelte';
+	import BankMatchNote from '$lib/desk/BankMatchNote.svelte';
 	import { ActForm } from '$lib/desk/act-form.svelte';
 	import type { Done } from '$lib/desk/done';
 	import type { allocateReceipt } from '$lib/server/acts/allocate-receipt';
@@ -203,10 +203,17 @@
 			</p>
 			<BringIn mayAct={data.mayAct} />
 			<p class="mt-1 text-sm">
-				<a href="/money-in/by-hand">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
+				<a href="/money-in/manual-receipts">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
 				<a href="/money-in/refunds">Refunds</a> · <a href="/money-in/returned">Returned</a>
 			</p>
 		</div>
+		{#if data.inApproval}
+			<p class="px-5 pt-2 text-sm">
+				<a class="text-copper" href="/odd-pennies/approvals"
+					>{count(data.inApproval, 'receipt waits', 'receipts wait')} for a supervisor</a
+				>
+			</p>
+		{/if}
 		<PileList
 			rows={data.rows}
 			credits={data.credits}
@@ -220,18 +227,28 @@
 		{#if data.gone}
 			<div class="p-7">
 				<p class="note">
-					This receipt is not in the pile any more: somebody has dealt with it. <a
-						class="underline"
-						href="/money-in">Go on with the pile</a
-					>
+					{#if data.gone === 'in_approval'}
+						This receipt waits for a supervisor, with what was allocated on it.
+						<a class="underline" href="/odd-pennies/approvals">See what was asked</a>
+					{:else}
+						This receipt is not in the pile any more: somebody has dealt with it. <a
+							class="underline"
+							href="/money-in">Go on with the pile</a
+						>
+					{/if}
 				</p>
 			</div>
 		{/if}
 		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
 		{#if placing && data.desk}
 			{#key data.desk}
-				{#if data.desk.receipt && data.desk.ties.length && data.mayAct}
-					<TieNote receipt={data.desk.receipt} ties={data.desk.ties} today={data.today ?? ''} {done} />
+				{#if data.desk.receipt && data.desk.bankMatches.length && data.mayAct}
+					<BankMatchNote
+						receipt={data.desk.receipt}
+						bankMatches={data.desk.bankMatches}
+						today={data.today ?? ''}
+						{done}
+					/>
 				{/if}
 				{#if data.desk.receipt && data.desk.debit}
 					<ReturnNote

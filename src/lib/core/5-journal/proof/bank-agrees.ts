@@ -52,7 +52,7 @@ export function bankAgrees(facts: ProofFacts): Breach[] {
 		if (receipt.bankEntryId === null || receipt.state === 'withdrawn') continue;
 		if (receipt.state !== 'split') tally(parts, receipt.bankEntryId, receipt.amount);
 		const { state, unidentified } = receipt;
-		if (unidentified || state === 'placed' || state === 'set_aside' || state === 'tied')
+		if (unidentified || state === 'allocated' || state === 'set_aside' || state === 'matched')
 			tally(posted, receipt.bankEntryId, receipt.amount);
 	}
 	for (const entry of facts.entries) {

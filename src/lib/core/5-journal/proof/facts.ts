@@ -51,7 +51,7 @@ export interface ProofFacts {
 		readonly undoesId: number | null;
 	}[];
 	/** Kept fees raise a receipt's credit (+), surpluses and refunds lower it (−). */
-	readonly creditChanges: readonly {
+	readonly receiptAdjustments: readonly {
 		readonly id: number;
 		readonly date: string;
 		readonly receiptId: number;

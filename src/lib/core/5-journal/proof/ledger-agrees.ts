@@ -43,7 +43,7 @@ export function ledgerAgrees(facts: ProofFacts): Breach[] {
 			move(credit.customerId, credit.currency, part.date, -part.creditAmount);
 		}
 	}
-	for (const { receiptId, customerId, date, amount } of facts.creditChanges) {
+	for (const { receiptId, customerId, date, amount } of facts.receiptAdjustments) {
 		tally(unallocated, receiptId, amount);
 		move(customerId, receipts.get(receiptId)!.currency, date, amount);
 	}

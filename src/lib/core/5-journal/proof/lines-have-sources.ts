@@ -37,7 +37,7 @@ export function linesHaveSources(facts: ProofFacts): Breach[] {
 		const { amount, currency } = receipts.get(receiptId)!;
 		add(want, `receipt ${receiptId} ${customerId} ${currency}`, -sign * amount, null);
 	}
-	for (const { id, receiptId, customerId, amount, base } of facts.creditChanges)
+	for (const { id, receiptId, customerId, amount, base } of facts.receiptAdjustments)
 		add(want, `receipt-adjustment ${id} ${customerId} ${receipts.get(receiptId)!.currency}`, -amount, -base);
 	for (const { id, itemId, amount, base } of facts.differences) {
 		const { customerId, currency, credit } = items.get(itemId)!;

@@ -12,7 +12,7 @@ export function nothingBeyond(facts: ProofFacts): Breach[] {
 		);
 	}
 	const credited = new Map<number, number>();
-	for (const { receiptId, kind, amount } of facts.creditChanges)
+	for (const { receiptId, kind, amount } of facts.receiptAdjustments)
 		if (kind === 'processor_fee' || kind === 'bank_charge') tally(credited, receiptId, amount);
 		else tally(used, `receipt ${receiptId}`, -amount);
 	for (const part of facts.differences) tally(used, `item ${part.itemId}`, part.amount);

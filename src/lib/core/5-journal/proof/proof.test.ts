@@ -62,7 +62,7 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 		}
 	],
 	differences: [{ id: 1, date: '2026-10-05', itemId: 1, amount: 10, base: 10, undoesId: null }],
-	creditChanges: [],
+	receiptAdjustments: [],
 	returned: [],
 	back: '1235',
 	receipts: [
@@ -70,7 +70,7 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 			id: 1,
 			bankEntryId: 1,
 			customerId: 1,
-			state: 'placed',
+			state: 'allocated',
 			amount: 700,
 			currency: 'GBP',
 			onAccount: 100,
@@ -141,7 +141,7 @@ describe('each rule finds its breach', () => {
 		[
 			'a fee that raises the credit but not the ledger',
 			(f) =>
-				(f.creditChanges = [
+				(f.receiptAdjustments = [
 					{
 						id: 1,
 						date: '2026-10-05',
@@ -158,7 +158,7 @@ describe('each rule finds its breach', () => {
 		[
 			'a refund beyond what came',
 			(f) =>
-				(f.creditChanges = [
+				(f.receiptAdjustments = [
 					{
 						id: 1,
 						date: '2026-10-05',

@@ -28,7 +28,7 @@ export function undoingsMatch(facts: ProofFacts): Breach[] {
 	);
 	check(
 		'credit change',
-		facts.creditChanges.map((row) => ({ ...row, itemId: row.receiptId, sums: [row.amount, row.base] }))
+		facts.receiptAdjustments.map((row) => ({ ...row, itemId: row.receiptId, sums: [row.amount, row.base] }))
 	);
 	check(
 		'difference',

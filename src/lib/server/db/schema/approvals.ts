@@ -1,8 +1,9 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { act } from './acts';
 import { customer } from './firm';
+import { receipt } from './receipts';
 
-/** What somebody wants to book beyond their limit, where there is no money whose receipt could wait for it. */
+/** What somebody wants to post beyond their limit: a supervisor answers it. */
 export const approval = sqliteTable(
 	'approval',
 	{
@@ -12,7 +13,13 @@ export const approval = sqliteTable(
 			.references(() => act.id),
 		/** The act that was asked for, the last two as earlier versions called them, and its input as JSON. */
 		kind: text('kind', {
-			enum: ['decide-claims', 'write-off-small-balances', 'decide-claim', 'write-off-remainders']
+			enum: [
+				'allocate-receipt',
+				'decide-claims',
+				'write-off-small-balances',
+				'decide-claim',
+				'write-off-remainders'
+			]
 		}).notNull(),
 		input: text('input').notNull(),
 		/** Which limits it is beyond, as JSON; sums in base currency. */
@@ -22,9 +29,11 @@ export const approval = sqliteTable(
 		about: text('about').notNull(),
 		/** The account, where it is about one alone. */
 		customerId: integer('customer_id').references(() => customer.id),
+		/** The receipt that waits for it, where it is one. */
+		receiptId: integer('receipt_id').references(() => receipt.id),
 		state: text('state', { enum: ['waiting', 'agreed', 'refused', 'withdrawn'] }).notNull(),
 		/** The act that answered it. */
 		endedActId: integer('ended_act_id').references(() => act.id)
 	},
-	(t) => [index('approval_state').on(t.state)]
+	(t) => [index('approval_state').on(t.state), index('approval_receipt').on(t.receiptId)]
 );

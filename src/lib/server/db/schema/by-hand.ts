@@ -8,8 +8,8 @@ import { receipt } from './receipts';
  * Money as somebody typed it before the bank shows it; not posted, so it may be changed and removed. One dated in the future
  * is a post-dated cheque: held until its day, not money before.
  */
-export const draftReceipt = sqliteTable(
-	'draft_receipt',
+export const manualReceipt = sqliteTable(
+	'manual_receipt',
 	{
 		id: integer('id').primaryKey(),
 		customerId: integer('customer_id')
@@ -24,7 +24,7 @@ export const draftReceipt = sqliteTable(
 		pays: text('pays').notNull(),
 		typedBy: text('typed_by').notNull()
 	},
-	(t) => [index('draft_receipt_date').on(t.date), index('draft_receipt_customer').on(t.customerId)]
+	(t) => [index('manual_receipt_date').on(t.date), index('manual_receipt_customer').on(t.customerId)]
 );
 
 /** Cheques and cash paid in together: one entry at the bank. */
@@ -51,8 +51,8 @@ export const slipReceipt = sqliteTable('slip_receipt', {
 });
 
 /** A receipt recorded by hand met by the bank's entry: the same money, counted once. Undone by a second row. */
-export const tie = sqliteTable(
-	'tie',
+export const bankMatch = sqliteTable(
+	'bank_match',
 	{
 		id: integer('id').primaryKey(),
 		actId: integer('act_id')
@@ -67,5 +67,5 @@ export const tie = sqliteTable(
 			.references(() => receipt.id),
 		undoesId: integer('undoes_id').unique()
 	},
-	(t) => [index('tie_shown').on(t.shownId), index('tie_recorded').on(t.recordedId)]
+	(t) => [index('bank_match_shown').on(t.shownId), index('bank_match_recorded').on(t.recordedId)]
 );

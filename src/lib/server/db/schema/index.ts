@@ -12,3 +12,4 @@ export * from './advices';
 export * from './approvals';
 export * from './lessons';
 export * from './sequences';
+export * from './standing';

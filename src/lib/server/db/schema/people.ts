@@ -28,7 +28,7 @@ export const session = sqliteTable('session', {
 		.references(() => user.id, { onDelete: 'cascade' })
 });
 
-export const account = sqliteTable('account', {
+export const credential = sqliteTable('credential', {
 	id: text('id').primaryKey(),
 	accountId: text('account_id').notNull(),
 	providerId: text('provider_id').notNull(),

@@ -1,4 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { RECEIPT_STATES } from '../../../core/2-receipts/receipt-life';
+import { CLAIM_STATES } from '../../../core/4-allocation/claim-life';
 import { CLAIM_REASONS } from '../../../core/model/claim';
 import { DIFFERENCE_KINDS } from '../../../core/model/records';
 import { act } from './acts';
@@ -35,16 +37,6 @@ export const receipt = sqliteTable(
 	},
 	(t) => [index('receipt_entry').on(t.bankEntryId), index('receipt_parent').on(t.parentId)]
 );
-
-export const RECEIPT_STATES = [
-	'waiting',
-	'held',
-	'placed',
-	'set_aside',
-	'split',
-	'withdrawn',
-	'tied'
-] as const;
 
 /** Where a receipt stands; follows from the acts on it. */
 export const receiptState = sqliteTable(
@@ -138,8 +130,8 @@ export const difference = sqliteTable(
 );
 
 /** A change of a receipt's credit other than by allocation: a kept fee raises it; a surplus, a refund or its return lowers it. */
-export const creditChange = sqliteTable(
-	'credit_change',
+export const receiptAdjustment = sqliteTable(
+	'receipt_adjustment',
 	{
 		id: integer('id').primaryKey(),
 		actId: integer('act_id')
@@ -159,7 +151,7 @@ export const creditChange = sqliteTable(
 		base: integer('base').notNull(),
 		undoesId: integer('undoes_id').unique()
 	},
-	(t) => [index('credit_change_receipt').on(t.receiptId), index('credit_change_act').on(t.actId)]
+	(t) => [index('receipt_adjustment_receipt').on(t.receiptId), index('receipt_adjustment_act').on(t.actId)]
 );
 
 /** A short payment in dispute: the document that it is owed by, the item it was taken from, and who follows it up. */
@@ -179,7 +171,7 @@ export const claim = sqliteTable(
 		owner: text('owner').notNull(),
 		deadline: text('deadline').notNull(),
 		note: text('note').notNull(),
-		state: text('state', { enum: ['open', 'allowed', 'billed_back', 'written_off', 'withdrawn'] }).notNull()
+		state: text('state', { enum: CLAIM_STATES }).notNull()
 	},
 	(t) => [index('claim_from').on(t.fromItemId), index('claim_state').on(t.state, t.deadline)]
 );

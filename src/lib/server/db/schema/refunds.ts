@@ -1,7 +1,7 @@
 import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { act } from './acts';
 import { bankAccount } from './bank';
-import { creditChange } from './receipts';
+import { receiptAdjustment } from './receipts';
 
 /** A file of refunds for the bank, kept exactly as it was made. */
 export const refundFile = sqliteTable('refund_file', {
@@ -19,9 +19,9 @@ export const refundFile = sqliteTable('refund_file', {
 
 /** A refund in its file: once only, so that nothing is paid back twice. */
 export const refundInFile = sqliteTable('refund_in_file', {
-	creditChangeId: integer('credit_change_id')
+	receiptAdjustmentId: integer('receipt_adjustment_id')
 		.primaryKey()
-		.references(() => creditChange.id),
+		.references(() => receiptAdjustment.id),
 	fileId: integer('file_id')
 		.notNull()
 		.references(() => refundFile.id)

@@ -41,8 +41,8 @@ export const returnedPayment = sqliteTable(
 );
 
 /** The bank's debit entry that shows a return, its fee, or both: the same money, counted once. Undone by a second row. */
-export const returnedTie = sqliteTable(
-	'returned_tie',
+export const bankReturnMatch = sqliteTable(
+	'bank_return_match',
 	{
 		id: integer('id').primaryKey(),
 		actId: integer('act_id')
@@ -61,7 +61,7 @@ export const returnedTie = sqliteTable(
 		base: integer('base').notNull(),
 		undoesId: integer('undoes_id').unique()
 	},
-	(t) => [index('returned_tie_returned').on(t.returnedId), index('returned_tie_act').on(t.actId)]
+	(t) => [index('bank_return_match_returned').on(t.returnedId), index('bank_return_match_act').on(t.actId)]
 );
 
 /** The letter that told a customer of a returned payment. */

@@ -106,7 +106,7 @@ async function wantedOf(tx: Tx, from: number, to: number): Promise<Map<number, W
 	for (const row of await tx.all<Row>(sql`
 		select c.act_id as actId, c.id, c.customer_id as customerId, r.currency, -c.amount as amount, -c.base as base,
 			c.receipt_id as receiptId
-		from credit_change c join receipt r on r.id = c.receipt_id
+		from receipt_adjustment c join receipt r on r.id = c.receipt_id
 		where c.act_id >= ${from} and c.act_id < ${to} order by c.id`))
 		add(row.actId, {
 			...row,

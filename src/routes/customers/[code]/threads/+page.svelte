@@ -144,7 +144,7 @@
 			{#if !link.off && data.mayAct}
 				<div class="mt-4 flex flex-wrap gap-2">
 					{#if source.actId === link.actId}
-						<a class="btn btn-main" href="/money-in/again/{link.actId}">Move it, or part of it</a>
+						<a class="btn btn-main" href="/money-in/reallocate/{link.actId}">Move it, or part of it</a>
 					{/if}
 					<form method="POST" action="?/off" use:enhance={form.submit()}>
 						<input type="hidden" name="actId" value={link.actId} />

@@ -8,7 +8,7 @@
 
 <div class="mx-auto max-w-[640px] px-8 pt-6 pb-12">
 	<p class="text-sm print:hidden">
-		<a href="/money-in/by-hand">Payments recorded by hand</a>
+		<a href="/money-in/manual-receipts">Payments recorded by hand</a>
 		<button class="btn float-right" onclick={() => window.print()}>Print</button>
 	</p>
 	<h1 class="mt-4">Paying-in slip {slip.id}</h1>

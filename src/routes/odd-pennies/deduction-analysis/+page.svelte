@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { LostRow } from '$lib/server/looks/lost';
+	import type { LostRow } from '$lib/server/looks/deduction-analysis';
 	import MonthColumns from '$lib/ui/MonthColumns.svelte';
 	import type { ClaimReason } from '$lib/core/model/claim';
 	import { CLAIM_WORDS } from '$lib/words/claim-words';

@@ -35,13 +35,12 @@
 	<p class="text-sm"><a class="inline-block py-0.5" href="/odd-pennies">Odd pennies</a></p>
 	<h1>
 		{data.waiting.length
-			? `${count(data.waiting.length, 'writing-off waits', 'writings-off wait')} for a supervisor.`
+			? `${count(data.waiting.length, 'posting waits', 'postings wait')} for a supervisor.`
 			: 'Nothing waits for a supervisor.'}
 	</h1>
 	<p class="mt-1 mb-3 max-w-[70ch] says">
 		What is above somebody’s limit is not posted until a supervisor agrees. It is then posted as it was asked
 		for, in the supervisor’s name; if the account changed meanwhile, it is refused and has to be asked anew.
-		Receipts above a limit wait in the <a class="underline" href="/money-in">pile</a>.
 	</p>
 	<Problems problems={form.problems} />
 	{#each data.waiting as one (one.asked)}
@@ -52,6 +51,17 @@
 						href="/customers/{one.code}">{one.customer}</a
 					>{/if}.
 			</p>
+			{#if one.lines.length}
+				<ul class="mt-1 grid gap-0.5 text-sm">
+					{#each one.lines as line, i (i)}
+						<li>
+							{line.number}: {money(line.cash, line.currency)}{line.differences.length
+								? `, ${list(line.differences.map((gap) => `${money(gap.amount, line.currency)} ${DIFFERENCE_NAMES[gap.kind].toLowerCase()}`))}`
+								: ''}
+						</li>
+					{/each}
+				</ul>
+			{/if}
 			<p class="text-sm text-soft">
 				{moment(one.at)}. {list(one.over.map(beyond))}.
 				<a class="underline" href="/books/record?before={one.asked + 1}">The record</a>

@@ -9,12 +9,12 @@
 	/** Money recorded by hand that this entry shows: tied, it is counted once. */
 	let {
 		receipt,
-		ties,
+		bankMatches,
 		today,
 		done
 	}: {
 		receipt: { id: number; version: number };
-		ties: readonly OnItsWay[];
+		bankMatches: readonly OnItsWay[];
 		today: string;
 		done: Done;
 	} = $props();
@@ -27,7 +27,7 @@
 <div class="note mx-4 mt-4 xl:mx-6">
 	<p><strong class="text-copper">Recorded before?</strong> This sum is on its way already:</p>
 	<ul class="mt-1 grid gap-1">
-		{#each ties as one (`${one.kind} ${one.id}`)}
+		{#each bankMatches as one (`${one.kind} ${one.id}`)}
 			<li>
 				<div class="flex items-center gap-3">
 					<span

@@ -19,7 +19,7 @@ export interface LostRow {
  * What was lost in the last twelve months to discounts, fees, small differences, bad debts and claims that were allowed. Tax
  * kept back is recoverable and not among it; what was taken back is not either.
  */
-export const lookAtLost = defineLook('reader', async (db, _: null, { today }) => {
+export const lookAtDeductions = defineLook('reader', async (db, _: null, { today }) => {
 	let from: Day = firstOfMonth(today);
 	const months: string[] = [from.slice(0, 7)];
 	while (months.length < 12) {
@@ -33,7 +33,7 @@ export const lookAtLost = defineLook('reader', async (db, _: null, { today }) =>
 			left join claim cl on cl.document_id = doc.id
 			where d.kind not in ('claim', 'settled_before', 'withholding_tax') and d.date >= ${from}
 			union all
-			select c.date, c.kind, null, c.customer_id, c.base from credit_change c
+			select c.date, c.kind, null, c.customer_id, c.base from receipt_adjustment c
 			where c.kind in ('processor_fee', 'bank_charge') and c.date >= ${from}
 			union all
 			select a.date, 'allowance', cl.reason, doc.customer_id, a.item_base

@@ -8,7 +8,7 @@ import {
 	act,
 	allocation,
 	claim,
-	creditChange,
+	receiptAdjustment,
 	customer,
 	difference,
 	letter,
@@ -42,7 +42,7 @@ export interface Again {
 }
 
 /** Money that was placed, to be put right: null where that placing does not stand any more. */
-export const lookAgain = defineLook(
+export const lookAtReallocation = defineLook(
 	'clerk',
 	async (
 		db,
@@ -56,7 +56,7 @@ export const lookAgain = defineLook(
 			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 			.where(eq(receiptState.actId, input.actId))
 			.get();
-		if (!first || !found || found.state.state !== 'placed') return null;
+		if (!first || !found || found.state.state !== 'allocated') return null;
 		const order = await orderOf(db, first, found.row, found.state);
 		const row: Waiting = {
 			...found.row,
@@ -82,7 +82,7 @@ export const lookAgain = defineLook(
 				...frame,
 				items: items.map(({ touched: _touched, ...item }) => item),
 				credits: await creditsAsBefore(db, frame.credits, found.row.id, parts),
-				ties: [],
+				bankMatches: [],
 				suspects: []
 			},
 			...{ actId: first.id, by: first.userName, at: first.at, date: first.date },
@@ -118,7 +118,7 @@ async function orderOf(
 		.from(difference)
 		.where(eq(difference.actId, first.id))
 		.orderBy(asc(difference.id));
-	const changes = await db.select().from(creditChange).where(eq(creditChange.actId, first.id));
+	const changes = await db.select().from(receiptAdjustment).where(eq(receiptAdjustment.actId, first.id));
 	const claims = await db.select().from(claim).where(eq(claim.actId, first.id));
 	const cash = new Map<number, number>();
 	/** In the item's own currency, where that is not the money's. */

@@ -4,7 +4,7 @@ import { methodsOf } from '../repo/methods';
 import {
 	bankAccount,
 	customer,
-	draftReceipt,
+	manualReceipt,
 	payingInSlip,
 	receipt,
 	receiptState,
@@ -19,12 +19,12 @@ const LATE_DAYS = 5;
 const SLIPS = 12;
 
 /** Payments recorded by hand: typed and not posted, dated for later, waiting for a slip, and on their way. */
-export const lookAtByHand = defineLook('reader', async (db, _: null, { today }) => {
+export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { today }) => {
 	const drafts = await db
-		.select({ draft: draftReceipt, name: customer.name, code: customer.code })
-		.from(draftReceipt)
-		.innerJoin(customer, eq(customer.id, draftReceipt.customerId))
-		.orderBy(asc(draftReceipt.date), asc(draftReceipt.id));
+		.select({ draft: manualReceipt, name: customer.name, code: customer.code })
+		.from(manualReceipt)
+		.innerJoin(customer, eq(customer.id, manualReceipt.customerId))
+		.orderBy(asc(manualReceipt.date), asc(manualReceipt.id));
 	const rows = drafts.map(({ draft, name, code }) => ({ ...draft, name, code }));
 	const loose = await db
 		.select({
@@ -43,7 +43,7 @@ export const lookAtByHand = defineLook('reader', async (db, _: null, { today }) 
 			and(
 				isNull(receipt.bankEntryId),
 				inArray(receipt.method, ['cheque', 'cash']),
-				eq(receiptState.state, 'placed'),
+				eq(receiptState.state, 'allocated'),
 				isNull(slipReceipt.slipId)
 			)
 		)

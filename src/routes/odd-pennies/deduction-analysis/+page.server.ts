@@ -1,7 +1,7 @@
 import { view } from '$lib/server/http/view';
-import { lookAtLost } from '$lib/server/looks/lost';
+import { lookAtDeductions } from '$lib/server/looks/deduction-analysis';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	return view(locals, lookAtLost, null);
+	return view(locals, lookAtDeductions, null);
 };

@@ -11,7 +11,7 @@ const MOST = 2_000;
  * What is left open of part-paid items (or of all, where asked) up to a sum in base currency, minor units; or, for one
  * account, all that it owes, whatever the sum. At most 2,000.
  */
-export const lookAtRemainders = defineLook(
+export const lookAtSmallBalances = defineLook(
 	'reader',
 	async (db, query: { upTo: number | null; partPaid: boolean; code?: string | null }, { who }) => {
 		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;

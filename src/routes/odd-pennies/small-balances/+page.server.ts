@@ -1,6 +1,6 @@
 import { parseTyped } from '$lib/core/money/parse-typed';
 import { mayAct, view } from '$lib/server/http/view';
-import { lookAtRemainders } from '$lib/server/looks/remainders';
+import { lookAtSmallBalances } from '$lib/server/looks/small-balances';
 import { action } from '$lib/server/http/action';
 import { writeOffSmallBalances } from '$lib/server/acts/write-off-small-balances';
 import type { PageServerLoad } from './$types';
@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ locals, url, parent }) => {
 		partPaid: url.searchParams.get('all') !== 'yes',
 		code: url.searchParams.get('customer')
 	};
-	const found = await view(locals, lookAtRemainders, query);
+	const found = await view(locals, lookAtSmallBalances, query);
 	return {
 		...found,
 		partPaid: query.partPaid,

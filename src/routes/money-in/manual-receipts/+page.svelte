@@ -10,7 +10,7 @@
 	import type { postManualReceipts } from '$lib/server/acts/post-manual-receipts';
 	import { ActForm } from '$lib/desk/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import type { DraftRow } from '$lib/server/repo/draft-row';
+	import type { ManualReceiptRow } from '$lib/server/repo/manual-receipt-row';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
 	let { data } = $props();
 	let onSlip = new SvelteSet<number>();
@@ -38,7 +38,7 @@
 	const forms = [keepForm, pasteForm, methodForm, dropForm, postForm, slipForm];
 	const busy = $derived(forms.some((form) => form.busy));
 	const problems = $derived(forms.flatMap((form) => form.problems));
-	const keep = async (row: DraftRow) => (await keepForm.send({ rows: [row] })) !== null;
+	const keep = async (row: ManualReceiptRow) => (await keepForm.send({ rows: [row] })) !== null;
 	const paste = (text: string) => void pasteForm.send({ text });
 	async function addMethod(name: string): Promise<boolean> {
 		if (!(await methodForm.send({ name }))) return false;

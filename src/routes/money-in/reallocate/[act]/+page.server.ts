@@ -1,6 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { view } from '$lib/server/http/view';
-import { lookAgain } from '$lib/server/looks/again';
+import { lookAtReallocation } from '$lib/server/looks/reallocation';
 import { action } from '$lib/server/http/action';
 import { reallocate } from '$lib/server/acts/reallocate';
 import type { PageServerLoad } from './$types';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		customerId: Number(url.searchParams.get('customer')) || null,
 		also: (url.searchParams.get('accounts') ?? '').split(',').map(Number).filter(Boolean)
 	};
-	const again = await view(locals, lookAgain, input);
+	const again = await view(locals, lookAtReallocation, input);
 	if (!again) error(404, 'That placing does not stand any more: somebody has taken it back or changed it.');
 	return { again };
 };

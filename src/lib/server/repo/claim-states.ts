@@ -1,4 +1,5 @@
-import { and, eq, inArray, ne } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
+import { claimAfter, type ClaimMove, type ClaimState } from '../../core/4-allocation/claim-life';
 import type { JournalSource } from '../../core/model/journal';
 import type { Day } from '../../core/day/day';
 import { ZERO } from '../../core/money/minor';
@@ -7,17 +8,33 @@ import { claim, difference, item, itemState } from '../db/schema';
 import { takeId } from '../db/take-ids';
 import { changeItems } from './change-items';
 
+/**
+ * The one writer of where a claim stands: only moves that the core allows.
+ * @param change why it is made, who follows it up and by when, where that changes
+ */
+export async function moveClaim(
+	tx: Tx,
+	one: { readonly documentId: number; readonly state: ClaimState },
+	move: ClaimMove,
+	change: Partial<Pick<typeof claim.$inferInsert, 'reason' | 'owner' | 'deadline'>> = {}
+): Promise<void> {
+	const state = claimAfter(one.state, move);
+	if (state === null) throw new Error(`claim ${one.documentId} is ${one.state}: it cannot ${move}`);
+	await tx
+		.update(claim)
+		.set({ ...change, state })
+		.where(eq(claim.documentId, one.documentId));
+}
+
 /** A claim that something is open of again waits for its decision again. */
 export async function reopenClaims(
 	tx: Tx,
 	changes: readonly { readonly itemId: number; readonly open: number }[]
 ): Promise<void> {
 	const ids = changes.filter((one) => one.open > 0).map((one) => one.itemId);
-	const decided = tx.select({ id: item.documentId }).from(item).where(inArray(item.id, ids));
-	await tx
-		.update(claim)
-		.set({ state: 'open' })
-		.where(and(inArray(claim.documentId, decided), ne(claim.state, 'withdrawn'), ne(claim.state, 'open')));
+	const own = tx.select({ id: item.documentId }).from(item).where(inArray(item.id, ids));
+	for (const one of await tx.select().from(claim).where(inArray(claim.documentId, own)))
+		if (claimAfter(one.state, 'reopen')) await moveClaim(tx, one, 'reopen');
 }
 
 /**
@@ -48,7 +65,7 @@ export async function withdrawClaims(
 			base: state.openBase
 		});
 		await changeItems(tx, at.actId, [{ itemId: state.itemId, open: ZERO, openBase: ZERO }]);
-		await tx.update(claim).set({ state: 'withdrawn' }).where(eq(claim.documentId, one.documentId));
+		await moveClaim(tx, one, 'withdraw');
 	}
 	return sources;
 }

@@ -5,7 +5,7 @@ import { postManualReceipts } from '$lib/server/acts/post-manual-receipts';
 import { mayAct, view } from '$lib/server/http/view';
 import { methodsOf } from '$lib/server/repo/methods';
 import { readPasted } from '$lib/server/repo/read-pasted';
-import { lookAtByHand } from '$lib/server/looks/by-hand';
+import { lookAtManualReceipts } from '$lib/server/looks/manual-receipts';
 import { action, shaped } from '$lib/server/http/action';
 import { addMethod } from '$lib/server/acts/add-method';
 import { dropManualReceipts, keepManualReceipts } from '$lib/server/acts/manual-receipts';
@@ -13,7 +13,7 @@ import { ok } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const hand = await view(locals, lookAtByHand, null);
+	const hand = await view(locals, lookAtManualReceipts, null);
 	return { ...hand, mayAct: mayAct(locals) };
 };
 

@@ -1,5 +1,5 @@
 /** A row of money recorded by hand, not posted yet; without an id it is new. */
-export interface DraftRow {
+export interface ManualReceiptRow {
 	readonly id: number | null;
 	readonly customerId: number;
 	readonly date: string;
