@@ -30,7 +30,7 @@ module.exports = {
 		{
 			name: 'repo-decides-nothing',
 			severity: 'error',
-			from: { path: '^src/lib/server/(db|repo)/' },
+			from: { path: '^src/lib/server/(db|repo)/', pathNot: '\\.test\\.ts$' },
 			to: { path: '^src/lib/server/(acts|looks|http|mail|pdf|files)/|^src/routes/' }
 		},
 		{

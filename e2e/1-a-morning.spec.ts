@@ -228,7 +228,7 @@ test('payments are recorded by hand, row after row without the mouse', async ({ 
 	const heard = complaints(page);
 	await signIn(page);
 	await open(page, '/money-in/manual-receipts');
-	const typed = await page.getByRole('button', { name: /^Take the row of/ }).count();
+	const typed = await page.getByRole('button', { name: /^Delete the row of/ }).count();
 	await page.getByLabel('Customer').focus();
 	for (const [who, reference, sum] of [
 		['heron quay', '100501', '40+2.50'],
@@ -245,7 +245,7 @@ test('payments are recorded by hand, row after row without the mouse', async ({ 
 		await page.keyboard.press('Enter');
 		await expect(page.getByText(reference)).toBeVisible();
 	}
-	await expect(page.getByRole('button', { name: /^Take the row of/ })).toHaveCount(typed + 2);
+	await expect(page.getByRole('button', { name: /^Delete the row of/ })).toHaveCount(typed + 2);
 	await page.getByRole('button', { name: /^Post \d+ payments/ }).click();
 	await expect(page.getByRole('heading', { name: 'To be paid in' })).toBeVisible();
 	await page.getByLabel('Put all on the slip').check();

@@ -1,3 +1,4 @@
+import { minor, ZERO } from '../lib/core/money/minor';
 import { and, asc, eq, gt, gte, lte } from 'drizzle-orm';
 import { addDays } from '../lib/core/day/arithmetic';
 import { makeRefundFile } from '../lib/server/acts/make-refund-file';
@@ -54,7 +55,7 @@ export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 			and(
 				eq(receiptState.state, 'allocated'),
 				eq(receipt.currency, 'GBP'),
-				eq(receiptState.onAccount, 0),
+				eq(receiptState.onAccount, ZERO),
 				gte(receipt.booked, addDays(DEMO_TODAY, -9)),
 				lte(receipt.booked, addDays(DEMO_TODAY, -3))
 			)
@@ -71,7 +72,7 @@ export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 					eq(itemState.customerId, row.customerId!),
 					eq(itemState.kind, 'invoice'),
 					eq(itemState.currency, 'GBP'),
-					gt(itemState.open, row.amount)
+					gt(itemState.open, minor(row.amount))
 				)
 			)
 			.get();
@@ -95,7 +96,9 @@ export async function asksSupervisor(books: Books, at: CallContext): Promise<voi
 	const oldest = await books.db
 		.select({ itemId: itemState.itemId, version: itemState.version })
 		.from(itemState)
-		.where(and(eq(itemState.kind, 'invoice'), eq(itemState.currency, 'GBP'), gt(itemState.open, 5_000)))
+		.where(
+			and(eq(itemState.kind, 'invoice'), eq(itemState.currency, 'GBP'), gt(itemState.open, minor(5_000)))
+		)
 		.orderBy(asc(itemState.due), asc(itemState.itemId))
 		.limit(1);
 	const note = 'the pottery has closed, letters come back';

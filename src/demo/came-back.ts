@@ -1,3 +1,4 @@
+import { minor, ZERO } from '../lib/core/money/minor';
 import { and, asc, eq, gte, inArray, lte } from 'drizzle-orm';
 import { addDays } from '../lib/core/day/arithmetic';
 import { perform } from '../lib/server/act/perform';
@@ -27,9 +28,9 @@ export async function cameBack(books: Books, at: CallContext, bank: BankBook): P
 				inArray(receipt.method, ['bank']),
 				gte(receipt.booked, addDays(DEMO_TODAY, -24)),
 				lte(receipt.booked, addDays(DEMO_TODAY, -10)),
-				gte(receipt.amount, 30_000),
-				lte(receipt.amount, 150_000),
-				eq(receiptState.onAccount, 0)
+				gte(receipt.amount, minor(30_000)),
+				lte(receipt.amount, minor(150_000)),
+				eq(receiptState.onAccount, ZERO)
 			)
 		)
 		.orderBy(asc(receipt.id));

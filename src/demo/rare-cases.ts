@@ -1,6 +1,6 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
 import { share } from '../lib/core/money/share';
-import { minor } from '../lib/core/money/minor';
+import { minor, ZERO } from '../lib/core/money/minor';
 import type { Day } from '../lib/core/day/day';
 import { decideClaims } from '../lib/server/acts/decide-claims';
 import { fileClaim } from '../lib/server/acts/file-claim';
@@ -97,7 +97,7 @@ export async function decidedClaims(books: Books, at: CallContext): Promise<void
 		})
 		.from(itemState)
 		.innerJoin(item, eq(item.id, itemState.itemId))
-		.where(and(eq(itemState.kind, 'claim'), gt(itemState.open, 0)))
+		.where(and(eq(itemState.kind, 'claim'), gt(itemState.open, ZERO)))
 		.orderBy(asc(itemState.itemId));
 	const ways = ['allow', 'allow', 'billBack', 'writeOff'] as const;
 	for (const [i, way] of ways.entries()) {

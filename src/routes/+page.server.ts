@@ -5,7 +5,6 @@ import { countRuns } from '$lib/server/looks/letters';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const db = locals.app.books.db;
 	const sheet = await view(locals, lookAtToday, null);
 	const approvals = await view(locals, countApprovals, null);
 	return { sheet, approvals, ...(await view(locals, countRuns, null)) };

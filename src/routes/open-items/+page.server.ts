@@ -4,7 +4,6 @@ import { FACETS, PAGE, lookAtOpenItems, type Facet } from '$lib/server/looks/ope
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const db = locals.app.books.db;
 	const asked = url.searchParams.get('show') as Facet | null;
 	const facet: Facet = asked && FACETS.includes(asked) ? asked : 'all';
 	const query = {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { minor } from '../../core/money/minor';
 import { parseDay, type Day } from '../../core/day/day';
 import { currencyDigits } from '../../core/money/currency';
 
@@ -20,10 +21,14 @@ export const idFromText = z
 export const versionField = z.number().int();
 
 /** Minor units, with either sign. */
-export const amountField = z.number().int().refine(Number.isSafeInteger);
+export const amountField = z
+	.number()
+	.int()
+	.refine(Number.isSafeInteger)
+	.transform((amount) => minor(amount));
 
 /** Minor units, nought or more. */
-export const sumField = amountField.min(0);
+export const sumField = z.number().int().min(0).pipe(amountField);
 
 /** A day as `YYYY-MM-DD`. */
 export const dayField = z

@@ -18,13 +18,13 @@ export async function accountingDate(tx: Tx, booked: Day): Promise<Day> {
  */
 export async function moneyOf(
 	tx: Tx,
-	row: { readonly booked: string; readonly amount: number; readonly currency: string },
+	row: { readonly booked: Day; readonly amount: number; readonly currency: string },
 	state: { readonly unidentifiedActId: number | null; readonly unidentifiedBase: number | null },
 	today: Day
 ): Promise<{ date: Day; base: Minor }> {
 	if (state.unidentifiedActId !== null)
 		return { date: await accountingDate(tx, today), base: minor(state.unidentifiedBase!) };
-	const date = await accountingDate(tx, row.booked as Day);
+	const date = await accountingDate(tx, row.booked);
 	return { date, base: await baseOf(tx, row.currency, row.amount, date) };
 }
 

@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { eq, sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it, test } from 'vitest';
@@ -425,8 +426,8 @@ describe('what is posted stays', () => {
 		await expect(books.write((tx) => tx.run(sql.raw(`delete from ${table}`)))).rejects.toThrow();
 	});
 	it('a state cannot leave its bounds', async () => {
-		await expect(books.write((tx) => tx.update(itemState).set({ open: 1001 }))).rejects.toThrow();
-		await expect(books.write((tx) => tx.update(itemState).set({ open: -1 }))).rejects.toThrow();
+		await expect(books.write((tx) => tx.update(itemState).set({ open: minor(1001) }))).rejects.toThrow();
+		await expect(books.write((tx) => tx.update(itemState).set({ open: minor(-1) }))).rejects.toThrow();
 	});
 	it.each([
 		['a changed state', 'update item_state set open = 99', 2],
@@ -452,7 +453,7 @@ describe('what is posted stays', () => {
 	it('an error inside takes all of it back', async () => {
 		await expect(
 			books.write(async (tx) => {
-				await tx.update(itemState).set({ open: 5 });
+				await tx.update(itemState).set({ open: minor(5) });
 				throw new Error('stop');
 			})
 		).rejects.toThrow('stop');

@@ -131,7 +131,7 @@ export async function allocate(
 			});
 	const taught = taken && {
 		...{ receiptId: taken.row.id, customerId: owner.id, currency: taken.row.currency },
-		...{ booked: taken.row.booked as Day, lines: order.lines }
+		...{ booked: taken.row.booked, lines: order.lines }
 	};
 	const beside = taught ? await openBeside(tx, taught) : [];
 	const numbered = await numberPlacing(tx, placing.value);
@@ -158,7 +158,7 @@ export async function allocate(
 	const brought = taken
 		? {
 				receiptId: taken.row.id,
-				amount: minor(taken.row.amount),
+				amount: taken.row.amount,
 				base: order.receipt!.base,
 				currency: taken.row.currency,
 				customerId: owner.id,
@@ -212,21 +212,21 @@ async function orderOf(
 		receipt: row && {
 			id: row.id,
 			customerId: input.customerId!,
-			amount: minor(row.amount),
-			base: base ?? toBase(minor(row.amount)),
+			amount: row.amount,
+			base: base ?? toBase(row.amount),
 			fees: input.fees.map((fee) => ({
 				kind: fee.kind,
 				amount: minor(fee.amount),
 				base: toBase(minor(fee.amount))
 			})),
-			surplus: input.surplus.map((one) => ({ kind: one.kind, amount: minor(one.amount) }))
+			surplus: input.surplus.map((one) => ({ kind: one.kind, amount: one.amount }))
 		},
 		credits,
 		lines: input.lines.map((line): PlaceLine => ({
 			item: items.get(line.itemId)!,
-			cash: minor(line.cash),
-			...(line.settles === undefined ? {} : { settles: minor(line.settles) }),
-			differences: line.differences.map((gap) => ({ kind: gap.kind, amount: minor(gap.amount) }))
+			cash: line.cash,
+			...(line.settles === undefined ? {} : { settles: line.settles }),
+			differences: line.differences.map((gap) => ({ kind: gap.kind, amount: gap.amount }))
 		}))
 	};
 }
@@ -255,8 +255,8 @@ async function creditsOf(tx: Tx, wanted: AllocationOrder['credits']): Promise<Cr
 			receiptId,
 			customerId: row.state.customerId!,
 			currency: row.currency,
-			onAccount: minor(row.state.onAccount),
-			onAccountBase: minor(row.state.onAccountBase),
+			onAccount: row.state.onAccount,
+			onAccountBase: row.state.onAccountBase,
 			use: minor(use)
 		};
 	});

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { CHART } from '../../core/5-journal/chart';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
-import { minor } from '../../core/money/minor';
 import { moveReceipt } from '../repo/receipt-states';
 import { DomainError } from '../domain-error';
 import { postJournal } from '../repo/post-journal';
@@ -29,7 +28,7 @@ export const bookUnidentified = defineAct({
 		refuseUnidentified(state);
 		if (row.amount <= 0) throw new DomainError({ code: 'not-a-credit-entry' });
 		const { date, base } = await moneyOf(tx, row, state, ctx.today);
-		const amount = minor(row.amount);
+		const amount = row.amount;
 		const actId = await ctx.record({
 			date,
 			summary: { amount, currency: row.currency, payer: row.payerName },

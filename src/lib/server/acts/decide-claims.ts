@@ -6,7 +6,7 @@ import type { OverLimit } from '../../core/4-allocation/over-limits';
 import { CHART } from '../../core/5-journal/chart';
 import type { JournalLine } from '../../core/model/journal';
 import type { Day } from '../../core/day/day';
-import { minor } from '../../core/money/minor';
+import { minor, type Minor } from '../../core/money/minor';
 import { share } from '../../core/money/share';
 import type { Tx } from '../db/open';
 import { takeIds } from '../db/take-ids';
@@ -183,7 +183,7 @@ async function billBack(
 	at: { readonly actId: number; readonly date: Day },
 	fromItemId: number,
 	claimItemId: number,
-	value: number,
+	value: Minor,
 	customerId: number,
 	currency: string
 ): Promise<void> {
@@ -194,7 +194,7 @@ async function billBack(
 	const id = await takeIds(tx, difference, 2);
 	await tx.insert(difference).values([
 		{ ...row, id, itemId: claimItemId, amount: value, base },
-		{ ...row, id: id + 1, itemId: fromItemId, amount: -value, base: -base }
+		{ ...row, id: id + 1, itemId: fromItemId, amount: minor(-value), base: minor(-base) }
 	]);
 	await changeItems(tx, at.actId, [
 		{ itemId: claimItemId, open: minor(own!.open - value), openBase: minor(own!.openBase - base) },
@@ -233,7 +233,7 @@ async function issueNote(
 			...{ customerId: head.customerId, issued: date, currency: head.currency, text },
 			lines: creditLines(
 				minor(value),
-				lines.map((line) => ({ ...line, net: minor(line.net), tax: minor(line.tax) })),
+				lines.map((line) => ({ ...line, net: line.net, tax: line.tax })),
 				text
 			),
 			instalments: [{ due: date, amount: minor(value) }],

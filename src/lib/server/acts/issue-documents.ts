@@ -171,7 +171,7 @@ async function settleBefore(
 		const changes: { itemId: number; open: Minor; openBase: Minor }[] = [];
 		const lines: JournalLine[] = [];
 		for (const row of byDocument.get(firstId + i) ?? []) {
-			const amount = Math.min(left, row.total);
+			const amount = minor(Math.min(left, row.total));
 			if (amount === 0) break;
 			left -= amount;
 			const base = share(row.totalBase, amount, row.total);

@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { and, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import { matchAdvice } from '../../core/3-matching/match-advice';
@@ -34,7 +35,7 @@ export const keepAdvice = defineAct({
 		const read = readAdvice(input.source, currency);
 		if (!read.ok) throw new DomainError(...read.problems);
 		const matched = matchAdvice(read.value, await openItemsOf(tx, [owner.id]));
-		const total = matched.reduce((sum, { paid, item }) => sum + (paid ?? item?.open ?? 0), 0);
+		const total = minor(matched.reduce((sum, { paid, item }) => sum + (paid ?? item?.open ?? 0), 0));
 		if (matched.length === 0 || total <= 0)
 			throw new DomainError({
 				...{ code: 'field', field: 'source' },

@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { and, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { bankAccount, payingInSlip, receipt, receiptState, slipReceipt } from '../db/schema';
@@ -37,7 +38,7 @@ export const makeSlip = defineAct({
 				found: other.currency,
 				want: account.currency
 			});
-		const total = rows.reduce((sum, row) => sum + row.amount, 0);
+		const total = minor(rows.reduce((sum, row) => sum + row.amount, 0));
 		const slipId = await takeId(tx, payingInSlip);
 		const actId = await ctx.record({
 			summary: { slip: slipId, count: rows.length, amount: total, currency: account.currency },

@@ -2,7 +2,6 @@ import { eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { CHART } from '../../core/5-journal/chart';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
-import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { journalLine, receiptState, bankMatch } from '../db/schema';
 import { onItsWay } from '../repo/on-its-way';
@@ -44,8 +43,8 @@ export const matchBankEntry = defineAct({
 				shown: row.amount,
 				currency: row.currency
 			});
-		const date = await accountingDate(tx, row.booked as Day);
-		const amount = minor(row.amount);
+		const date = await accountingDate(tx, row.booked);
+		const amount = row.amount;
 		// What was recorded stands on money on its way with a base value of its own: that one is moved.
 		const lines = await tx
 			.select({ base: journalLine.base, account: journalLine.account })

@@ -1,7 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { journalOfReturnShown } from '../../core/5-journal/journal-of-return-shown';
-import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { returnedPayment, bankReturnMatch } from '../db/schema';
 import { moveReceipt } from '../repo/receipt-states';
@@ -46,7 +45,7 @@ export const matchBankReturn = defineAct({
 		const shown = minor(-row.amount);
 		if (shown < booked || (shown > booked && !input.restIsCharge))
 			throw new DomainError({ code: 'return-differs', shown, booked, currency: row.currency });
-		const date = await accountingDate(tx, row.booked as Day);
+		const date = await accountingDate(tx, row.booked);
 		const toBase = await converter(tx, row.currency, date);
 		const actId = await ctx.record({
 			date,

@@ -1,9 +1,8 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Answer } from '../../core/3-matching/answer';
-import { answerReceipts } from '../../core/3-matching/answer-receipts';
+import { answerPile } from '../../core/3-matching/answer-pile';
 import { NO_LIMITS, overLimits } from '../../core/4-allocation/over-limits';
-import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import { defineAct, type ActContext } from '../act/define-act';
 import { idField, versionField } from '../act/fields';
@@ -46,9 +45,9 @@ export const postCertain = defineAct({
 			.orderBy(asc(receiptState.booked), asc(receipt.id));
 		const facts = rows.map(({ row }) => ({
 			...row,
-			booked: row.booked as Day,
+			booked: row.booked,
 			amount: minor(row.amount + row.fee),
-			charges: minor(row.charges)
+			charges: row.charges
 		}));
 		const fees = new Map(
 			rows
@@ -61,7 +60,7 @@ export const postCertain = defineAct({
 		const itemVersions = new Map(books.items.map((item) => [item.id, item.version]));
 		// Earlier money is allocated by a person only.
 		const certain: Answer[] = [];
-		for (const answer of answerReceipts(facts, books))
+		for (const answer of answerPile(facts, books).answers)
 			if (
 				answer.band === 'certain' &&
 				answer.credits.length === 0 &&

@@ -1,3 +1,4 @@
+import { ZERO } from '../../core/money/minor';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { referenceKey } from '../../core/3-matching/words-of-text';
@@ -63,7 +64,7 @@ async function postOne(
 		currency: draft.currency,
 		payerName: name,
 		text: draft.reference,
-		charges: 0
+		charges: ZERO
 	});
 	await tx.insert(receiptState).values(waitingState(id, draft.date, 0));
 	const { typedBy: by, method, reference } = draft;

@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { and, eq, sql } from 'drizzle-orm';
 import { day } from '../../core/day/day';
@@ -97,7 +98,7 @@ const debit = async (amount: number, text = 'RETURNED UNPAID') => {
 	const row = await books.db
 		.select({ id: receipt.id })
 		.from(receipt)
-		.where(and(eq(receipt.amount, -amount)))
+		.where(and(eq(receipt.amount, minor(-amount))))
 		.get();
 	return row!.id;
 };

@@ -34,23 +34,23 @@ import { writePlacing } from '../repo/write-placing';
 import { chosenDate, converter } from './accounting-day';
 import { issue } from './issue-documents';
 import { defineAct, type ActContext } from '../act/define-act';
-import { dayField } from '../act/fields';
+import { amountField, dayField, sumField } from '../act/fields';
 import { matchBankReturn, type ReturnPart } from './match-bank-return';
 
-const amount = z.number().int().min(0);
+const amount = sumField;
 
 /** What the screen for a returned payment sends. Amounts in minor units of the payment's currency. */
 export const returnInput = z.object({
 	receiptId: z.number().int(),
 	receiptVersion: z.number().int(),
-	amount: z.number().int(),
+	amount: amountField,
 	date: dayField.nullable(),
 	reason: z.string().trim().min(1, 'Say why it came back.').max(35),
 	note: z.string().trim().max(500).default(''),
 	/** What the bank charges for it. */
-	fee: amount.default(0),
+	fee: amount.default(ZERO),
 	/** What the customer is charged for it; nought for nothing. */
-	charge: amount.default(0),
+	charge: amount.default(ZERO),
 	/** Differences booked with the payment that go back too. */
 	differencesBack: z.array(z.number().int()).max(5000).default([]),
 	/** Allocations that are taken off before others. */
@@ -133,7 +133,7 @@ export const returnPayment = defineAct({
 			.insert(returnedPayment)
 			.values({
 				...{ actId, date, receiptId: input.receiptId, customerId: standing.customerId, currency },
-				...{ amount: input.amount, base: -change!.base, fee, feeBase },
+				...{ amount: input.amount, base: minor(-change!.base), fee, feeBase },
 				...{ reason: input.reason, note: input.note, chargeId },
 				opened: [
 					...new Set(

@@ -1,7 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { journalOfSetAside } from '../../core/5-journal/journal-of-set-aside';
-import { minor } from '../../core/money/minor';
 import { ledgerAccount } from '../db/schema';
 import { postJournal } from '../repo/post-journal';
 import { rememberAside } from '../repo/aside-rules';
@@ -36,7 +35,7 @@ export const setAside = defineAct({
 		if (!target) throw new DomainError({ code: 'not-found', what: `ledger account ${input.account}` });
 		const lies = whereMoneyLies(row, state);
 		const { date, base } = await moneyOf(tx, row, state, ctx.today);
-		const amount = minor(row.amount);
+		const amount = row.amount;
 		const actId = await ctx.record({
 			date,
 			summary: { amount, currency: row.currency, account: target.name },

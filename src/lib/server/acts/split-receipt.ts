@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { isWaiting } from '../../core/2-receipts/receipt-life';
 import { checkSplit } from '../../core/2-receipts/check-split';
-import { minor } from '../../core/money/minor';
+import { minor, ZERO } from '../../core/money/minor';
 import { customer, receipt, receiptState } from '../db/schema';
 import { readSetting, writeSetting } from '../repo/settings';
 import { takeIds } from '../db/take-ids';
@@ -77,12 +77,12 @@ export const splitReceipt = defineAct({
 				fee: part.fee,
 				detail: row.detail,
 				booked: row.booked,
-				amount: part.gross - part.fee,
+				amount: minor(part.gross - part.fee),
 				currency: row.currency,
 				payerName: part.payerName || row.payerName,
 				payerAccount: null,
 				text: part.text,
-				charges: 0
+				charges: ZERO
 			});
 			await tx.insert(receiptState).values(waitingState(id, row.booked, actId));
 		}

@@ -2,8 +2,7 @@ import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { isWaiting } from '../../core/2-receipts/receipt-life';
 import { undoPlacing as takeBack } from '../../core/4-allocation/undo-placing';
 import { reverseJournal } from '../../core/5-journal/reverse-journal';
-import { minor } from '../../core/money/minor';
-import type { Day } from '../../core/day/day';
+import { minor, ZERO } from '../../core/money/minor';
 import type { Tx } from '../db/open';
 import {
 	act,
@@ -105,13 +104,13 @@ export async function undoOne(
 			differences: differences.map(asDifference),
 			receiptAdjustments: receiptAdjustments.map((row) => ({
 				receiptId: row.receiptId,
-				amount: minor(row.amount),
-				base: minor(row.base)
+				amount: row.amount,
+				base: row.base
 			}))
 		},
 		await stateNow(tx, allocations, differences, receiptAdjustments)
 	);
-	const date = input.date ?? (await accountingDate(tx, first.date as Day));
+	const date = input.date ?? (await accountingDate(tx, first.date));
 	const actId = await ctx.record({
 		date,
 		summary: { of: saidOf(first) },
@@ -126,7 +125,7 @@ export async function undoOne(
 	if (bankReturnMatches.length)
 		await tx.insert(bankReturnMatch).values(
 			bankReturnMatches.map(({ id, ...row }) => ({
-				...{ ...row, actId, undoesId: id, amount: -row.amount, base: -row.base }
+				...{ ...row, actId, undoesId: id, amount: minor(-row.amount), base: minor(-row.base) }
 			}))
 		);
 	await changeItems(tx, actId, back.changes);
@@ -143,7 +142,7 @@ export async function undoOne(
 		const receipt = { id: first.receiptId!, state: await stateOf(tx, first.receiptId!) };
 		const move = kind === 'book-unidentified' ? 'undo_unidentified' : 'undo';
 		await moveReceipt(tx, receipt, move, actId, {
-			...{ customerId: null, onAccount: 0, onAccountBase: 0, depositFor: null },
+			...{ customerId: null, onAccount: ZERO, onAccountBase: ZERO, depositFor: null },
 			...(kind === 'book-unidentified' ? { unidentifiedActId: null, unidentifiedBase: null } : {})
 		});
 	}
@@ -247,13 +246,13 @@ async function stateNow(
 	return {
 		items: items.map((row) => ({
 			itemId: row.itemId,
-			open: minor(row.open),
-			openBase: minor(row.openBase)
+			open: row.open,
+			openBase: row.openBase
 		})),
 		credits: credits.map((row) => ({
 			receiptId: row.receiptId,
-			onAccount: minor(row.onAccount),
-			onAccountBase: minor(row.onAccountBase)
+			onAccount: row.onAccount,
+			onAccountBase: row.onAccountBase
 		}))
 	};
 }
@@ -262,10 +261,10 @@ function asAllocation(row: typeof allocation.$inferSelect) {
 	return {
 		source: row.receiptId !== null ? { receiptId: row.receiptId } : { itemId: row.creditItemId! },
 		itemId: row.itemId,
-		amount: minor(row.amount),
-		creditAmount: minor(row.creditAmount),
-		itemBase: minor(row.itemBase),
-		creditBase: minor(row.creditBase)
+		amount: row.amount,
+		creditAmount: row.creditAmount,
+		itemBase: row.itemBase,
+		creditBase: row.creditBase
 	};
 }
 

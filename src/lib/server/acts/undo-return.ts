@@ -100,8 +100,8 @@ export const undoReturn = defineAct({
 			...{ amount: made.amount, base: made.base, undoesId: change.id }
 		});
 		await moveReceipt(tx, { id: made.receiptId, state: now!.state.state }, 'undo_return', actId, {
-			onAccount: now!.state.onAccount + made.amount - used.amount,
-			onAccountBase: now!.state.onAccountBase + made.base - used.base
+			onAccount: minor(now!.state.onAccount + made.amount - used.amount),
+			onAccountBase: minor(now!.state.onAccountBase + made.base - used.base)
 		});
 		await postJournal(tx, actId, date, [
 			...journalOfPlacing(null, placing, { receiptId: made.receiptId }),
@@ -169,7 +169,10 @@ async function whatItSettled(tx: Tx, actId: number, currency: string) {
 				...{ amount: minor(-gap.amount), base: minor(-gap.base) }
 			});
 		const base = total.itemBase - back.reduce((sum, { gap }) => sum + gap.base, 0);
-		items.set(itemId, { open: state.open - total.amount - closes, base: state.base - base });
+		items.set(itemId, {
+			open: minor(state.open - total.amount - closes),
+			base: minor(state.base - base)
+		});
 	}
 	return {
 		allocations,

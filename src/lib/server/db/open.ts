@@ -3,17 +3,13 @@ import { mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
-import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import type { Db, Tx } from './types';
 import { refuseNestedWrite } from './refuse-nested-write';
 import { upgradeBooks } from './upgrades/upgrade-books';
 import * as schema from './schema';
 
-export type Db = LibSQLDatabase<typeof schema>;
-/** Inside a transaction; the only way to write. */
-export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-/** Either: for queries that serve looks and acts alike. */
-export type Reader = Pick<Db, 'select' | 'selectDistinct' | 'all' | 'get' | 'values'>;
+export type { Db, Reader, Tx } from './types';
 
 export interface Books {
 	/** For reading only; within a write it throws, for it would wait for itself. */

@@ -2,8 +2,7 @@ import { and, desc, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import { CHART } from '../../core/5-journal/chart';
 import { accountLedger } from '../../core/6-reports/account-ledger';
 import type { ActKind } from '../../core/model/act-facts';
-import type { Day } from '../../core/day/day';
-import { minor, type Minor } from '../../core/money/minor';
+import { minor, type Minor, ZERO } from '../../core/money/minor';
 import { kindOf } from '../act/kinds';
 import type { Reader } from '../db/open';
 import {
@@ -66,7 +65,7 @@ export const lookAtLedger = defineLook('reader', async (db, { code, before }: Le
 	const own = and(
 		eq(journalLine.customerId, owner.id),
 		eq(journalLine.account, CHART.receivables.code),
-		ne(journalLine.amount, 0)
+		ne(journalLine.amount, ZERO)
 	)!;
 	const found = await db
 		.select({ line: journalLine, act })
@@ -92,7 +91,7 @@ export const lookAtLedger = defineLook('reader', async (db, { code, before }: Le
 	const opening = new Map(brought.map((row) => [row.currency, minor(row.amount)]));
 	const rows = accountLedger(
 		lines.map((line) => ({
-			...{ id: line.id, date: line.date as Day, amount: minor(line.amount), currency: line.currency },
+			...{ id: line.id, date: line.date, amount: minor(line.amount), currency: line.currency },
 			...{ actId: line.actId, by: line.act.userName, at: line.act.at },
 			...name(line)
 		})),

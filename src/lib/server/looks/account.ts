@@ -1,3 +1,4 @@
+import { ZERO } from '../../core/money/minor';
 import { sql, and, asc, desc, eq, gt } from 'drizzle-orm';
 import { age } from '../../core/6-reports/age';
 import type { Minor } from '../../core/money/minor';
@@ -29,7 +30,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		.select({ currency: receipt.currency, onAccount: sql<number>`sum(${receiptState.onAccount})` })
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-		.where(and(eq(receiptState.customerId, owner.id), gt(receiptState.onAccount, 0)))
+		.where(and(eq(receiptState.customerId, owner.id), gt(receiptState.onAccount, ZERO)))
 		.groupBy(receipt.currency);
 	const open = await openItemsOf(db, [owner.id]);
 	const currencies = [...new Set([owner.currency, ...open.map((row) => row.currency)])];

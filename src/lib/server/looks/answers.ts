@@ -1,11 +1,10 @@
 import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Answer } from '../../core/3-matching/answer';
-import { answerReceipts } from '../../core/3-matching/answer-receipts';
+import { answerPile, notYet, type AnswerFailure } from '../../core/3-matching/answer-pile';
 import type { MatchBooks } from '../../core/3-matching/world';
-import type { Day } from '../../core/day/day';
 import type { ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
-import type { AllocationInput } from '../allocation-input';
+import { allocationInput, type AllocationInput } from '../allocation-input';
 import { act, receipt, receiptState } from '../db/schema';
 import type { Db, Reader } from '../db/open';
 import { matchingBooks } from '../repo/matching-books';
@@ -36,6 +35,8 @@ export interface Pile {
 	readonly actId: number;
 	/** False where something was done since, and a newer one is being made. */
 	readonly fresh: boolean;
+	/** Receipts on which answering failed, and how: they are answered "not yet". */
+	readonly failures: readonly { readonly receiptId: number | null; readonly error: string }[];
 }
 
 /** Where books can be read by a thread of its own. */
@@ -46,6 +47,8 @@ export interface BooksPlace {
 
 /** So many milliseconds a page waits for the newest answers, where it can show those before. */
 const PATIENCE = 400;
+/** And so many where there are none yet: then it shows what waits, and the answers when they are there. */
+const FIRST_PATIENCE = 3_000;
 
 interface Kept {
 	/** The last that was made. */
@@ -73,15 +76,37 @@ export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	if (mine.pile && mine.pile.actId >= actId) return mine.pile;
 	const before = mine.pile;
 	const newest = newestPile(db, actId, mine);
-	if (!before || patience === Infinity) return newest;
-	// A failure that nobody waits for shows itself to the next who asks.
-	newest.catch(() => undefined);
-	if (patience <= 0) return asFarAsKnown(db, before);
+	if (patience === Infinity) return newest;
+	// Answers that cannot be made stop nobody: what waits is shown as it is.
+	const made = newest.catch((error: unknown) => {
+		console.error('the receipts that wait could not be answered', error);
+		return null;
+	});
+	const bound = before ? patience : Math.max(patience, FIRST_PATIENCE);
+	const pile = bound <= 0 ? null : await within(made, bound);
+	return pile ?? asFarAsKnown(db, before ?? NO_PILE);
+}
+
+/** What is there before anything was answered. */
+const NO_PILE: Pile = {
+	...{ receipts: [], answers: new Map(), books: { customers: [], items: [] }, actId: 0, fresh: false },
+	failures: []
+};
+
+/** What comes of work within so many milliseconds; null where that is too short. */
+async function within<T>(work: Promise<T>, milliseconds: number): Promise<T | null> {
 	let timer: NodeJS.Timeout | undefined;
-	const late = new Promise<null>((done) => (timer = setTimeout(() => done(null), patience)));
-	const pile = await Promise.race([newest, late]);
-	clearTimeout(timer);
-	return pile ?? asFarAsKnown(db, before);
+	const late = new Promise<null>((done) => (timer = setTimeout(() => done(null), milliseconds)));
+	try {
+		return await Promise.race([work, late]);
+	} finally {
+		clearTimeout(timer);
+	}
+}
+
+/** A failure as it crosses threads. */
+function asText({ receiptId, error }: AnswerFailure) {
+	return { receiptId, error: error instanceof Error ? (error.stack ?? error.message) : String(error) };
 }
 
 /** What was answered last for a receipt, as pages have shown it; null where nothing was. */
@@ -99,6 +124,8 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 		mine.making = { actId, pile: made };
 		made.then(
 			(pile) => {
+				for (const { receiptId, error } of pile.failures)
+					console.error(`receipt ${receiptId ?? '(several together)'} could not be answered: ${error}`);
 				mine.pile = pile;
 				mine.making = null;
 			},
@@ -123,13 +150,6 @@ async function asFarAsKnown(db: Db, before: Pile): Promise<Pile> {
 	return { ...before, receipts, answers, fresh: false };
 }
 
-function notYet(row: Waiting): Answer {
-	return {
-		...{ receiptId: row.id, band: 'none', customerId: null, lines: [], credits: [], onAccount: row.amount },
-		...{ reasons: [{ code: 'not-yet' }], others: [], otherAnswers: 0, recognised: [], booked: row.booked }
-	};
-}
-
 /**
  * Reads and answers the pile, in the thread that calls.
  * @param connection what `db` reads by, where it is a transaction of its own
@@ -139,8 +159,11 @@ export async function makePile(db: Reader, connection: object = db): Promise<Pil
 	const receipts = await waitingReceipts(db);
 	const books = await matchingBooks(db, receipts, connection);
 	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
-	const answers = new Map(answerReceipts(gross, books).map((answer) => [answer.receiptId, answer]));
-	return { receipts, answers, books, actId, fresh: true };
+	const { answers, failures } = answerPile(gross, books);
+	return {
+		...{ receipts, books, actId, fresh: true, failures: failures.map(asText) },
+		answers: new Map(answers.map((answer) => [answer.receiptId, answer]))
+	};
 }
 
 /** How many receipts wait. */
@@ -162,7 +185,7 @@ async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 		.orderBy(asc(receiptState.booked), asc(receipt.id));
 	return rows.map(({ row, state }) => ({
 		id: row.id,
-		booked: row.booked as Day,
+		booked: row.booked,
 		amount: row.amount as Minor,
 		currency: row.currency,
 		payerName: row.payerName,
@@ -174,7 +197,7 @@ async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 		version: state.version,
 		heldBecause: state.heldBecause,
 		unidentifiedActId: state.unidentifiedActId,
-		heldOrder: state.heldOrder === null ? null : (JSON.parse(state.heldOrder) as AllocationInput),
+		heldOrder: heldOrderOf(state.heldOrder),
 		bankEntryId: row.bankEntryId,
 		charges: row.charges as Minor,
 		fee: row.fee as Minor,
@@ -182,4 +205,18 @@ async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 		method: row.method,
 		returnReason: row.returnReason
 	}));
+}
+
+/** What was laid when it was held; what cannot be read is not there. */
+function heldOrderOf(stored: string | null): AllocationInput | null {
+	const read = stored === null ? null : allocationInput.safeParse(jsonOf(stored));
+	return read?.success ? read.data : null;
+}
+
+function jsonOf(text: string): unknown {
+	try {
+		return JSON.parse(text);
+	} catch {
+		return null;
+	}
 }

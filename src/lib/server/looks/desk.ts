@@ -3,9 +3,8 @@ import type { FeePattern } from '../../core/money/fee-pattern';
 import type { Answer } from '../../core/3-matching/answer';
 import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../core/4-allocation/over-limits';
 import { addDays, daysBetween } from '../../core/day/arithmetic';
-import type { Day } from '../../core/day/day';
 import { DIFFERENCE_KINDS, type OpenItem } from '../../core/model/records';
-import { minor, type Minor } from '../../core/money/minor';
+import { type Minor, ZERO } from '../../core/money/minor';
 import type { Person } from '../act/person';
 import type { Db } from '../db/open';
 import {
@@ -217,7 +216,7 @@ export async function frameOf(
 			.where(and(eq(receiptState.customerId, id), eq(receiptState.state, 'allocated')))
 			.orderBy(desc(receipt.booked), desc(receipt.id))
 			.limit(HABIT);
-		return paid.map((one) => daysBetween(one.due as Day, one.booked as Day));
+		return paid.map((one) => daysBetween(one.due, one.booked));
 	}
 }
 
@@ -286,7 +285,7 @@ export async function creditsById(db: Db, receiptIds: readonly number[]): Promis
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(inArray(receipt.id, [...receiptIds]));
-	return rows.map((row) => ({ ...row, onAccount: minor(row.onAccount) }));
+	return rows.map((row) => ({ ...row, onAccount: row.onAccount }));
 }
 
 async function creditsOf(db: Db, customerId: number, currency: string): Promise<DeskCredit[]> {
@@ -297,12 +296,12 @@ async function creditsOf(db: Db, customerId: number, currency: string): Promise<
 		.where(
 			and(
 				eq(receiptState.customerId, customerId),
-				gt(receiptState.onAccount, 0),
+				gt(receiptState.onAccount, ZERO),
 				eq(receipt.currency, currency)
 			)
 		)
 		.orderBy(asc(receipt.booked), asc(receipt.id));
-	return rows.map((row) => ({ ...row, onAccount: minor(row.onAccount) }));
+	return rows.map((row) => ({ ...row, onAccount: row.onAccount }));
 }
 
 async function suspectsOf(db: Db, row: Waiting, customerId: number): Promise<Suspect[]> {

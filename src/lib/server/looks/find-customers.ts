@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { and, asc, eq, inArray, like, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import { customer, document, item, itemState } from '../db/schema';
@@ -40,7 +41,9 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.innerJoin(item, eq(item.id, itemState.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
 		.innerJoin(customer, eq(customer.id, itemState.customerId))
-		.where(and(isOpen, cents === null ? inArray(itemState.itemId, numbers) : eq(itemState.open, cents)))
+		.where(
+			and(isOpen, cents === null ? inArray(itemState.itemId, numbers) : eq(itemState.open, minor(cents)))
+		)
 		.orderBy(asc(itemState.due), asc(itemState.itemId))
 		.limit(MOST);
 	const found = new Map<number, FoundCustomer>(byName.map((row) => [row.id, { ...row, by: null }]));

@@ -125,7 +125,8 @@ async function runRows(
 		.where(kind === 'reminder' ? gt(open.late, 0) : undefined)
 		.orderBy(desc(kind === 'reminder' ? open.late : open.owed), customer.code, open.currency);
 	// Whose money waits has to be right before anybody is reminded.
-	const pile = await answeredPile(db, Infinity);
+	// The newest answers; where they cannot be made, those that are known.
+	const pile = await answeredPile(db, Infinity).catch(() => answeredPile(db));
 	const waiting = new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? []));
 	const sent = await db
 		.select({ customerId: letter.customerId, date: sql<string>`max(${letter.date})` })

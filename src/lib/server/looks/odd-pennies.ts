@@ -1,3 +1,4 @@
+import { ZERO } from '../../core/money/minor';
 import { and, asc, eq, ne } from 'drizzle-orm';
 import { claim, customer, document, item, itemState } from '../db/schema';
 import { defineLook } from './define-look';
@@ -27,7 +28,7 @@ export const lookAtOddPennies = defineLook('reader', async (db, _: null, viewer)
 		.innerJoin(item, eq(item.documentId, document.id))
 		.innerJoin(itemState, eq(itemState.itemId, item.id))
 		.innerJoin(customer, eq(customer.id, document.customerId))
-		.where(and(eq(claim.state, 'open'), ne(itemState.open, 0)))
+		.where(and(eq(claim.state, 'open'), ne(itemState.open, ZERO)))
 		.orderBy(asc(claim.deadline), asc(document.id));
 	// The same rows as on the page of what was lost, so that both say one figure.
 	const { rows, base } = await lookAtDeductions(db, null, viewer);

@@ -1,7 +1,7 @@
+import { minor } from '../../core/money/minor';
 import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../core/6-reports/age';
 import { addDays } from '../../core/day/arithmetic';
-import type { Day } from '../../core/day/day';
 import type { Reader } from '../db/open';
 import { customer, document, item, itemState } from '../db/schema';
 import { isOpen, signedOpen } from '../repo/is-open';
@@ -94,7 +94,7 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 			total: it.total,
 			open: state.open,
 			currency: doc.currency,
-			late: doc.kind === 'credit_note' ? 0 : daysLate(it.due as Day, today)
+			late: doc.kind === 'credit_note' ? 0 : daysLate(it.due, today)
 		})),
 		counts: counts as Record<Facet, number>,
 		sums
@@ -115,10 +115,12 @@ function matching(db: Reader, text: string): SQL | undefined {
 	const items = db
 		.select({ id: item.id })
 		.from(item)
-		.where(or(inArray(item.documentId, documents), cents === null ? undefined : eq(item.total, cents)));
+		.where(
+			or(inArray(item.documentId, documents), cents === null ? undefined : eq(item.total, minor(cents)))
+		);
 	return or(
 		inArray(itemState.itemId, items),
 		inArray(itemState.customerId, customers),
-		cents === null ? undefined : eq(itemState.open, cents)
+		cents === null ? undefined : eq(itemState.open, minor(cents))
 	);
 }

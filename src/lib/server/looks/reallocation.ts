@@ -1,5 +1,4 @@
 import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm';
-import type { Day } from '../../core/day/day';
 import type { OpenItem } from '../../core/model/records';
 import { minor } from '../../core/money/minor';
 import type { AllocationInput } from '../allocation-input';
@@ -60,9 +59,9 @@ export const lookAtReallocation = defineLook(
 		const order = await orderOf(db, first, found.row, found.state);
 		const row: Waiting = {
 			...found.row,
-			booked: found.row.booked as Day,
-			amount: minor(found.row.amount),
-			charges: minor(found.row.charges),
+			booked: found.row.booked,
+			amount: found.row.amount,
+			charges: found.row.charges,
 			fee: minor(0),
 			version: found.state.version,
 			heldBecause: null,

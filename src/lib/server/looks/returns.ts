@@ -1,3 +1,4 @@
+import { minor, ZERO } from '../../core/money/minor';
 import { and, desc, eq, gte, gt, inArray, like, lte, or } from 'drizzle-orm';
 import {
 	findReturned,
@@ -8,7 +9,6 @@ import {
 } from '../../core/3-matching/find-returned';
 import { normaliseName } from '../../core/3-matching/normalise-name';
 import { addDays } from '../../core/day/arithmetic';
-import type { Day } from '../../core/day/day';
 import type { Db } from '../db/open';
 import {
 	bankAccount,
@@ -103,10 +103,10 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 		.where(
 			and(
 				eq(receiptState.state, 'allocated'),
-				gte(receiptState.booked, addDays(row.booked as Day, -LONGEST)),
-				gt(receipt.amount, 0),
-				gte(receipt.amount, shown - MOST_FEE),
-				lte(receipt.amount, shown),
+				gte(receiptState.booked, addDays(row.booked, -LONGEST)),
+				gt(receipt.amount, ZERO),
+				gte(receipt.amount, minor(shown - MOST_FEE)),
+				lte(receipt.amount, minor(shown)),
 				eq(receipt.currency, row.currency)
 			)
 		)
@@ -114,10 +114,10 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 		.limit(500);
 	const back = new Set((await returnedPayments(db)).map((one) => one.receiptId));
 	const free = rows.filter((one) => !back.has(one.receiptId));
-	const entry = { ...row, booked: row.booked as Day, amount: shown };
+	const entry = { ...row, booked: row.booked, amount: shown };
 	const found = findReturned(
 		entry,
-		free.map((one) => ({ ...one, booked: one.booked as Day }))
+		free.map((one) => ({ ...one, booked: one.booked }))
 	).slice(0, MOST);
 	const byId = new Map(free.map((one) => [one.receiptId, one]));
 	return {
@@ -162,13 +162,13 @@ export const lookAtReturns = defineLook('reader', async (db, query: string) => {
 				.where(
 					and(
 						eq(receiptState.state, 'allocated'),
-						gt(receipt.amount, 0),
+						gt(receipt.amount, ZERO),
 						or(
 							like(customer.name, wanted),
 							like(customer.code, wanted),
 							like(receipt.payerName, wanted),
 							like(receipt.text, wanted),
-							amount === null ? undefined : eq(receipt.amount, amount)
+							amount === null ? undefined : eq(receipt.amount, minor(amount))
 						)
 					)
 				)
@@ -253,9 +253,12 @@ export const lookAtReturn = defineLook(
 				and(
 					inArray(receiptState.state, ['waiting', 'held']),
 					eq(receipt.currency, row.row.currency),
-					lte(receipt.amount, -1),
+					lte(receipt.amount, minor(-1)),
 					input.shownId === null
-						? and(lte(receipt.amount, -row.row.amount), gte(receipt.amount, -row.row.amount - MOST_FEE))
+						? and(
+								lte(receipt.amount, minor(-row.row.amount)),
+								gte(receipt.amount, minor(-row.row.amount - MOST_FEE))
+							)
 						: eq(receipt.id, input.shownId)
 				)
 			)
@@ -327,9 +330,9 @@ export async function refundsBack(
 		.innerJoin(customer, eq(customer.id, receiptAdjustment.customerId))
 		.where(
 			and(
-				eq(receiptAdjustment.amount, -row.amount),
+				eq(receiptAdjustment.amount, minor(-row.amount)),
 				eq(receipt.currency, row.currency),
-				gte(refundFile.date, addDays(row.booked as Day, -LONGEST)),
+				gte(refundFile.date, addDays(row.booked, -LONGEST)),
 				lte(refundFile.date, row.booked)
 			)
 		)

@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { asc, desc, eq, inArray, like, or } from 'drizzle-orm';
 import { parseTyped } from '../../core/money/parse-typed';
 import type { Db } from '../db/open';
@@ -81,7 +82,7 @@ async function documentsBy(db: Db, part: string, amount: number | null): Promise
 	const openNow = db
 		.select({ id: itemState.itemId })
 		.from(itemState)
-		.where(eq(itemState.open, amount ?? -1));
+		.where(eq(itemState.open, minor(amount ?? -1)));
 	const rows = await db
 		.select({
 			id: item.id,
@@ -99,7 +100,7 @@ async function documentsBy(db: Db, part: string, amount: number | null): Promise
 		.where(
 			amount === null
 				? inArray(item.documentId, documents)
-				: or(inArray(item.documentId, documents), eq(item.total, amount), inArray(item.id, openNow))
+				: or(inArray(item.documentId, documents), eq(item.total, minor(amount)), inArray(item.id, openNow))
 		)
 		.orderBy(desc(itemState.open), desc(item.id))
 		.limit(MOST);
@@ -138,7 +139,7 @@ async function receiptsBy(db: Db, part: string, amount: number | null): Promise<
 		})
 		.from(receipt)
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
-		.where(amount === null ? words : or(words, eq(receipt.amount, amount)))
+		.where(amount === null ? words : or(words, eq(receipt.amount, minor(amount))))
 		.orderBy(desc(receipt.booked), desc(receipt.id))
 		.limit(MOST);
 	return rows.map((row) => ({

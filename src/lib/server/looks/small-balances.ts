@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import { and, asc, eq, inArray, lt, lte } from 'drizzle-orm';
 import { limitOf, NO_LIMITS } from '../../core/4-allocation/over-limits';
 import { customer, document, item, itemState } from '../db/schema';
@@ -49,7 +50,10 @@ export const lookAtSmallBalances = defineLook(
 					inArray(itemState.kind, ['invoice', 'charge']),
 					...(owner
 						? [eq(itemState.customerId, owner.id)]
-						: [lte(itemState.openBase, upTo), query.partPaid ? lt(itemState.open, item.total) : undefined])
+						: [
+								lte(itemState.openBase, minor(upTo)),
+								query.partPaid ? lt(itemState.open, item.total) : undefined
+							])
 				)
 			)
 			.orderBy(asc(customer.name), asc(itemState.due), asc(item.id))

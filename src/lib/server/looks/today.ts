@@ -1,3 +1,4 @@
+import { ZERO } from '../../core/money/minor';
 import { and, desc, eq, gt, gte, inArray, lt, lte, ne, sql } from 'drizzle-orm';
 import { CHART } from '../../core/5-journal/chart';
 import { age } from '../../core/6-reports/age';
@@ -58,7 +59,7 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 	const onAccount = await db
 		.select({ sum: sql<number>`coalesce(sum(${receiptState.onAccountBase}), 0)` })
 		.from(receiptState)
-		.where(gt(receiptState.onAccount, 0))
+		.where(gt(receiptState.onAccount, ZERO))
 		.get();
 	const letters = await db
 		.select({ state: delivery.state, n: sql<number>`count(*)` })
@@ -147,7 +148,7 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		return late.map((row) => {
 			const items = rows
 				.filter((one) => one.customerId === row.id)
-				.map(({ due, open }) => ({ due: due as Day, open: open as Minor }));
+				.map(({ due, open }) => ({ due: due, open: open as Minor }));
 			return { ...row, owed: items.reduce((sum, one) => sum + one.open, 0), aged: age(items, today) };
 		});
 	}

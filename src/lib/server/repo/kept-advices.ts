@@ -1,7 +1,5 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { KeptAdvice } from '../../core/3-matching/world';
-import type { Day } from '../../core/day/day';
-import { minor } from '../../core/money/minor';
 import { readAdvice } from '../../tables/read-advice';
 import type { Reader, Tx } from '../db/open';
 import { advice } from '../db/schema';
@@ -18,8 +16,8 @@ export async function keptAdvices(db: Reader, customerId?: number): Promise<Kept
 		// It could be read when it was kept.
 		const lines = readAdvice(row.source, row.currency);
 		return {
-			...{ id: row.id, date: row.date as Day, customerId: row.customerId, currency: row.currency },
-			total: minor(row.total),
+			...{ id: row.id, date: row.date, customerId: row.customerId, currency: row.currency },
+			total: row.total,
 			lines: lines.ok ? lines.value : []
 		};
 	});

@@ -5,7 +5,7 @@ import { writeLetter } from '../../core/7-letters/write-letter';
 import type { Day } from '../../core/day/day';
 import type { OpenItem } from '../../core/model/records';
 import { sumOf } from '../../core/money/add';
-import { minor, type Minor } from '../../core/money/minor';
+import { minor, type Minor, ZERO } from '../../core/money/minor';
 import type { Result } from '../../core/result';
 import { err } from '../../core/result';
 import type { Reader } from '../db/open';
@@ -40,7 +40,7 @@ export async function letterFor(
 		.where(
 			and(
 				eq(receiptState.customerId, customerId),
-				gt(receiptState.onAccount, 0),
+				gt(receiptState.onAccount, ZERO),
 				eq(receipt.currency, currency)
 			)
 		)
@@ -66,11 +66,11 @@ export async function letterFor(
 			: [];
 	const written = writeLetter(kind, {
 		items,
-		...(overtaken ? { corrects: { kind: overtaken.kind, date: overtaken.date as Day } } : {}),
+		...(overtaken ? { corrects: { kind: overtaken.kind, date: overtaken.date } } : {}),
 		...(returned ? { returned } : {}),
 		credits: credits.map((row) => ({
 			reference: 'Your payment',
-			date: row.date as Day,
+			date: row.date,
 			open: row.open as Minor
 		})),
 		date: today,
@@ -87,7 +87,7 @@ export async function letterFor(
 		account: await payIntoFor(db, currency),
 		age: (rows) => age(rows, today),
 		dated: dated.map((row) => ({
-			date: row.date as Day,
+			date: row.date,
 			reference: `${row.method} ${row.reference}`.trim(),
 			amount: row.amount as Minor
 		}))
@@ -110,7 +110,7 @@ async function returnedInLetter(db: Reader, id: number, items: readonly OpenItem
 	return {
 		payment: {
 			...{ id, amount: minor(back.amount), reason: back.reason, method: back.method },
-			...{ paidOn: back.paidOn as Day, on: back.date as Day },
+			...{ paidOn: back.paidOn, on: back.date },
 			charge: sumOf(charge, (item) => item.open)
 		},
 		itemIds: [...back.opened, ...charge.map((item) => item.id)]

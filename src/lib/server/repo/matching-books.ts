@@ -1,5 +1,4 @@
 import { and, inArray, or, sql } from 'drizzle-orm';
-import type { Day } from '../../core/day/day';
 import type { Minor } from '../../core/money/minor';
 import { creditorReferences } from '../../core/3-matching/creditor-references';
 import { findPayer } from '../../core/3-matching/find-payer';
@@ -75,7 +74,7 @@ export async function matchingBooks(
 			ids.add(row.id);
 	const recorded = (await onItsWay(db)).map((one): Recorded => ({
 		label: `${one.method} ${one.reference}`.trim(),
-		date: one.date as Day,
+		date: one.date,
 		amount: one.amount as Minor,
 		currency: one.currency,
 		customerId: one.customerId

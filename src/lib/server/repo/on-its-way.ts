@@ -1,4 +1,6 @@
 import { sql } from 'drizzle-orm';
+import type { Day } from '../../core/day/day';
+import { minor, type Minor } from '../../core/money/minor';
 import type { Reader } from '../db/open';
 
 /** Money recorded by hand that no bank entry has met yet: single receipts, and the slips that hold several. */
@@ -8,12 +10,12 @@ export interface OnItsWay {
 	/** Of the slip or the receipt. */
 	readonly id: number;
 	readonly receiptIds: readonly number[];
-	readonly date: string;
+	readonly date: Day;
 	readonly method: string;
 	readonly reference: string;
 	readonly customerId: number | null;
 	readonly customer: string;
-	readonly amount: number;
+	readonly amount: Minor;
 	readonly currency: string;
 }
 
@@ -21,14 +23,14 @@ export interface OnItsWay {
 export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 	const rows = await db.all<{
 		slipId: number | null;
-		slipDate: string | null;
+		slipDate: Day | null;
 		id: number;
-		booked: string;
+		booked: Day;
 		method: string;
 		reference: string;
 		customerId: number | null;
 		customer: string | null;
-		amount: number;
+		amount: Minor;
 		currency: string;
 	}>(sql`
 		select sr.slip_id as slipId, p.date as slipDate, r.id, r.booked, r.method, r.text as reference,
@@ -63,7 +65,7 @@ export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 			reference: String(id),
 			customerId: null,
 			customer: `${parts.length} payments`,
-			amount: parts.reduce((sum, part) => sum + part.amount, 0),
+			amount: minor(parts.reduce((sum, part) => sum + part.amount, 0)),
 			currency: parts[0]!.currency
 		});
 	return found.sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.id - b.id));

@@ -1,3 +1,4 @@
+import { ZERO } from '../../core/money/minor';
 import { itemLabel } from '../../core/4-allocation/item-label';
 import type { PlaceLine } from '../../core/4-allocation/place-order';
 import type { Day } from '../../core/day/day';
@@ -18,7 +19,7 @@ export async function openClaims(
 	at: { readonly actId: number; readonly date: Day },
 	input: readonly {
 		readonly itemId: number;
-		readonly claim?: Omit<ClaimFacts, 'deadline'> & { readonly deadline: string };
+		readonly claim?: ClaimFacts;
 	}[],
 	placing: NumberedPlacing,
 	lines: readonly PlaceLine[]
@@ -48,9 +49,13 @@ export async function openClaims(
 			purchaseOrderKey: from.purchaseOrder && referenceKey(from.purchaseOrder),
 			text: `claim on ${itemLabel(from)}`
 		});
-		await tx
-			.insert(documentLine)
-			.values({ documentId, text: `${facts.reason}: ${facts.note}`, net: total, taxBasisPoints: 0, tax: 0 });
+		await tx.insert(documentLine).values({
+			documentId,
+			text: `${facts.reason}: ${facts.note}`,
+			net: total,
+			taxBasisPoints: 0,
+			tax: ZERO
+		});
 		await tx.insert(item).values({ id: itemId, documentId, part: 1, parts: 1, total, totalBase, ...common });
 		await tx.insert(itemState).values({
 			itemId,

@@ -1,3 +1,4 @@
+import { ZERO } from '../../core/money/minor';
 import { and, eq, gt, inArray, type SQL } from 'drizzle-orm';
 import type { OpenItem } from '../../core/model/records';
 import { chunks } from '../db/chunks';
@@ -43,7 +44,7 @@ export async function readItems(db: Reader, where: SQL | undefined): Promise<Ope
 export async function openItemsOf(db: Reader, customerIds: readonly number[]): Promise<OpenItem[]> {
 	const out: OpenItem[] = [];
 	for (const part of chunks(customerIds))
-		out.push(...(await readItems(db, and(inArray(itemState.customerId, part), gt(itemState.open, 0)))));
+		out.push(...(await readItems(db, and(inArray(itemState.customerId, part), gt(itemState.open, ZERO)))));
 	return out;
 }
 

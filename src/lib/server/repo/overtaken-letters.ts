@@ -1,3 +1,4 @@
+import type { Day } from '../../core/day/day';
 import { namesOf } from '../act/kinds';
 import { sql } from 'drizzle-orm';
 import type { Reader } from '../db/open';
@@ -9,7 +10,7 @@ export interface OvertakenLetter {
 	readonly letterId: number;
 	readonly kind: 'statement' | 'reminder';
 	/** The letter's day. */
-	readonly date: string;
+	readonly date: Day;
 	/** The act that took the placing off, who did it, and when. */
 	readonly undoingId: number;
 	readonly by: string;

@@ -1,8 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Paper } from '../../core/7-letters/paper';
-import type { Day } from '../../core/day/day';
 import { sumOf } from '../../core/money/add';
-import { minor, type Minor } from '../../core/money/minor';
+import { type Minor } from '../../core/money/minor';
 import { share } from '../../core/money/share';
 import type { Reader } from '../db/open';
 import { customer, document, documentLine, item } from '../db/schema';
@@ -31,10 +30,10 @@ export async function paperFor(db: Reader, documentId: number): Promise<Paper | 
 		.from(item)
 		.where(eq(item.documentId, documentId))
 		.orderBy(asc(item.part));
-	const lines = rows.map((row) => ({ ...row, net: minor(row.net), tax: minor(row.tax) }));
+	const lines = rows.map((row) => ({ ...row, net: row.net, tax: row.tax }));
 	const byRate = [...groupBy(lines, (line) => line.taxBasisPoints)].sort(([a], [b]) => b - a);
 	return {
-		...{ kind: head.kind as Paper['kind'], number: head.number, issued: head.issued as Day },
+		...{ kind: head.kind as Paper['kind'], number: head.number, issued: head.issued },
 		customer: { code, name, address },
 		firm,
 		...{ currency: head.currency, purchaseOrder: head.purchaseOrder, orderReference: head.orderReference },
@@ -47,12 +46,12 @@ export async function paperFor(db: Reader, documentId: number): Promise<Paper | 
 		net: sumOf(lines, (line) => line.net),
 		tax: sumOf(lines, (line) => line.tax),
 		total: head.total as Minor,
-		instalments: parts.map((part) => ({ due: part.due as Day, amount: minor(part.total) })),
+		instalments: parts.map((part) => ({ due: part.due, amount: part.total })),
 		discount:
 			head.discountBasisPoints && head.discountUntil
 				? {
 						basisPoints: head.discountBasisPoints,
-						until: head.discountUntil as Day,
+						until: head.discountUntil,
 						saves: share(head.total, head.discountBasisPoints, 10_000)
 					}
 				: null,

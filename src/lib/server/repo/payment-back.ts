@@ -1,6 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { PaymentBack } from '../../core/4-allocation/take-back-payment';
-import type { Day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import type { Reader } from '../db/open';
 import {
@@ -46,22 +45,22 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 		receiptId,
 		customerId: row.state.customerId!,
 		currency: row.currency,
-		onAccount: minor(row.state.onAccount),
-		onAccountBase: minor(row.state.onAccountBase),
+		onAccount: row.state.onAccount,
+		onAccountBase: row.state.onAccountBase,
 		allocations: parts.map(
 			({ standing_allocation: part, item: { due }, document: { customerId: owner, currency } }) => ({
 				id: part.id,
-				due: due as Day,
+				due: due,
 				source: { receiptId },
 				creditCustomerId: part.creditCustomerId,
 				creditCurrency: row.currency,
 				itemId: part.itemId,
 				itemCustomerId: owner,
 				itemCurrency: currency,
-				amount: minor(part.amount),
-				creditAmount: minor(part.creditAmount),
-				itemBase: minor(part.itemBase),
-				creditBase: minor(part.creditBase)
+				amount: part.amount,
+				creditAmount: part.creditAmount,
+				itemBase: part.itemBase,
+				creditBase: part.creditBase
 			})
 		),
 		differences: gaps.map(({ standing_difference: gap, document: { customerId: owner, currency } }) => ({
@@ -70,8 +69,8 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 			customerId: owner,
 			currency,
 			kind: gap.kind as PaymentBack['differences'][number]['kind'],
-			amount: minor(gap.amount),
-			base: minor(gap.base)
+			amount: gap.amount,
+			base: gap.base
 		})),
 		items: states.map(({ itemId, open, openBase }) => ({
 			itemId,

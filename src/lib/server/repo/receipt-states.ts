@@ -1,5 +1,7 @@
+import { ZERO } from '../../core/money/minor';
 import { eq, sql } from 'drizzle-orm';
 import { stateAfter, type ReceiptMove, type ReceiptState } from '../../core/2-receipts/receipt-life';
+import type { Day } from '../../core/day/day';
 import type { CreditState } from '../../core/model/placing';
 import type { Tx } from '../db/open';
 import { receiptState } from '../db/schema';
@@ -22,9 +24,9 @@ const KEEPS_HOLD: ReadonlySet<ReceiptMove> = new Set([
 ]);
 
 /** How a new receipt stands: it waits. */
-export function waitingState(receiptId: number, booked: string, actId: number): Row {
+export function waitingState(receiptId: number, booked: Day, actId: number): Row {
 	return {
-		...{ receiptId, state: 'waiting', booked, onAccount: 0, onAccountBase: 0 },
+		...{ receiptId, state: 'waiting', booked, onAccount: ZERO, onAccountBase: ZERO },
 		...{ version: 1, lastActId: actId }
 	};
 }

@@ -1,3 +1,4 @@
+import type { Day } from '../../core/day/day';
 import { sql } from 'drizzle-orm';
 import type { Reader } from '../db/open';
 
@@ -5,13 +6,13 @@ import type { Reader } from '../db/open';
 export interface ReturnedPayment {
 	readonly id: number;
 	readonly actId: number;
-	readonly date: string;
+	readonly date: Day;
 	readonly receiptId: number;
 	readonly customerId: number;
 	readonly customer: string;
 	readonly code: string;
 	readonly payerName: string | null;
-	readonly paidOn: string;
+	readonly paidOn: Day;
 	readonly method: string;
 	readonly text: string;
 	readonly currency: string;

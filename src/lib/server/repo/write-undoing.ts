@@ -1,3 +1,4 @@
+import { minor } from '../../core/money/minor';
 import type { Day } from '../../core/day/day';
 import type { JournalSource, JournalSourceKind } from '../../core/model/journal';
 import type { Tx } from '../db/open';
@@ -38,18 +39,20 @@ export async function writeUndoing(
 		await tx.insert(allocation).values(
 			parts.map((row) => ({
 				...row,
-				amount: -row.amount,
-				creditAmount: -row.creditAmount,
-				itemBase: -row.itemBase,
-				creditBase: -row.creditBase
+				amount: minor(-row.amount),
+				creditAmount: minor(-row.creditAmount),
+				itemBase: minor(-row.itemBase),
+				creditBase: minor(-row.creditBase)
 			}))
 		);
 	if (gaps.length)
-		await tx.insert(difference).values(gaps.map((row) => ({ ...row, amount: -row.amount, base: -row.base })));
+		await tx
+			.insert(difference)
+			.values(gaps.map((row) => ({ ...row, amount: minor(-row.amount), base: minor(-row.base) })));
 	if (changes.length)
 		await tx
 			.insert(receiptAdjustment)
-			.values(changes.map((row) => ({ ...row, amount: -row.amount, base: -row.base })));
+			.values(changes.map((row) => ({ ...row, amount: minor(-row.amount), base: minor(-row.base) })));
 	return undoings;
 }
 

@@ -3,7 +3,7 @@ import type { DocumentRow } from '../../core/1-open-items/document-row';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import type { Band } from '../../core/3-matching/answer';
-import { answerReceipts } from '../../core/3-matching/answer-receipts';
+import { answerPile } from '../../core/3-matching/answer-pile';
 import { learnHabits, type Habits, type Taught } from '../../core/3-matching/habits';
 import { lessonOfPast } from '../../core/3-matching/lesson-of';
 import { lessonsOfHistory } from '../../core/3-matching/payer-lessons';
@@ -95,7 +95,7 @@ export function runTrial(input: {
 	const numbers = new Map(items.map((item) => [item.id, item.number]));
 	const history = input.history ?? [];
 	const open = new Set(items.map((item) => item.number));
-	const answers = answerReceipts(facts, {
+	const { answers } = answerPile(facts, {
 		customers,
 		payerLessons: lessonsOfHistory(history, ids),
 		placedBefore: history.flatMap(({ customerCode, date, amount, currency, numbers }) => {

@@ -12,7 +12,6 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		account: url.searchParams.get('account') ?? '',
 		actId: Number(url.searchParams.get('act')) || null
 	};
-	const { db } = locals.app.books;
 	const may =
 		query.actId === null || locals.who!.role === 'reader'
 			? null

@@ -2,7 +2,7 @@ import { allocateReceipt } from '$lib/server/acts/allocate-receipt';
 import { postCertain } from '$lib/server/acts/post-certain';
 import { joinParts } from '$lib/server/acts/split-receipt';
 import { matchBankEntry } from '$lib/server/acts/match-bank-entry';
-import { view } from '$lib/server/http/view';
+import { mayAct, view } from '$lib/server/http/view';
 import { whereReceiptIs } from '$lib/server/looks/where-receipt-is';
 import { lookAtDesk } from '$lib/server/looks/desk';
 import type { PileRow } from '$lib/server/looks/pile';
@@ -17,7 +17,6 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url, depends, parent }) => {
 	depends('books:pile');
-	const { app, who } = locals;
 	const asked = Number(url.searchParams.get('receipt')) || null;
 	// An account whose credits are allocated, without new money.
 	const credits = Number(url.searchParams.get('credits')) || null;
@@ -32,7 +31,7 @@ export const load: PageServerLoad = async ({ locals, url, depends, parent }) => 
 		lay,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
 		gone: asked !== null && desk === null ? await view(locals, whereReceiptIs, asked) : null,
-		mayAct: who!.role !== 'reader'
+		mayAct: mayAct(locals)
 	};
 };
 

@@ -10,7 +10,6 @@ import { err, ok } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
 	const query = url.searchParams.get('q') ?? '';
 	const returns = await view(locals, lookAtReturns, query);
 	return { ...returns, query, mayAct: mayAct(locals) };

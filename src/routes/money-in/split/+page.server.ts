@@ -7,7 +7,6 @@ import { splitReceipt } from '$lib/server/acts/split-receipt';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const db = locals.app.books.db;
 	const receiptId = Number(url.searchParams.get('receipt'));
 	const desk = await view(locals, lookAtDesk, { receiptId, customerId: null, also: [] });
 	if (!desk?.receipt) error(404, 'This entry is not in the pile any more: somebody has dealt with it.');

@@ -6,7 +6,6 @@ import { issueByHand } from '$lib/server/acts/issue-by-hand';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const viewer = { who: locals.who!, today: await locals.app.today() };
 	const customerId = Number(url.searchParams.get('customer')) || null;
 	return { beginning: await view(locals, lookAtNewDocument, customerId) };
 };

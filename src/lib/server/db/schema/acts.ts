@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn } from '../columns';
 import type { JournalSourceKind } from '../../../core/model/journal';
 import { customer } from './firm';
 
@@ -9,7 +10,7 @@ export const act = sqliteTable(
 		id: integer('id').primaryKey(),
 		kind: text('kind').notNull(),
 		/** Accounting date. */
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		/** When it was done, ISO 8601 in UTC. */
 		at: text('at').notNull(),
 		userId: text('user_id').notNull(),
@@ -63,12 +64,12 @@ export const journalLine = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		account: text('account').notNull(),
 		customerId: integer('customer_id').references(() => customer.id),
 		currency: text('currency').notNull(),
-		amount: integer('amount').notNull(),
-		base: integer('base').notNull(),
+		amount: amountColumn('amount').notNull(),
+		base: amountColumn('base').notNull(),
 		bankEntryId: integer('bank_entry_id'),
 		/** What of the sub-ledger it stands for: on every line of receivables (`core/model/journal.ts`). */
 		sourceKind: text('source_kind').$type<JournalSourceKind>(),

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn } from '../columns';
 import { customer } from './firm';
 import { receipt } from './receipts';
 
@@ -14,10 +15,10 @@ export const advice = sqliteTable(
 			.notNull()
 			.references(() => customer.id),
 		/** The day on which it was given, or kept. */
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		currency: text('currency').notNull(),
 		/** What its lines come to, in minor units. */
-		total: integer('total').notNull(),
+		total: amountColumn('total').notNull(),
 		/** As it came. */
 		source: text('source').notNull(),
 		keptBy: text('kept_by').notNull(),

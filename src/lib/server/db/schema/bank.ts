@@ -1,4 +1,5 @@
 import { blob, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
 
 export const bankAccount = sqliteTable('bank_account', {
@@ -49,10 +50,10 @@ export const bankStatement = sqliteTable(
 			.references(() => bankAccount.id),
 		reference: text('reference').notNull(),
 		sequence: text('sequence'),
-		opening: integer('opening'),
-		openingOn: text('opening_on'),
-		closing: integer('closing'),
-		closingOn: text('closing_on'),
+		opening: amountColumn('opening'),
+		openingOn: dayColumn('opening_on'),
+		closing: amountColumn('closing'),
+		closingOn: dayColumn('closing_on'),
 		balanceChecked: integer('balance_checked', { mode: 'boolean' }).notNull(),
 		notBooked: integer('not_booked').notNull()
 	},
@@ -71,16 +72,16 @@ export const bankEntry = sqliteTable(
 			.references(() => bankAccount.id),
 		/** Hash of what the bank wrote, and which of several alike. */
 		fingerprint: text('fingerprint').notNull(),
-		booked: text('booked').notNull(),
-		valued: text('valued'),
-		amount: integer('amount').notNull(),
+		booked: dayColumn('booked').notNull(),
+		valued: dayColumn('valued'),
+		amount: amountColumn('amount').notNull(),
 		currency: text('currency').notNull(),
 		reversal: integer('reversal', { mode: 'boolean' }).notNull(),
 		entryReference: text('entry_reference'),
 		bankReference: text('bank_reference'),
 		code: text('code'),
 		text: text('text').notNull(),
-		charges: integer('charges').notNull(),
+		charges: amountColumn('charges').notNull(),
 		/** Every detail as read, as JSON. */
 		details: text('details').notNull()
 	},

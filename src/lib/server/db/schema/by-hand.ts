@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn, undoesColumn } from '../columns';
 import { act } from './acts';
 import { bankAccount } from './bank';
 import { customer } from './firm';
@@ -15,10 +16,10 @@ export const manualReceipt = sqliteTable(
 		customerId: integer('customer_id')
 			.notNull()
 			.references(() => customer.id),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		method: text('method').notNull(),
 		reference: text('reference').notNull(),
-		amount: integer('amount').notNull(),
+		amount: amountColumn('amount').notNull(),
 		currency: text('currency').notNull(),
 		/** `oldest`, `account`, or numbers of the documents it is for, separated by spaces. */
 		pays: text('pays').notNull(),
@@ -33,11 +34,11 @@ export const payingInSlip = sqliteTable('paying_in_slip', {
 	actId: integer('act_id')
 		.notNull()
 		.references(() => act.id),
-	date: text('date').notNull(),
+	date: dayColumn('date').notNull(),
 	bankAccountId: integer('bank_account_id')
 		.notNull()
 		.references(() => bankAccount.id),
-	total: integer('total').notNull()
+	total: amountColumn('total').notNull()
 });
 
 /** A recorded receipt on its slip. */
@@ -65,7 +66,7 @@ export const bankMatch = sqliteTable(
 		recordedId: integer('recorded_id')
 			.notNull()
 			.references(() => receipt.id),
-		undoesId: integer('undoes_id').unique()
+		undoesId: undoesColumn()
 	},
 	(t) => [index('bank_match_shown').on(t.shownId), index('bank_match_recorded').on(t.recordedId)]
 );

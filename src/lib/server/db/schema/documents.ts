@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
 import { customer } from './firm';
 
@@ -16,10 +17,10 @@ export const document = sqliteTable(
 		customerId: integer('customer_id')
 			.notNull()
 			.references(() => customer.id),
-		issued: text('issued').notNull(),
+		issued: dayColumn('issued').notNull(),
 		currency: text('currency').notNull(),
-		total: integer('total').notNull(),
-		totalBase: integer('total_base').notNull(),
+		total: amountColumn('total').notNull(),
+		totalBase: amountColumn('total_base').notNull(),
 		purchaseOrder: text('purchase_order'),
 		purchaseOrderKey: text('purchase_order_key'),
 		orderReference: text('order_reference'),
@@ -27,7 +28,7 @@ export const document = sqliteTable(
 		paymentReferenceKey: text('payment_reference_key'),
 		text: text('text').notNull(),
 		discountBasisPoints: integer('discount_basis_points'),
-		discountUntil: text('discount_until')
+		discountUntil: dayColumn('discount_until')
 	},
 	(t) => [
 		uniqueIndex('document_kind_number').on(t.kind, t.number),
@@ -46,9 +47,9 @@ export const documentLine = sqliteTable(
 			.notNull()
 			.references(() => document.id),
 		text: text('text').notNull(),
-		net: integer('net').notNull(),
+		net: amountColumn('net').notNull(),
 		taxBasisPoints: integer('tax_basis_points').notNull(),
-		tax: integer('tax').notNull()
+		tax: amountColumn('tax').notNull()
 	},
 	(t) => [index('document_line_document').on(t.documentId)]
 );
@@ -66,9 +67,9 @@ export const item = sqliteTable(
 			.references(() => customer.id),
 		part: integer('part').notNull(),
 		parts: integer('parts').notNull(),
-		due: text('due').notNull(),
-		total: integer('total').notNull(),
-		totalBase: integer('total_base').notNull()
+		due: dayColumn('due').notNull(),
+		total: amountColumn('total').notNull(),
+		totalBase: amountColumn('total_base').notNull()
 	},
 	(t) => [index('item_document').on(t.documentId), index('item_customer').on(t.customerId)]
 );
@@ -81,12 +82,12 @@ export const itemState = sqliteTable(
 			.primaryKey()
 			.references(() => item.id),
 		customerId: integer('customer_id').notNull(),
-		due: text('due').notNull(),
+		due: dayColumn('due').notNull(),
 		/** Kind and currency of the document, so that runs and sums over all open items read one index and nothing else. */
 		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge', 'claim'] }).notNull(),
 		currency: text('currency').notNull(),
-		open: integer('open').notNull(),
-		openBase: integer('open_base').notNull(),
+		open: amountColumn('open').notNull(),
+		openBase: amountColumn('open_base').notNull(),
 		version: integer('version').notNull(),
 		lastActId: integer('last_act_id').notNull()
 	},

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { dayColumn } from '../columns';
 
 /** Settings of the firm by key, as JSON; see `repo/settings.ts` for the keys. */
 export const setting = sqliteTable('setting', {
@@ -19,7 +20,7 @@ export const rate = sqliteTable(
 	{
 		id: integer('id').primaryKey(),
 		currency: text('currency').notNull(),
-		day: text('day').notNull(),
+		day: dayColumn('day').notNull(),
 		millionths: integer('millionths').notNull()
 	},
 	(t) => [uniqueIndex('rate_currency_day').on(t.currency, t.day)]

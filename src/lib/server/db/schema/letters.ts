@@ -1,4 +1,5 @@
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
 import { customer } from './firm';
 
@@ -11,12 +12,12 @@ export const letter = sqliteTable(
 			.notNull()
 			.references(() => act.id),
 		kind: text('kind', { enum: ['statement', 'reminder', 'returned'] }).notNull(),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		customerId: integer('customer_id')
 			.notNull()
 			.references(() => customer.id),
 		currency: text('currency').notNull(),
-		amount: integer('amount').notNull(),
+		amount: amountColumn('amount').notNull(),
 		recipient: text('recipient').notNull(),
 		subject: text('subject').notNull(),
 		body: text('body').notNull(),

@@ -1,4 +1,6 @@
+import { ZERO } from '../../../core/money/minor';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn, undoesColumn } from '../columns';
 import { RECEIPT_STATES } from '../../../core/2-receipts/receipt-life';
 import { CLAIM_STATES } from '../../../core/4-allocation/claim-life';
 import { CLAIM_REASONS } from '../../../core/model/claim';
@@ -22,17 +24,17 @@ export const receipt = sqliteTable(
 		/** Whose it is, where that was known when it was recorded. */
 		knownCustomerId: integer('known_customer_id').references(() => customer.id),
 		/** What a processor or bank is known to have kept of it. */
-		fee: integer('fee').notNull().default(0),
+		fee: amountColumn('fee').notNull().default(ZERO),
 		detail: integer('detail'),
-		booked: text('booked').notNull(),
-		amount: integer('amount').notNull(),
+		booked: dayColumn('booked').notNull(),
+		amount: amountColumn('amount').notNull(),
 		currency: text('currency').notNull(),
 		payerName: text('payer_name'),
 		payerAccount: text('payer_account'),
 		text: text('text').notNull(),
 		structuredReference: text('structured_reference'),
 		endToEndId: text('end_to_end_id'),
-		charges: integer('charges').notNull(),
+		charges: amountColumn('charges').notNull(),
 		returnReason: text('return_reason')
 	},
 	(t) => [index('receipt_entry').on(t.bankEntryId), index('receipt_parent').on(t.parentId)]
@@ -46,11 +48,11 @@ export const receiptState = sqliteTable(
 			.primaryKey()
 			.references(() => receipt.id),
 		state: text('state', { enum: RECEIPT_STATES }).notNull(),
-		booked: text('booked').notNull(),
+		booked: dayColumn('booked').notNull(),
 		customerId: integer('customer_id').references(() => customer.id),
 		/** What of a placed receipt lies on account. */
-		onAccount: integer('on_account').notNull(),
-		onAccountBase: integer('on_account_base').notNull(),
+		onAccount: amountColumn('on_account').notNull(),
+		onAccountBase: amountColumn('on_account_base').notNull(),
 		/** The order that a deposit on account was paid for. */
 		depositFor: text('deposit_for'),
 		/**
@@ -58,7 +60,7 @@ export const receiptState = sqliteTable(
 		 * money lies there and not on the bank's account.
 		 */
 		unidentifiedActId: integer('unidentified_act_id'),
-		unidentifiedBase: integer('unidentified_base'),
+		unidentifiedBase: amountColumn('unidentified_base'),
 		heldBecause: text('held_because'),
 		/** What was laid on the desk when it was held or a supervisor was asked, as JSON. */
 		heldOrder: text('held_order'),
@@ -81,20 +83,20 @@ export const allocation = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		receiptId: integer('receipt_id').references(() => receipt.id),
 		creditItemId: integer('credit_item_id').references(() => item.id),
 		itemId: integer('item_id')
 			.notNull()
 			.references(() => item.id),
 		/** Negative on the row that undoes. */
-		amount: integer('amount').notNull(),
+		amount: amountColumn('amount').notNull(),
 		/** Whose the credit was, and how much of it in its own currency. */
 		creditCustomerId: integer('credit_customer_id').notNull(),
-		creditAmount: integer('credit_amount').notNull(),
-		itemBase: integer('item_base').notNull(),
-		creditBase: integer('credit_base').notNull(),
-		undoesId: integer('undoes_id').unique()
+		creditAmount: amountColumn('credit_amount').notNull(),
+		itemBase: amountColumn('item_base').notNull(),
+		creditBase: amountColumn('credit_base').notNull(),
+		undoesId: undoesColumn()
 	},
 	(t) => [
 		index('allocation_item').on(t.itemId),
@@ -111,16 +113,16 @@ export const difference = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		/** The new money that it came with; null where only credits were placed, or none. */
 		receiptId: integer('receipt_id').references(() => receipt.id),
 		itemId: integer('item_id')
 			.notNull()
 			.references(() => item.id),
 		kind: text('kind', { enum: [...DIFFERENCE_KINDS, 'settled_before'] }).notNull(),
-		amount: integer('amount').notNull(),
-		base: integer('base').notNull(),
-		undoesId: integer('undoes_id').unique()
+		amount: amountColumn('amount').notNull(),
+		base: amountColumn('base').notNull(),
+		undoesId: undoesColumn()
 	},
 	(t) => [
 		index('difference_item').on(t.itemId),
@@ -137,7 +139,7 @@ export const receiptAdjustment = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		receiptId: integer('receipt_id')
 			.notNull()
 			.references(() => receipt.id),
@@ -147,9 +149,9 @@ export const receiptAdjustment = sqliteTable(
 		kind: text('kind', {
 			enum: ['processor_fee', 'bank_charge', 'small_difference', 'refund', 'returned']
 		}).notNull(),
-		amount: integer('amount').notNull(),
-		base: integer('base').notNull(),
-		undoesId: integer('undoes_id').unique()
+		amount: amountColumn('amount').notNull(),
+		base: amountColumn('base').notNull(),
+		undoesId: undoesColumn()
 	},
 	(t) => [index('receipt_adjustment_receipt').on(t.receiptId), index('receipt_adjustment_act').on(t.actId)]
 );
@@ -169,7 +171,7 @@ export const claim = sqliteTable(
 			.references(() => item.id),
 		reason: text('reason', { enum: CLAIM_REASONS }).notNull(),
 		owner: text('owner').notNull(),
-		deadline: text('deadline').notNull(),
+		deadline: dayColumn('deadline').notNull(),
 		note: text('note').notNull(),
 		state: text('state', { enum: CLAIM_STATES }).notNull()
 	},

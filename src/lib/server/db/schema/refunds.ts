@@ -1,4 +1,5 @@
 import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { dayColumn } from '../columns';
 import { act } from './acts';
 import { bankAccount } from './bank';
 import { receiptAdjustment } from './receipts';
@@ -9,7 +10,7 @@ export const refundFile = sqliteTable('refund_file', {
 	actId: integer('act_id')
 		.notNull()
 		.references(() => act.id),
-	date: text('date').notNull(),
+	date: dayColumn('date').notNull(),
 	bankAccountId: integer('bank_account_id')
 		.notNull()
 		.references(() => bankAccount.id),

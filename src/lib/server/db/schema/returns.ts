@@ -1,4 +1,5 @@
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { amountColumn, dayColumn, undoesColumn } from '../columns';
 import { act } from './acts';
 import { customer } from './firm';
 import { letter } from './letters';
@@ -12,7 +13,7 @@ export const returnedPayment = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		date: text('date').notNull(),
+		date: dayColumn('date').notNull(),
 		receiptId: integer('receipt_id')
 			.notNull()
 			.references(() => receipt.id),
@@ -20,11 +21,11 @@ export const returnedPayment = sqliteTable(
 			.notNull()
 			.references(() => customer.id),
 		currency: text('currency').notNull(),
-		amount: integer('amount').notNull(),
-		base: integer('base').notNull(),
+		amount: amountColumn('amount').notNull(),
+		base: amountColumn('base').notNull(),
 		/** What the bank charges for it, and that in base currency. */
-		fee: integer('fee').notNull(),
-		feeBase: integer('fee_base').notNull(),
+		fee: amountColumn('fee').notNull(),
+		feeBase: amountColumn('fee_base').notNull(),
 		/** ISO 20022 ExternalReturnReason1Code, or one of our own. */
 		reason: text('reason').notNull(),
 		note: text('note').notNull(),
@@ -57,9 +58,9 @@ export const bankReturnMatch = sqliteTable(
 			.references(() => returnedPayment.id),
 		part: text('part', { enum: ['money', 'fee', 'both'] }).notNull(),
 		/** What of the return and its fee it shows: positive; negative on the row that undoes. */
-		amount: integer('amount').notNull(),
-		base: integer('base').notNull(),
-		undoesId: integer('undoes_id').unique()
+		amount: amountColumn('amount').notNull(),
+		base: amountColumn('base').notNull(),
+		undoesId: undoesColumn()
 	},
 	(t) => [index('bank_return_match_returned').on(t.returnedId), index('bank_return_match_act').on(t.actId)]
 );

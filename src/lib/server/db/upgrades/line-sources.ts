@@ -3,7 +3,7 @@ import { CHART } from '../../../core/5-journal/chart';
 import type { JournalSource } from '../../../core/model/journal';
 import { namesOf } from '../../act/kinds';
 import { groupBy } from '../../repo/group-by';
-import type { Tx } from '../open';
+import type { Tx } from '../types';
 
 interface Line {
 	readonly id: number;

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { Db, Tx } from '../open';
+import type { Db, Tx } from '../types';
 import { upgrade } from '../schema';
 import { fillLineSources } from './line-sources';
 
