@@ -24,7 +24,7 @@ module.exports = {
 		{
 			name: 'model-has-no-stage',
 			severity: 'error',
-			from: { path: '^src/lib/core/(money|day|model)/' },
+			from: { path: '^src/lib/core/(money|day|model|text)/' },
 			to: { path: stage }
 		},
 		{

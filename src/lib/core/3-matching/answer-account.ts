@@ -6,11 +6,11 @@ import type { Payer } from './find-payer';
 import { FIRM_HABIT, paysByStatement, paysOldestFirst } from './habits';
 import { linesFor, signedOpen } from './lines-for';
 import { meaningsOf } from './meanings-of';
-import { tellingWords } from './neutral-words';
+import { tellingWords } from '../text/telling-words';
 import { findSets } from './sets/find-sets';
 import { bandOfSet, weightOfCoincidence } from './weigh-sets';
 import { ROUND, whenNothingFits } from './when-nothing-fits';
-import { wordsSay } from './words-say';
+import { remittancePhrases } from '../text/remittance-phrases';
 import type { World } from './world';
 
 const OTHERS_KEPT = 8;
@@ -35,7 +35,7 @@ export function answerAccount(
 	const customer = world.customers.get(customerId)!.name;
 	const habits = world.habitsOf(customerId);
 	const byStatement = paysByStatement(habits);
-	const says = wordsSay(receipt.text);
+	const says = remittancePhrases(receipt.text);
 	const number = /\d{3,}/.test(receipt.text.replace(/\b(19|20)\d{2}([-/.]?\d{2}){0,2}\b/g, ''));
 	if (items.length === 0) return whenNothingFits(receipt, payer, customerId, items, world);
 

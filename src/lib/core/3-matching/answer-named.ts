@@ -12,7 +12,7 @@ import { linesFor, signedOpen } from './lines-for';
 import { ownersOf, type Owners } from './named-owners';
 import { findSets } from './sets/find-sets';
 import { weigh } from './weigh';
-import { wordsSay } from './words-say';
+import { remittancePhrases } from '../text/remittance-phrases';
 import type { World } from './world';
 
 /** Sums that somebody chooses, in minor units: what is paid of an invoice in part. */
@@ -109,7 +109,7 @@ function partSaid(receipt: ReceiptFacts, items: readonly OpenItem[]): string | n
 	const [only] = items;
 	if (!only || items.length > 1) return null;
 	const chosen = receipt.amount % CHOSEN === 0 || Math.abs(2 * receipt.amount - only.open) <= 1;
-	return chosen ? wordsSay(receipt.text).part : null;
+	return chosen ? remittancePhrases(receipt.text).part : null;
 }
 
 /** The credit note, or the two or all of them, that makes named items come to the amount; none where several ways do. */
@@ -147,7 +147,7 @@ function unlessCreditsDoubted(
 			(item) =>
 				!credits.includes(item) && credits.some((one) => one.kind === item.kind && one.open === item.open)
 		);
-	const { claim } = wordsSay(receipt.text);
+	const { claim } = remittancePhrases(receipt.text);
 	return equal || (claim !== null && claim.reason !== 'other') ? 'likely' : band;
 }
 

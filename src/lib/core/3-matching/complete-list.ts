@@ -2,7 +2,7 @@ import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
 import { signedOpen } from './lines-for';
 import { findSets } from './sets/find-sets';
-import { referenceKey } from './words-of-text';
+import { referenceKey } from '../text/words-of-text';
 import type { World } from './world';
 
 /** What was not read of a list that was cut off. */

@@ -1,4 +1,4 @@
-import { MOST_TEXT } from './words-of-text';
+import { MOST_TEXT } from '../text/words-of-text';
 
 /** A creditor reference as it stands in a text. */
 export interface CreditorReference {

@@ -5,7 +5,7 @@ import type { Payer } from './find-payer';
 import { rangesInWords } from './ranges-in-words';
 import { digitReader, readParts } from './read-digits';
 import { readLoose, targetsOf, type Piece } from './read-loose';
-import { wordsSay } from './words-say';
+import { remittancePhrases } from '../text/remittance-phrases';
 import {
 	joinedWords,
 	referenceKey,
@@ -13,7 +13,7 @@ import {
 	withoutGlued,
 	wordsOfText,
 	type Word
-} from './words-of-text';
+} from '../text/words-of-text';
 import type { World } from './world';
 
 export interface Named {
@@ -132,7 +132,7 @@ export function findNamed(receipt: ReceiptFacts, world: World, payer: Payer): Na
 
 /** Whether less came than is open, and the words say that it is a part, or that something was taken off. */
 function saysWhy(receipt: ReceiptFacts, items: readonly OpenItem[]): boolean {
-	const says = wordsSay(receipt.text);
+	const says = remittancePhrases(receipt.text);
 	const open = items.reduce((sum, item) => sum + item.open, 0);
 	return receipt.amount < open && (says.part ?? says.claim ?? says.tax) !== null;
 }

@@ -3,10 +3,10 @@ import type { Reason } from './answer';
 import { fullName, spelledName } from './full-name';
 import { namesBeginning } from './names-beginning';
 import { namesInWords } from './names-in-words';
-import { nameKey } from './name-key';
+import { nameKey } from '../text/name-key';
 import { partsOfName } from './parts-of-name';
 import { LESSON } from './payer-lessons';
-import { wordsKey } from './words-key';
+import { wordsKey } from '../text/words-key';
 import type { World } from './world';
 
 export interface Payer {

@@ -1,6 +1,6 @@
 import { daysBetween } from '../day/arithmetic';
 import type { Day } from '../day/day';
-import { normaliseName } from './normalise-name';
+import { nameKey } from '../text/name-key';
 
 /** A debit entry of the bank, as far as it may tell which payment came back. */
 export interface DebitEntry {
@@ -71,7 +71,7 @@ export function findReturned(entry: DebitEntry, payments: readonly EarlierPaymen
 		const clues: ReturnClue[] = [];
 		if (one.endToEndId && one.endToEndId === entry.endToEndId) clues.push('end-to-end');
 		if (one.payerAccount && one.payerAccount === entry.payerAccount) clues.push('account');
-		if (one.payerName && entry.payerName && normaliseName(one.payerName) === normaliseName(entry.payerName))
+		if (one.payerName && entry.payerName && nameKey(one.payerName) === nameKey(entry.payerName))
 			clues.push('name');
 		if (sharesNumber(entry.text, one.text)) clues.push('words');
 		if (clues.length === 0 && (!called || over > 0)) return [];

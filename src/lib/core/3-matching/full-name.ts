@@ -1,4 +1,4 @@
-import { nameWords } from './name-key';
+import { nameWords } from '../text/name-key';
 
 /** A name with its legal form, as it may be compared to tell two firms of one name apart: upper case, no accents, single spaces. */
 export function fullName(name: string): string {

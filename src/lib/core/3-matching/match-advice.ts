@@ -1,6 +1,6 @@
 import type { AdviceLine } from '../model/advice';
 import type { OpenItem } from '../model/records';
-import { referenceKey } from './words-of-text';
+import { referenceKey } from '../text/words-of-text';
 
 export interface MatchedLine extends AdviceLine {
 	readonly item: OpenItem | null;

@@ -4,8 +4,8 @@ import { day } from '../day/day';
 import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import { answerReceipts } from './answer-receipts';
-import { normaliseName } from './normalise-name';
-import { wordsOfText } from './words-of-text';
+import { nameKey } from '../text/name-key';
+import { wordsOfText } from '../text/words-of-text';
 import { sampleItem } from '../model/sample-item';
 
 const customer = (id: number, name: string, over: Partial<Customer> = {}): Customer => ({
@@ -215,7 +215,7 @@ test.each([
 	['The Clay & Co', 'CLAY'],
 	['Ltd', 'LTD'],
 	['Drover’s  Way', 'DROVERS WAY']
-])('%s is compared as %s', (name, want) => expect(normaliseName(name)).toBe(want));
+])('%s is compared as %s', (name, want) => expect(nameKey(name)).toBe(want));
 
 it('reads text made to be slow in one pass', () =>
 	expect(wordsOfText('a-'.repeat(500_000)).length).toBeLessThanOrEqual(1));

@@ -1,7 +1,7 @@
 import { fullName } from './full-name';
 import { namesBeginning } from './names-beginning';
-import { isForm, nameKey, nameWords } from './name-key';
-import { MOST_TEXT } from './words-of-text';
+import { isForm, nameKey, nameWords } from '../text/name-key';
+import { MOST_TEXT } from '../text/words-of-text';
 import type { World } from './world';
 
 /** A name of so few characters stands in any text. */

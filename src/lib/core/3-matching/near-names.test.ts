@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { nameKey } from './name-key';
+import { nameKey } from '../text/name-key';
 import { isSlip, NearNames } from './near-names';
 
 describe('a name as it is compared', () => {

@@ -1,4 +1,4 @@
-import { wordsOfName } from './name-key';
+import { wordsOfName } from '../text/name-key';
 
 /** Words that stand beside a name and tell no two apart. */
 const BESIDE = new Set(

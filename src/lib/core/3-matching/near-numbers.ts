@@ -2,7 +2,7 @@ import type { OpenItem, ReceiptFacts } from '../model/records';
 import type { Payer } from './find-payer';
 import { checkDigitsFit } from './creditor-references';
 import { isSlip } from './near-names';
-import { MOST_TEXT, referenceKey } from './words-of-text';
+import { MOST_TEXT, referenceKey } from '../text/words-of-text';
 import type { World } from './world';
 
 /** A number of ours that is not written quite right. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, it, test } from 'vitest';
 import { keysInFrames, numberFrames } from './number-frames';
-import { referenceKey } from './words-of-text';
+import { referenceKey } from '../text/words-of-text';
 
 const series = (write: (n: number) => string) => Array.from({ length: 12 }, (_, i) => write(95 + i * 7));
 const pad = (n: number, digits: number) => String(n).padStart(digits, '0');

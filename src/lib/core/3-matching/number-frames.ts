@@ -1,5 +1,5 @@
 import { learnNumberPatterns, shapeOf } from './number-patterns';
-import { referenceKey } from './words-of-text';
+import { referenceKey } from '../text/words-of-text';
 
 /** What stands around the digits that run on in a series of document numbers, as reference keys; `length` of those digits. */
 export interface NumberFrame {

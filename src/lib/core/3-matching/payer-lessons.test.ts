@@ -6,9 +6,9 @@ import type { Customer, ReceiptFacts } from '../model/records';
 import { sampleItem } from '../model/sample-item';
 import { minor } from '../money/minor';
 import { answerReceipts } from './answer-receipts';
-import { nameKey } from './name-key';
+import { nameKey } from '../text/name-key';
 import { learnPayers, lessonsOfHistory, type PayerLesson } from './payer-lessons';
-import { wordsKey } from './words-key';
+import { wordsKey } from '../text/words-key';
 
 const lesson = (over: Partial<PayerLesson> = {}): PayerLesson => ({
 	...{ trait: 'account', key: 'A1', customerId: 1, times: 1, told: false },

@@ -1,5 +1,5 @@
 import type { PastPayment } from '../model/past-payment';
-import { nameKey } from './name-key';
+import { nameKey } from '../text/name-key';
 
 /** What payments are known by: the account that they came from, the name as printed, or what they say. */
 export type PayerTrait = 'account' | 'name' | 'words';

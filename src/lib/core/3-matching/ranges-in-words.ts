@@ -1,7 +1,7 @@
 import type { OpenItem, ReceiptFacts } from '../model/records';
 import { compareItems } from './compare-items';
 import type { Payer } from './find-payer';
-import { MOST_TEXT, referenceKey } from './words-of-text';
+import { MOST_TEXT, referenceKey } from '../text/words-of-text';
 import type { World } from './world';
 
 /** A run of documents by its first and last number, as "40233-40239" or "AK-40233 to 39". */

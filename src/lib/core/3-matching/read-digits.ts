@@ -2,7 +2,7 @@ import type { OpenItem, ReceiptFacts } from '../model/records';
 import type { Payer } from './find-payer';
 import { digitsByPattern, shapeOf } from './number-patterns';
 import type { Piece } from './read-loose';
-import { referenceKey, SHORTEST_REFERENCE as SHORTEST, type Word } from './words-of-text';
+import { referenceKey, SHORTEST_REFERENCE as SHORTEST, type Word } from '../text/words-of-text';
 import type { World } from './world';
 
 /** Shortest digits taken for a number where nothing is known of the payer. */

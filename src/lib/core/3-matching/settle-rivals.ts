@@ -1,7 +1,7 @@
 import type { ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
 import type { Answer, AnswerLine, Band, Reason } from './answer';
-import { nameKey } from './name-key';
+import { nameKey } from '../text/name-key';
 import { Taken } from './taken';
 import type { World } from './world';
 

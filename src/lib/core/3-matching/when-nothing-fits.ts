@@ -9,7 +9,7 @@ import type { Payer } from './find-payer';
 import { GRACE } from './gaps/by-discount';
 import { discountDaysAllowed, paysOntoOldest } from './habits';
 import { linesFor } from './lines-for';
-import { wordsSay } from './words-say';
+import { remittancePhrases } from '../text/remittance-phrases';
 import type { World } from './world';
 
 /** Sums that somebody chooses, in minor units. */
@@ -39,7 +39,7 @@ export function whenNothingFits(
 	});
 	const discounted = withDiscount(receipt, items, discountDaysAllowed(habits));
 	if (discounted) return { ...draft(discounted.reason), band: 'likely', lines: [discounted.line] };
-	if (wordsSay(receipt.text).onAccount)
+	if (remittancePhrases(receipt.text).onAccount)
 		return {
 			...draft({ code: 'says-on-account' }),
 			band: known && !/\d/.test(receipt.text) ? 'certain' : 'likely'

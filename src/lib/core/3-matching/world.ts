@@ -7,12 +7,12 @@ import { NO_HABITS, type Habits } from './habits';
 import { numberDigits } from './number-digits';
 import { digitsByPattern, learnNumberPatterns, type NumberPatterns } from './number-patterns';
 import { fullName, spelledName } from './full-name';
-import { nameKey } from './name-key';
+import { nameKey } from '../text/name-key';
 import { NearNames } from './near-names';
 import { partsOfName } from './parts-of-name';
 import { learnPayers, type PayerLesson, type PayerTrait, type TaughtPayer } from './payer-lessons';
 import type { SetsFound } from './sets/sets-found';
-import { referenceKey } from './words-of-text';
+import { referenceKey } from '../text/words-of-text';
 
 /** What the matcher is told: the accounts, what they owe, and numbers that were settled before. */
 export interface MatchBooks {

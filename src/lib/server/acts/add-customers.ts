@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { normaliseName } from '../../core/3-matching/normalise-name';
+import { nameKey } from '../../core/text/name-key';
 import type { Tx } from '../db/open';
 import { customer, customerName, payerAccount } from '../db/schema';
 import { defineAct, madeHere } from '../act/define-act';
@@ -44,9 +44,7 @@ export const addCustomers = defineAct({
 			ids.set(row.code, id);
 			await tx
 				.insert(customerName)
-				.values(
-					[row.name, ...otherNames].map((name) => ({ customerId: id, name, key: normaliseName(name) }))
-				);
+				.values([row.name, ...otherNames].map((name) => ({ customerId: id, name, key: nameKey(name) })));
 			if (payerAccounts.length)
 				await tx.insert(payerAccount).values(payerAccounts.map((account) => ({ customerId: id, account })));
 		}

@@ -1,6 +1,6 @@
 import { eq, inArray } from 'drizzle-orm';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
-import { normaliseName } from '../../core/3-matching/normalise-name';
+import { nameKey } from '../../core/text/name-key';
 import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
 import { minor, ZERO } from '../../core/money/minor';
@@ -106,7 +106,7 @@ async function ownersOf(
 		for (const row of await db.select(columns).from(customer).where(inArray(customer.code, part)))
 			byCode.set(row.code, row);
 	const names = rows.filter((row) => !byCode.has(row.customerCode) && row.customerName);
-	const keys = [...new Set(names.map((row) => normaliseName(row.customerName!)))];
+	const keys = [...new Set(names.map((row) => nameKey(row.customerName!)))];
 	const byName = new Map<string, Owner | null>();
 	for (const part of chunks(keys))
 		for (const { key, ...owner } of await db
@@ -119,7 +119,7 @@ async function ownersOf(
 		}
 	return (row) =>
 		byCode.get(row.customerCode) ??
-		(row.customerName ? (byName.get(normaliseName(row.customerName)) ?? undefined) : undefined);
+		(row.customerName ? (byName.get(nameKey(row.customerName)) ?? undefined) : undefined);
 }
 
 /** The day on which it is due: its own, else by the customer's terms. */

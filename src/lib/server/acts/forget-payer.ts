@@ -1,7 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { nameKey } from '../../core/3-matching/name-key';
-import { normaliseName } from '../../core/3-matching/normalise-name';
+import { nameKey } from '../../core/text/name-key';
 import type { Tx } from '../db/open';
 import { customer, customerName, forgottenPayer, payerAccount } from '../db/schema';
 import { DomainError } from '../domain-error';
@@ -26,7 +25,7 @@ export const forgetPayer = defineAct({
 		const { tx } = ctx;
 		const owner = await tx.select().from(customer).where(eq(customer.id, customerId)).get();
 		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
-		const own = kind === 'name' && normaliseName(text) === normaliseName(owner.name);
+		const own = kind === 'name' && nameKey(text) === nameKey(owner.name);
 		const gone = own || kind === 'words' ? 0 : await removeGiven(tx, customerId, kind, text);
 		const key = kind === 'name' ? nameKey(text) : text;
 		const learned = (await payersLearned(tx, customerId)).some(

@@ -1,5 +1,5 @@
 import { inArray } from 'drizzle-orm';
-import { referenceKey } from '../../core/3-matching/words-of-text';
+import { referenceKey } from '../../core/text/words-of-text';
 import { CHART } from '../../core/5-journal/chart';
 import { journalOfDocument } from '../../core/5-journal/journal-of-document';
 import type { Day } from '../../core/day/day';

@@ -1,7 +1,7 @@
 import { ZERO } from '../../core/money/minor';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
-import { referenceKey } from '../../core/3-matching/words-of-text';
+import { referenceKey } from '../../core/text/words-of-text';
 import type { OpenItem } from '../../core/model/records';
 import type { Problem } from '../../core/problems';
 import type { Tx } from '../db/open';

@@ -13,7 +13,7 @@ import {
 	receiptState
 } from '../db/schema';
 import { lessonsOf } from '../../core/3-matching/habits';
-import { nameKey } from '../../core/3-matching/name-key';
+import { nameKey } from '../../core/text/name-key';
 import { LESSON } from '../../core/3-matching/payer-lessons';
 import { habitsOf } from '../repo/lessons';
 import { payersLearned } from '../repo/payer-lessons';

@@ -1,6 +1,6 @@
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
 import { saysReturned } from '../../core/3-matching/find-returned';
-import { normaliseName } from '../../core/3-matching/normalise-name';
+import { nameKey } from '../../core/text/name-key';
 import type { Band } from '../../core/3-matching/answer';
 import type { Db } from '../db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
@@ -62,7 +62,7 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 			otherAnswers: answer.otherAnswers,
 			text: row.text,
 			cameBack: row.amount < 0 && saysReturned(row),
-			aside: (row.payerName && rules[normaliseName(row.payerName)]?.account) || null
+			aside: (row.payerName && rules[nameKey(row.payerName)]?.account) || null
 		};
 	});
 	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);

@@ -7,7 +7,7 @@ import {
 	saysReturned,
 	type ReturnClue
 } from '../../core/3-matching/find-returned';
-import { normaliseName } from '../../core/3-matching/normalise-name';
+import { nameKey } from '../../core/text/name-key';
 import { addDays } from '../../core/day/arithmetic';
 import type { Db } from '../db/open';
 import {
@@ -74,9 +74,7 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 		const exact = parts.find(([, amount]) => amount === shown);
 		// What takes more than was booked has to be the payer's own return: it may carry the bank's fee.
 		const own =
-			one.payerName !== null &&
-			row.payerName !== null &&
-			normaliseName(one.payerName) === normaliseName(row.payerName);
+			one.payerName !== null && row.payerName !== null && nameKey(one.payerName) === nameKey(row.payerName);
 		const near = parts.find(
 			([part, amount]) => part !== 'fee' && shown > amount && shown - amount <= MOST_FEE
 		);
@@ -339,7 +337,7 @@ export async function refundsBack(
 		.orderBy(desc(refundFile.id))
 		.limit(50);
 	const same = (name: string | null) =>
-		name !== null && row.payerName !== null && normaliseName(name) === normaliseName(row.payerName);
+		name !== null && row.payerName !== null && nameKey(name) === nameKey(row.payerName);
 	return found
 		.filter((one) => saysReturned(row) || same(one.payee) || same(one.customer))
 		.slice(0, MOST)

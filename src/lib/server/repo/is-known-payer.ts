@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { normaliseName } from '../../core/3-matching/normalise-name';
+import { nameKey } from '../../core/text/name-key';
 import type { Reader } from '../db/open';
 import { customerName, payerAccount } from '../db/schema';
 import { payerLessonsFor } from './payer-lessons';
@@ -32,7 +32,7 @@ export async function isKnownPayer(db: Reader, customerId: number, payer: Payer)
 	const row = await db
 		.select({ id: customerName.customerId })
 		.from(customerName)
-		.where(and(eq(customerName.customerId, customerId), eq(customerName.key, normaliseName(payer.payerName))))
+		.where(and(eq(customerName.customerId, customerId), eq(customerName.key, nameKey(payer.payerName))))
 		.get();
 	return row !== undefined;
 }

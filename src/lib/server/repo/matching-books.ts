@@ -11,7 +11,7 @@ import {
 	SHORTEST_REFERENCE,
 	withoutGlued,
 	wordsOfText
-} from '../../core/3-matching/words-of-text';
+} from '../../core/text/words-of-text';
 import type { CreditOnAccount, MatchBooks, Recorded } from '../../core/3-matching/world';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';

@@ -5,7 +5,7 @@ import type { Day } from '../../core/day/day';
 import type { ClaimFacts } from '../../core/model/claim';
 import type { JournalSource } from '../../core/model/journal';
 import type { NumberedPlacing } from '../../core/model/placing';
-import { referenceKey } from '../../core/3-matching/words-of-text';
+import { referenceKey } from '../../core/text/words-of-text';
 import type { Tx } from '../db/open';
 import { takeId } from '../db/take-ids';
 import { claim, document, documentLine, item, itemState } from '../db/schema';

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
-import { nameKey } from '../../core/3-matching/name-key';
+import { nameKey } from '../../core/text/name-key';
 import { learnPayers, type PayerLesson, type PayerTrait } from '../../core/3-matching/payer-lessons';
-import { wordsKey } from '../../core/3-matching/words-key';
+import { wordsKey } from '../../core/text/words-key';
 import type { Reader, Tx } from '../db/open';
 import { payerLesson } from '../db/schema';
 

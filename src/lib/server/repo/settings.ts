@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { DIFFERENCE_KINDS } from '../../core/model/records';
-import type { Reader, Tx } from '../db/open';
+import type { Reader, Tx } from '../db/types';
 import { PerTransaction } from '../db/per-transaction';
 import { setting } from '../db/schema';
 

@@ -2,7 +2,7 @@ import { feeOf, feePattern, type FeePattern, type SeenFee } from '../../money/fe
 import { minor } from '../../money/minor';
 import type { ReceiptFacts } from '../../model/records';
 import type { Answer, Reason } from '../answer';
-import { nameKey } from '../name-key';
+import { nameKey } from '../../text/name-key';
 import { namesInWords } from '../names-in-words';
 import type { PastFee, World } from '../world';
 import { MOST_FEE, onLast, withGap, type Short } from './short';

@@ -1,7 +1,7 @@
 import { minor } from '../../money/minor';
 import type { Answer, Reason } from '../answer';
 import type { Habits } from '../habits';
-import { wordsSay } from '../words-say';
+import { remittancePhrases } from '../../text/remittance-phrases';
 import { atMostLikely, onLast, withGap, type Short } from './short';
 
 /** A larger part of what is owed, in percent, is no tax that a customer withholds. */
@@ -21,7 +21,7 @@ export function byTax(short: Short, habits: Habits, baseCurrency: string | null)
 	if (gap * 100 > open * MOST_TAX) return null;
 	const basisPoints = Math.round((10_000 * gap) / open);
 	const exact = Math.abs((open * basisPoints) / 10_000 - gap) < 1;
-	const { tax } = wordsSay(receipt.text);
+	const { tax } = remittancePhrases(receipt.text);
 	const before = habits.taxRates.some((one) => one.basisPoints === basisPoints) && exact;
 	const abroad = baseCurrency !== null && receipt.currency !== baseCurrency;
 	const terms = items.some((item) => item.discountBasisPoints !== null);
@@ -38,7 +38,7 @@ export function byTax(short: Short, habits: Habits, baseCurrency: string | null)
 
 /** The words say why less was paid: a claim of the customer, for a person to accept. */
 export function byClaim(short: Short): Answer | null {
-	const { claim } = wordsSay(short.receipt.text);
+	const { claim } = remittancePhrases(short.receipt.text);
 	if (!claim) return null;
 	const reasons = [{ code: 'claim-said', words: claim.words, claim: claim.reason }] as const;
 	return withGap(short, 'claim', onLast(short), reasons, atMostLikely(short.answer.band));

@@ -27,7 +27,7 @@ it('books of before open, prove by every rule, and have the same balances; each 
 	const { url, balances } = await booksOfBefore();
 	const books = await openBooks(url, { migrations: 'drizzle' });
 	expect(await all(books, BALANCES)).toEqual(balances);
-	expect(await books.db.select().from(upgrade)).toEqual([{ name: 'line-sources', left: 0 }]);
+	expect(await books.db.select().from(upgrade)).toContainEqual({ name: 'line-sources', left: 0 });
 	expect((await proveBooks(books.db)).breaches).toEqual([]);
 	const kinds = await all(books, 'select distinct source_kind as kind from journal_line order by 1');
 	expect(kinds.map((row) => row['kind'])).toEqual([
@@ -68,7 +68,7 @@ it('a line that no record accounts for is left, counted, and named by the proof'
 	);
 	await older.close();
 	const books = await openBooks(older.url, { migrations: 'drizzle' });
-	expect(await books.db.select().from(upgrade)).toEqual([{ name: 'line-sources', left: 1 }]);
+	expect(await books.db.select().from(upgrade)).toContainEqual({ name: 'line-sources', left: 1 });
 	const { breaches } = await proveBooks(books.db);
 	expect(breaches.filter((one) => one.rule === 7)).toMatchObject([
 		{ about: 'act 2: a line on 1100 without its source' }

@@ -4,6 +4,7 @@ import type { JournalSource } from '../../../core/model/journal';
 import { namesOf } from '../../act/kinds';
 import { groupBy } from '../../repo/group-by';
 import type { Tx } from '../types';
+import { withRowsOpen } from './with-rows-open';
 
 interface Line {
 	readonly id: number;
@@ -36,28 +37,27 @@ export async function fillLineSources(tx: Tx): Promise<number> {
 		select min(act_id) as first, max(act_id) as last from journal_line
 		where account = ${CHART.receivables.code} and source_kind is null`);
 	if (range.first === null || range.last === null) return 0;
-	await tx.run(sql`drop trigger journal_line_no_update`);
+	const { first, last } = range;
 	let left = 0;
-	for (let from = range.first; from <= range.last; from += ACTS) {
-		const lines = await linesOf(tx, from, from + ACTS);
-		const wanted = await wantedOf(tx, from, from + ACTS);
-		const told: (readonly [number, JournalSource])[] = [];
-		for (const [actId, own] of lines) {
-			const found = tell(actId, own, wanted.get(actId) ?? []);
-			told.push(...found);
-			left += own.length - found.length;
+	await withRowsOpen(tx, 'journal_line', async () => {
+		for (let from = first; from <= last; from += ACTS) {
+			const lines = await linesOf(tx, from, from + ACTS);
+			const wanted = await wantedOf(tx, from, from + ACTS);
+			const told: (readonly [number, JournalSource])[] = [];
+			for (const [actId, own] of lines) {
+				const found = tell(actId, own, wanted.get(actId) ?? []);
+				told.push(...found);
+				left += own.length - found.length;
+			}
+			const rows = JSON.stringify(
+				told.map(([id, { kind, id: of, itemId, receiptId }]) => [id, kind, of, itemId, receiptId])
+			);
+			await tx.run(sql`update journal_line
+				set source_kind = rows.value ->> 1, source_id = rows.value ->> 2, item_id = rows.value ->> 3,
+					receipt_id = rows.value ->> 4
+				from json_each(${rows}) as rows where journal_line.id = rows.value ->> 0`);
 		}
-		const rows = JSON.stringify(
-			told.map(([id, { kind, id: of, itemId, receiptId }]) => [id, kind, of, itemId, receiptId])
-		);
-		await tx.run(sql`update journal_line
-			set source_kind = rows.value ->> 1, source_id = rows.value ->> 2, item_id = rows.value ->> 3,
-				receipt_id = rows.value ->> 4
-			from json_each(${rows}) as rows where journal_line.id = rows.value ->> 0`);
-	}
-	await tx.run(
-		sql`create trigger journal_line_no_update before update on journal_line begin select raise(abort, 'posted records are never changed: journal_line'); end`
-	);
+	});
 	return left;
 }
 

@@ -1,10 +1,15 @@
 import { eq } from 'drizzle-orm';
+import { SEARCH_KEYS } from '../../../core/text/search-keys';
 import type { Db, Tx } from '../types';
 import { upgrade } from '../schema';
 import { fillLineSources } from './line-sources';
+import { rebuildSearchKeys } from './search-keys';
 
 /** What books of earlier versions need beyond their tables, in order, each once: how many rows it could not tell. */
-const UPGRADES: Readonly<Record<string, (tx: Tx) => Promise<number>>> = { 'line-sources': fillLineSources };
+const UPGRADES: Readonly<Record<string, (tx: Tx) => Promise<number>>> = {
+	'line-sources': fillLineSources,
+	[`search-keys-${SEARCH_KEYS}`]: rebuildSearchKeys
+};
 
 /** Brings the contents of books up to date; each step in one transaction with the note that it was done and what was left. */
 export async function upgradeBooks(db: Db): Promise<void> {

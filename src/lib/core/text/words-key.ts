@@ -1,4 +1,4 @@
-import { tellingWords } from './neutral-words';
+import { tellingWords } from './telling-words';
 
 /** Fewer letters than this are in too many payments. */
 const SHORTEST = 8;

@@ -1,23 +1,13 @@
-/** Legal forms and joining words that banks and people drop or add, beside those that `normaliseName` knows. */
+import { LANGUAGES, OTHER_LEGAL_FORMS } from './languages';
+import { withoutAccents } from './without-accents';
+
+/** Legal forms and joining words that banks and people drop or add. */
 const DROPPED = new Set(
-	(
-		'LTD LIMITED PLC LLP LLC INC INCORPORATED CIC CIO GMBH MBH UG AG KG KGAA OHG GBR EV EK SE SARL SAS SASU EURL SA SCI SNC SRL ' +
-		'SRLS SPA BV NV VOF CV OY OYJ AB AS ASA APS IVS IS KS HB KB HANDELSBOLAG AKTIEBOLAG PUBL EKFOR CO COMPANY CORP CORPORATION ' +
-		'SL SLU SAU SCOOP LDA SRO DOO KFT ZRT SPZOO SPK SPJ SPP SC OOD EOOD UAB SIA KY TMI RY OYAB SPOL VOS ZS UNIPESSOAL PTY PTE HAFTUNGSBESCHRANKT THE AND UND ET EN OG OCH'
-	).split(' ')
+	[
+		...LANGUAGES.flatMap(({ legalForms, joiningWords }) => [...legalForms, ...joiningWords]),
+		...OTHER_LEGAL_FORMS
+	].map(oneSpelling)
 );
-/** Letters that carry no accent to be taken off, and how they are written without them. */
-const LETTERS: Readonly<Record<string, string>> = {
-	Ø: 'O',
-	Æ: 'AE',
-	Œ: 'OE',
-	Ł: 'L',
-	Đ: 'D',
-	Ð: 'D',
-	Þ: 'TH',
-	ẞ: 'SS',
-	İ: 'I'
-};
 /** Legal forms of several words or with a stroke, dots gone, as one word. */
 const JOINED: readonly (readonly [RegExp, string])[] = [
 	[/\bSP(?:OLKA)? Z ?O ?O\b/g, 'SPZOO'],
@@ -48,18 +38,16 @@ export function wordsOfName(name: string): string[] {
 
 /** All words of a name, legal forms too, each in its one spelling. */
 export function nameWords(name: string): string[] {
-	const plain = name
-		.normalize('NFD')
-		.replace(/\p{M}+/gu, '')
-		.toUpperCase()
-		.replace(/[ØÆŒŁĐÐÞẞİ]/g, (letter) => LETTERS[letter]!)
-		.replace(/[.'’]/g, '')
-		.replace(/\s+/g, ' ')
-		.trim();
+	const plain = withoutAccents(name).toUpperCase().replace(/[.'’]/g, '').replace(/\s+/g, ' ').trim();
 	return JOINED.reduce((text, [pattern, form]) => text.replace(pattern, form), plain)
 		.split(/[^\p{L}\p{N}]+/u)
 		.filter(Boolean)
-		.map((word) => word.replace(/([AOU])E|AA/g, (pair) => pair[0]!));
+		.map(oneSpelling);
+}
+
+/** The one spelling of a word where there are two for want of a letter: MUELLER gives MULLER, AARHUS gives ARHUS. */
+function oneSpelling(word: string): string {
+	return word.replace(/([AOU])E|AA/g, (pair) => pair.charAt(0));
 }
 
 /** Whether a word says nothing about whose name it is. */

@@ -1,0 +1,54 @@
+import type { ClaimReason } from '../model/claim';
+import { LANGUAGES, type Language } from './languages';
+import { withoutAccents } from './without-accents';
+import { MOST_TEXT } from './words-of-text';
+
+/** What the words of a payment say beside numbers, in the languages that a firm's customers write. */
+export interface RemittancePhrases {
+	/** That it is money on account. */
+	readonly onAccount: boolean;
+	/** That it pays all up to now, or what a statement shows. */
+	readonly upToDate: boolean;
+	/** That it is a part of something, or that something was taken off. */
+	readonly notWhole: boolean;
+	/** The words that say that it is a part of what they name, or null. */
+	readonly part: string | null;
+	/** Why something was taken off, in the terms of a claim, or null. */
+	readonly claim: { readonly reason: ClaimReason; readonly words: string } | null;
+	/** The words that say that tax was withheld, or null. */
+	readonly tax: string | null;
+}
+
+/** The phrases of all languages in one pattern: whole words, anywhere in the text. */
+const says = (of: (phrases: Language['phrases']) => readonly string[]): RegExp =>
+	new RegExp(
+		`(?<![a-z])(?:${[...new Set(LANGUAGES.flatMap((one) => of(one.phrases)))].join('|')})(?![a-z])`,
+		'i'
+	);
+
+const ON_ACCOUNT = says((phrases) => phrases.onAccount);
+const UP_TO_DATE = says((phrases) => phrases.upToDate);
+const NOT_WHOLE = says((phrases) => phrases.notWhole);
+const PART = says((phrases) => phrases.part);
+const TAX = says((phrases) => phrases.tax);
+/** Why less was paid; the first that fits is meant, so what says only that something was taken off is last. */
+const CLAIMS = (['damaged', 'missing', 'late', 'returned', 'price', 'other'] as const).map((reason) => ({
+	reason,
+	pattern: says((phrases) => phrases.claims[reason])
+}));
+
+/** Reads what the words say; a phrase may stand anywhere in them. */
+export function remittancePhrases(text: string): RemittancePhrases {
+	const plain = withoutAccents(text.slice(0, MOST_TEXT)).replace(/\s+/g, ' ');
+	const claim = CLAIMS.map(({ reason, pattern }) => ({ reason, words: pattern.exec(plain)?.[0] ?? '' })).find(
+		({ words }) => words !== ''
+	);
+	return {
+		onAccount: ON_ACCOUNT.test(plain),
+		upToDate: UP_TO_DATE.test(plain),
+		notWhole: NOT_WHOLE.test(plain) || claim !== undefined,
+		part: PART.exec(plain)?.[0].trim() ?? null,
+		claim: claim ?? null,
+		tax: TAX.exec(plain)?.[0] ?? null
+	};
+}
