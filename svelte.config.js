@@ -1,10 +1,13 @@
 import adapter from '@sveltejs/adapter-node';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+import { stamp } from './scripts/ready.mjs';
 
 /** @type {import('@sveltejs/kit').Config} */
 export default {
 	preprocess: vitePreprocess(),
 	kit: {
+		// By the sources and not by the hour: else tests that run during a build would part its pages from its scripts.
+		version: { name: stamp() },
 		adapter: adapter({ out: 'build/web' }),
 		csp: {
 			mode: 'nonce',

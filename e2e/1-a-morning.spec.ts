@@ -260,7 +260,7 @@ test('a credit note settles an invoice with no money at all, and is taken back',
 	const credits = page.locator('a[href^="/money-in?credits="]');
 	expect(await credits.count()).toBeGreaterThan(3);
 	await credits.first().click();
-	await page.waitForURL(/k=/);
+	await page.waitForURL(/credits=/);
 	await expect(page.getByText('placed without new money')).toBeVisible();
 	await page.keyboard.press('f');
 	await expect(page.locator('footer')).toContainText(/[Uu]ses|[Ll]eaves|Take another/);

@@ -25,10 +25,9 @@ export function installed() {
 	writeFileSync(mark, want);
 }
 
-/** Builds the application when a source is newer than the build. */
-export function built() {
-	const mark = join(root, 'build/stamp');
-	const want = stampOf([
+/** What the sources are known by: it changes when one of them does, and is the same for all who ask meanwhile. */
+export function stamp() {
+	return stampOf([
 		'src',
 		'static',
 		'bench',
@@ -37,6 +36,12 @@ export function built() {
 		'vite.config.ts',
 		'vite.tools.config.ts'
 	]);
+}
+
+/** Builds the application when a source is newer than the build. */
+export function built() {
+	const mark = join(root, 'build/stamp');
+	const want = stamp();
 	if (existsSync(mark) && readFileSync(mark, 'utf8') === want) return;
 	console.error('Building …');
 	const bin = join(root, 'node_modules/.bin/vite');
@@ -55,6 +60,12 @@ export function built() {
 /** Makes sure that there is a Chromium for the tests of the interface; says what to do where there is none. */
 export function chromium() {
 	if (existsSync('/usr/bin/chromium')) return true;
+	if (!process.env.CI && !process.env.INSTALL_CHROMIUM) {
+		console.error(
+			'The tests of the interface need Chromium at /usr/bin/chromium. To install it: sudo apt-get install chromium'
+		);
+		return false;
+	}
 	console.log("Installing Debian's Chromium …");
 	try {
 		execFileSync('apt-get', ['update', '-qq'], { stdio: 'ignore' });

@@ -1,15 +1,18 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { built, chromium, installed, root } from './ready.mjs';
 
-// Everything that must hold, one after another, and one closing line. A name or two as arguments runs only those.
-const only = process.argv.slice(2);
+// Everything that must hold, one after another, and one closing line. A name or two as arguments runs only those; --checks all
+// but the tests themselves.
+const only = process.argv.slice(2).filter((word) => !word.startsWith('--'));
+const checksOnly = process.argv.includes('--checks');
 installed();
 const bin = (name) => join(root, 'node_modules/.bin', name);
 const results = { passed: 0, failed: 0 };
 mkdirSync(join(root, 'test-results'), { recursive: true });
 
+const TESTS = ['unit tests', 'interface'];
 const steps = [
 	['format', () => check([bin('prettier'), '--check', '--log-level', 'warn', '.'])],
 	['lint', () => check([bin('eslint'), '.', '--max-warnings', '0'])],
@@ -33,6 +36,7 @@ const steps = [
 		() => check([bin('depcruise'), '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'src'])
 	],
 	['unused', () => check([bin('knip'), '--no-progress'])],
+	['tables and migrations', () => drift()],
 	[
 		'unit tests',
 		() =>
@@ -56,6 +60,7 @@ const steps = [
 ];
 
 for (const [name, step] of steps) {
+	if (checksOnly && TESTS.includes(name)) continue;
 	if (only.length && !only.some((part) => name.includes(part))) continue;
 	console.log(`\n== ${name}`);
 	await step();
@@ -78,6 +83,21 @@ function run([command, ...args]) {
 async function check(command) {
 	if ((await run(command)) === 0) results.passed++;
 	else results.failed++;
+}
+
+/** The tables as the code has them are those that the migrations make: nothing would be generated. */
+async function drift() {
+	const to = 'test-results/migrations';
+	rmSync(join(root, to), { recursive: true, force: true });
+	cpSync(join(root, 'drizzle'), join(root, to), { recursive: true });
+	const before = readdirSync(join(root, to)).length;
+	const made = [bin('drizzle-kit'), 'generate', '--dialect', 'sqlite'];
+	const code = await run([...made, '--schema', 'src/lib/server/db/schema/index.ts', '--out', to]);
+	if (code === 0 && readdirSync(join(root, to)).length === before) return void results.passed++;
+	console.error(
+		'The tables differ from what the migrations make: npm run db:generate writes the one that is missing.'
+	);
+	results.failed++;
 }
 
 /** A runner that counts its tests in a file; one that ends badly without naming a failure is a failure itself. */
