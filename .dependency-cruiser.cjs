@@ -22,6 +22,13 @@ module.exports = {
 			to: { path: stage, pathNot: '^src/lib/core/$1/' }
 		},
 		{
+			name: 'matching-has-one-face',
+			comment: 'what others need of matching is exported by its index',
+			severity: 'error',
+			from: { pathNot: ['^src/lib/core/3-matching/', '\\.test\\.ts$'] },
+			to: { path: '^src/lib/core/3-matching/', pathNot: '^src/lib/core/3-matching/index\\.ts$' }
+		},
+		{
 			name: 'model-has-no-stage',
 			severity: 'error',
 			from: { path: '^src/lib/core/(money|day|model|text)/' },

@@ -4,7 +4,7 @@ import { cpus, tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { once } from 'node:events';
 import { sql } from 'drizzle-orm';
-import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
+import { answerReceipts } from '../src/lib/core/3-matching';
 import { importBankFile } from '../src/lib/server/acts/import-bank-file';
 import { allocateReceipt } from '../src/lib/server/acts/allocate-receipt';
 import { root } from '../src/lib/server/app';

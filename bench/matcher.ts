@@ -3,12 +3,9 @@ import { day } from '../src/lib/core/day/day';
 import type { Customer, OpenItem, ReceiptFacts } from '../src/lib/core/model/records';
 import { sampleItem } from '../src/lib/core/model/sample-item';
 import { minor } from '../src/lib/core/money/minor';
-import { answerReceipts } from '../src/lib/core/3-matching/answer-receipts';
-import { findSets } from '../src/lib/core/3-matching/sets/find-sets';
+import { answerReceipts, findPayer, findSets, indexBooks, type MatchIndex } from '../src/lib/core/3-matching';
 import { chance } from '../src/demo/random';
 import { byIntegerProgram } from './integer-program';
-import { findPayer } from '../src/lib/core/3-matching/find-payer';
-import { indexWorld, type World } from '../src/lib/core/3-matching/world';
 
 type Say = (what: string, figure: string) => void;
 
@@ -72,10 +69,10 @@ export function names(say: Say): void {
 	const customers = all.map((name, i): Customer => ({
 		...{ id: i + 1, code: `C${i}`, name, otherNames: [], payerAccounts: [], parentId: null, currency: 'GBP' }
 	}));
-	let world!: World;
-	const made = took(() => (world = indexWorld({ customers, items: [] })));
+	let index!: MatchIndex;
+	const made = took(() => (index = indexBooks({ customers, items: [] })));
 	say(`an index of ${all.length} customers by name`, `${made.toFixed(0)} ms`);
-	const first = took(() => world.near());
+	const first = took(() => index.near());
 	say('  and of names that are nearly right, when first asked for', `${first.toFixed(0)} ms`);
 	const printed: [string, (name: string) => string][] = [
 		['as the bank prints it', (name) => name.toUpperCase()],
@@ -88,7 +85,7 @@ export function names(say: Say): void {
 		let known = 0;
 		const time = took(() => {
 			for (const payerName of asked)
-				if (findPayer({ ...NOBODY, payerName }, world).customerIds.length === 1) known++;
+				if (findPayer({ ...NOBODY, payerName }, index).customerIds.length === 1) known++;
 		});
 		say(`  1,000 payers looked for by a name ${how}`, `${time.toFixed(0)} ms, ${known} known`);
 	}

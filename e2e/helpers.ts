@@ -1,20 +1,28 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Cookie, type Page } from '@playwright/test';
 
-const sessions = new Map<string, Cookie[]>();
+/**
+ * Sessions of this run by role. In a file, since a failed test ends its worker: the next one would sign in again, and after some
+ * failures meet the limit for signing in, so that one fault would look like many.
+ */
+const SESSIONS = `data/e2e/sessions-${process.env['E2E_PORT'] ?? ''}.json`;
+const sessions = (): Record<string, Cookie[]> =>
+	existsSync(SESSIONS) ? (JSON.parse(readFileSync(SESSIONS, 'utf8')) as Record<string, Cookie[]>) : {};
 
 /** Signs in with the demo's one click; a role that did so before in this run goes on with its session. */
 export async function signIn(page: Page, role: 'clerk' | 'supervisor' | 'reader' = 'clerk'): Promise<void> {
-	const known = sessions.get(role);
+	const known = sessions()[role];
 	if (known) {
 		await page.context().addCookies(known);
 		await page.goto('/');
 		if (!page.url().includes('/sign-in')) return;
 	}
+	await page.context().clearCookies();
 	await page.goto('/sign-in');
 	await page.click(`button[value=${role}]`);
 	await page.waitForURL('/');
-	sessions.set(role, await page.context().cookies());
+	writeFileSync(SESSIONS, JSON.stringify({ ...sessions(), [role]: await page.context().cookies() }));
 }
 
 /** Opens a page and waits until its script has taken over. */

@@ -1,6 +1,5 @@
 import { afterEach, expect, test } from 'vitest';
-import { answerReceipts } from '../../src/lib/core/3-matching/answer-receipts';
-import type { Answer } from '../../src/lib/core/3-matching/answer';
+import { type Answer, answerReceipts } from '../../src/lib/core/3-matching';
 import { sql } from 'drizzle-orm';
 import { day } from '../../src/lib/core/day/day';
 import { chance } from '../../src/demo/random';

@@ -1,6 +1,5 @@
 import { chance } from '../../src/demo/random';
-import type { Answer } from '../../src/lib/core/3-matching/answer';
-import { answerReceipts } from '../../src/lib/core/3-matching/answer-receipts';
+import { type Answer, answerReceipts } from '../../src/lib/core/3-matching';
 import { makeBooks } from './make-books';
 import { makePayments, type Mix, type Truth } from './make-payments';
 

@@ -1,5 +1,5 @@
 import { day } from '../lib/core/day/day';
-import { USUAL_LIMITS } from '../lib/core/4-allocation/usual-limits';
+import { usualLimits } from '../lib/core/4-allocation/usual-limits';
 import type { FirmSetUp } from '../lib/server/acts/set-up-firm';
 import { madeUpIban } from './iban';
 
@@ -19,7 +19,7 @@ export const FIRM: FirmSetUp = {
 		registration: 'Registered in Ashlock Mere, no. 00114402',
 		baseCurrency: 'GBP'
 	},
-	limits: USUAL_LIMITS,
+	limits: usualLimits('GBP'),
 	bankAccounts: [
 		{
 			name: 'Current account',

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { readBankText } from './1-bank-files/read-bank-text';
 import { receiptsOfEntry } from './2-receipts/receipts-of-entry';
-import { answerReceipts } from './3-matching/answer-receipts';
+import { answerReceipts } from './3-matching';
 import { place } from './4-allocation/place';
 import { imbalance } from './5-journal/imbalance';
 import { journalOfDocument } from './5-journal/journal-of-document';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { MatchedLine } from '$lib/core/3-matching/match-advice';
+	import type { MatchedLine } from '$lib/core/3-matching';
 	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
 	import { amount } from '$lib/words/format';
 	/** The lines of a remittance advice, what each is tied to, and what does not add up, line by line. */

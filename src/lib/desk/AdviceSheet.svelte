@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { matchAdvice } from '$lib/core/3-matching/match-advice';
+	import { matchAdvice } from '$lib/core/3-matching';
 	import { readAdvice } from '$lib/tables/read-advice';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Sheet from '$lib/ui/Sheet.svelte';

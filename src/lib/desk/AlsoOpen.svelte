@@ -4,7 +4,7 @@
 	import More from '$lib/ui/More.svelte';
 	import type { OpenItem } from '$lib/core/model/records';
 	import { amount, count, money, shortDay } from '$lib/words/format';
-	import { whyNot } from '$lib/core/3-matching/why-not';
+	import { whyNot } from '$lib/core/3-matching';
 	import { whyNotSentence } from '$lib/words/why-not-sentence';
 	import { itemText, shareOf, standing } from './item-words';
 	import type { Placing } from './placing.svelte';

@@ -1,8 +1,7 @@
 <script lang="ts">
-	import { lessonsOf } from '$lib/core/3-matching/habits';
+	import { lessonsOf, matchAdvice } from '$lib/core/3-matching';
 	import { habitSentence } from '$lib/words/habit-sentence';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import { matchAdvice } from '$lib/core/3-matching/match-advice';
 	import { count, money, shortDay } from '$lib/words/format';
 	import { returnedMark } from '$lib/words/returned-mark';
 	import AlsoOpen from './AlsoOpen.svelte';

@@ -2,7 +2,7 @@
 	import type { matchBankReturn } from '$lib/server/acts/match-bank-return';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { ActForm } from './act-form.svelte';
-	import type { ReturnClue } from '$lib/core/3-matching/find-returned';
+	import type { ReturnClue } from '$lib/core/3-matching';
 	import type { DebitMeans } from '$lib/server/looks/returns';
 	import { list, money, shortDay } from '$lib/words/format';
 	import type { Done } from './done';

@@ -2,8 +2,7 @@
 	import type { forgetHabit as forgetHabitAct } from '$lib/server/acts/forget-habit';
 	import type { forgetPayer as forgetPayerAct } from '$lib/server/acts/forget-payer';
 	import { toast } from 'svelte-sonner';
-	import type { Habits, Lesson } from '$lib/core/3-matching/habits';
-	import type { PayerLesson } from '$lib/core/3-matching/payer-lessons';
+	import type { Habits, Lesson, PayerLesson } from '$lib/core/3-matching';
 	import { habitSentence, LESSON_NAMES } from '$lib/words/habit-sentence';
 	import { payerSentence } from '$lib/words/payer-sentence';
 	import { ActForm } from './act-form.svelte';

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Answer } from '../core/3-matching/answer';
+import { type Answer, matchAdvice } from '../core/3-matching';
 import { day } from '../core/day/day';
 import type { OpenItem } from '../core/model/records';
 import { minor } from '../core/money/minor';
 import type { Desk } from '../server/looks/desk';
 import { GAP_NAMES, Placing } from './placing.svelte';
 import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
-import { matchAdvice } from '../core/3-matching/match-advice';
 import { sampleItem } from '../core/model/sample-item';
 
 const item = (id: number, open: number, over: Partial<OpenItem> = {}) =>

@@ -1,4 +1,4 @@
-import type { AnswerLine, UsedCredit } from '../core/3-matching/answer';
+import { type AnswerLine, matchAdvice, type MatchedLine, type UsedCredit } from '../core/3-matching';
 import { addDays } from '../core/day/arithmetic';
 import type { Day } from '../core/day/day';
 import type { ClaimReason } from '../core/model/claim';
@@ -8,7 +8,6 @@ import { minor, ZERO, type Minor } from '../core/money/minor';
 import { parseTyped } from '../core/money/parse-typed';
 import { money } from '../words/format';
 import type { Desk } from '../server/looks/desk';
-import { matchAdvice, type MatchedLine } from '../core/3-matching/match-advice';
 import type { AllocationInput } from '../server/allocation-input';
 import { outcomeOf } from './placing-outcome';
 

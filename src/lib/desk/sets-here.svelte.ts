@@ -1,6 +1,6 @@
 import type { OpenItem } from '../core/model/records';
 import type { SetsAsked } from '../workers/sets-worker';
-import type { SetsFound } from '../core/3-matching/sets/sets-found';
+import type { SetsFound } from '../core/3-matching';
 
 /** Sets listed; the others are counted. */
 const KEEP = 12;

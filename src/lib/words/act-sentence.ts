@@ -1,5 +1,5 @@
 import type { ActFacts, ActKind, ApprovalAbout, Said, Sum } from '../core/model/act-facts';
-import type { Lesson } from '../core/3-matching/habits';
+import type { Lesson } from '../core/3-matching';
 import { count, list, money, shortDay } from './format';
 import { LESSON_NAMES } from './habit-sentence';
 

@@ -1,4 +1,4 @@
-import type { Reason } from '../core/3-matching/answer';
+import type { Reason } from '../core/3-matching';
 import { reasonSentence } from './reason-sentence';
 
 /** Why an allocation was made: a reason of the answer that was accepted, or what the act itself knows. */

@@ -1,4 +1,4 @@
-import type { Habits, Lesson } from '../core/3-matching/habits';
+import type { Habits, Lesson } from '../core/3-matching';
 import { count, list, money, percent } from './format';
 
 /** What a habit is called where it is named in a few words. */

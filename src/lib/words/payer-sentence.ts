@@ -1,4 +1,4 @@
-import type { PayerLesson } from '../core/3-matching/payer-lessons';
+import type { PayerLesson } from '../core/3-matching';
 
 const TIMES = ['', 'once', 'twice'] as const;
 const times = (n: number) => TIMES[n] ?? `${n} times`;

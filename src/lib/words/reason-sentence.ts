@@ -1,5 +1,4 @@
-import type { Reason } from '../core/3-matching/answer';
-import { MOST_WAYS } from '../core/3-matching/equal-ways';
+import { MOST_WAYS, type Reason } from '../core/3-matching';
 import { CLAIM_WORDS } from './claim-words';
 import { count, list, money, percent, shortDay } from './format';
 

@@ -1,4 +1,4 @@
-import type { WhyNot } from '../core/3-matching/why-not';
+import type { WhyNot } from '../core/3-matching';
 import { money } from './format';
 
 /** Says what stood in the way of an item, in a sentence. */

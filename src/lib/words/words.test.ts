@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Problem } from '../core/problems';
-import type { Reason } from '../core/3-matching/answer';
+import type { Reason } from '../core/3-matching';
 import { day } from '../core/day/day';
 import { minor } from '../core/money/minor';
 import { amount, count, list, moment, money, shortDay, weekDay } from './format';

@@ -1,5 +1,4 @@
-import { findSets } from '../core/3-matching/sets/find-sets';
-import type { SetsFound } from '../core/3-matching/sets/sets-found';
+import { findSets, type SetsFound } from '../core/3-matching';
 
 /** What to look for: amounts and target in minor units, credit notes negative. */
 export interface SetsAsked {

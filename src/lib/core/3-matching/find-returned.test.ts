@@ -3,7 +3,14 @@ import { day } from '../day/day';
 import { findReturned, saysReturned, type DebitEntry, type EarlierPayment } from './find-returned';
 
 const entry = (over: Partial<DebitEntry> = {}): DebitEntry => ({
-	...{ booked: day('2026-10-20'), amount: 12_000, payerName: null, payerAccount: null, endToEndId: null },
+	...{
+		booked: day('2026-10-20'),
+		amount: 12_000,
+		currency: 'GBP',
+		payerName: null,
+		payerAccount: null,
+		endToEndId: null
+	},
 	...{ text: 'RETURNED UNPAID', returnReason: null },
 	...over
 });
@@ -34,6 +41,16 @@ describe('which payment came back', () => {
 			paid(4, { endToEndId: 'E1', payerName: null })
 		);
 		expect(found).toEqual([4, 3, 2, 1]);
+	});
+
+	it.each([
+		['GBP', 5_000, true],
+		['GBP', 5_001, false],
+		['SEK', 20_000, true],
+		['JPY', 5_001, false]
+	])('in %s a bank may keep %i minor units for it: %s', (currency, fee, may) => {
+		const one = entry({ currency, amount: 12_000 + fee, payerAccount: 'GB00ZZAM7' });
+		expect(ids(one, paid(1))).toEqual(may ? [1] : []);
 	});
 
 	it('a number in the words of both counts; the newest comes first where nothing tells them apart', () => {

@@ -1,5 +1,6 @@
 import { daysBetween } from '../day/arithmetic';
 import type { Day } from '../day/day';
+import { typicalSums } from '../money/typical-sums';
 import { nameKey } from '../text/name-key';
 
 /** A debit entry of the bank, as far as it may tell which payment came back. */
@@ -7,6 +8,7 @@ export interface DebitEntry {
 	readonly booked: Day;
 	/** Positive: what the entry takes, minor units. */
 	readonly amount: number;
+	readonly currency: string;
 	readonly payerName: string | null;
 	readonly payerAccount: string | null;
 	readonly endToEndId: string | null;
@@ -35,10 +37,8 @@ export interface MaybeReturned {
 	readonly over: number;
 }
 
-/** A bank takes no more than this for a return, in minor units. */
-export const MOST_FEE = 5_000;
 /** Payments do not come back after so many days: thirteen months for direct debits without a mandate, and some. */
-export const LONGEST = 430;
+export const MOST_DAYS_TO_RETURN = 430;
 
 /** Words that banks use for a payment that comes back, in a few languages. */
 const WORDS =
@@ -64,10 +64,11 @@ const WEIGHT: Readonly<Record<ReturnClue, number>> = {
  */
 export function findReturned(entry: DebitEntry, payments: readonly EarlierPayment[]): MaybeReturned[] {
 	const called = saysReturned(entry);
+	const { returnFeeMost } = typicalSums(entry.currency);
 	const found = payments.flatMap((one) => {
 		const over = entry.amount - one.amount;
 		const age = daysBetween(one.booked, entry.booked);
-		if (over < 0 || over > MOST_FEE || age < 0 || age > LONGEST) return [];
+		if (over < 0 || over > returnFeeMost || age < 0 || age > MOST_DAYS_TO_RETURN) return [];
 		const clues: ReturnClue[] = [];
 		if (one.endToEndId && one.endToEndId === entry.endToEndId) clues.push('end-to-end');
 		if (one.payerAccount && one.payerAccount === entry.payerAccount) clues.push('account');

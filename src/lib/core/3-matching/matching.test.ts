@@ -3,7 +3,7 @@ import { describe, expect, it, test } from 'vitest';
 import { day } from '../day/day';
 import type { Customer, OpenItem, ReceiptFacts } from '../model/records';
 import { minor } from '../money/minor';
-import { answerReceipts } from './answer-receipts';
+import { answerReceipts } from './answering/answer-receipts';
 import { nameKey } from '../text/name-key';
 import { wordsOfText } from '../text/words-of-text';
 import { sampleItem } from '../model/sample-item';

@@ -1,20 +1,24 @@
+import { typicalSum } from '../money/typical-sums';
 import type { Limits } from './over-limits';
 
-/** Limits that new books begin with, in minor units of base currency: trifles by anybody, real losses by a supervisor. */
-export const USUAL_LIMITS: Limits = {
-	tolerance: 5_00,
-	byRole: {
-		clerk: {
-			settlement_discount: 250_00,
-			processor_fee: 100_00,
-			bank_charge: 50_00,
-			withholding_tax: 500_00,
-			currency: 50_00,
-			claim: 1_000_00,
-			bad_debt: 0,
-			refund: 250_00
+/** Limits that new books begin with, in minor units of their base currency: trifles by anybody, real losses by a supervisor. */
+export function usualLimits(baseCurrency: string): Limits {
+	const sum = (whole: number) => typicalSum(whole, baseCurrency);
+	return {
+		tolerance: sum(5),
+		byRole: {
+			clerk: {
+				settlement_discount: sum(250),
+				processor_fee: sum(100),
+				bank_charge: sum(50),
+				withholding_tax: sum(500),
+				currency: sum(50),
+				claim: sum(1_000),
+				bad_debt: 0,
+				refund: sum(250)
+			},
+			supervisor: {}
 		},
-		supervisor: {}
-	},
-	byPerson: {}
-};
+		byPerson: {}
+	};
+}

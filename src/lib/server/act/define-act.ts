@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Answer } from '../../core/3-matching/answer';
+import type { Answer } from '../../core/3-matching';
 import type { Day } from '../../core/day/day';
 import type { ActFacts, ActKind } from '../../core/model/act-facts';
 import type { Tx } from '../db/open';

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import type { Answer } from '../../core/3-matching/answer';
+import type { Answer } from '../../core/3-matching';
 import { minor } from '../../core/money/minor';
 import { ACT_KINDS_IN_WORDS, actSentence } from '../../words/act-sentence';
 import { reasonsOfRecord } from '../../words/allocation-reason';

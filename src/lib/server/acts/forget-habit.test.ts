@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { lessonsOf } from '../../core/3-matching/habits';
+import { lessonsOf } from '../../core/3-matching';
 import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
 import type { Books } from '../db/open';

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { LESSONS, lessonsOf } from '../../core/3-matching/habits';
+import { LESSONS, lessonsOf } from '../../core/3-matching';
 import { customer, forgottenLesson } from '../db/schema';
 import { DomainError } from '../domain-error';
 import { habitsOf } from '../repo/lessons';

@@ -1,7 +1,7 @@
 import { minor } from '../../core/money/minor';
 import { and, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
-import { matchAdvice } from '../../core/3-matching/match-advice';
+import { matchAdvice } from '../../core/3-matching';
 import { readAdvice } from '../../tables/read-advice';
 import { advice, customer } from '../db/schema';
 import { DomainError } from '../domain-error';

@@ -1,4 +1,4 @@
-import { USUAL_LIMITS } from '../../core/4-allocation/usual-limits';
+import { usualLimits } from '../../core/4-allocation/usual-limits';
 import { DomainError } from '../domain-error';
 import { addPerson, nobodyYet, type PersonInput } from './people';
 import { defineAct, madeHere } from '../act/define-act';
@@ -14,7 +14,7 @@ export const openNewBooks = defineAct({
 			throw new DomainError({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
 		const actId = await ctx.record({ summary: { firm: firm.firm.name } });
 		await ctx.run(addPerson, { ...person, role: 'supervisor' });
-		await ctx.run(setUpFirm, { limits: USUAL_LIMITS, ...firm });
+		await ctx.run(setUpFirm, { limits: usualLimits(firm.firm.baseCurrency), ...firm });
 		return { actId };
 	}
 });

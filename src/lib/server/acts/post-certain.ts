@@ -1,7 +1,6 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Answer } from '../../core/3-matching/answer';
-import { answerPile } from '../../core/3-matching/answer-pile';
+import { type Answer, answerPile } from '../../core/3-matching';
 import { NO_LIMITS, overLimits } from '../../core/4-allocation/over-limits';
 import { minor } from '../../core/money/minor';
 import { defineAct, type ActContext } from '../act/define-act';

@@ -12,9 +12,8 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
-import { lessonsOf } from '../../core/3-matching/habits';
+import { TIMES_TO_LEARN, lessonsOf } from '../../core/3-matching';
 import { nameKey } from '../../core/text/name-key';
-import { LESSON } from '../../core/3-matching/payer-lessons';
 import { habitsOf } from '../repo/lessons';
 import { payersLearned } from '../repo/payer-lessons';
 import { openItemsOf } from '../repo/open-items';
@@ -91,7 +90,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		lessons: habits ? lessonsOf(habits) : [],
 		otherNames,
 		/** Who pays for them and what payments say, as far as placings have taught; words only once they are a lesson. */
-		learned: learned.filter(({ trait, times }) => trait !== 'words' || times >= LESSON).slice(0, 12),
+		learned: learned.filter(({ trait, times }) => trait !== 'words' || times >= TIMES_TO_LEARN).slice(0, 12),
 		payerAccounts: accounts.map((row) => row.account)
 	};
 });

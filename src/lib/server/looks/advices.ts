@@ -1,5 +1,5 @@
 import { asc, eq, isNull } from 'drizzle-orm';
-import { matchAdvice } from '../../core/3-matching/match-advice';
+import { matchAdvice } from '../../core/3-matching';
 import { advice, customer } from '../db/schema';
 import { groupBy } from '../repo/group-by';
 import { keptAdvices } from '../repo/kept-advices';

@@ -1,7 +1,5 @@
 import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { Answer } from '../../core/3-matching/answer';
-import { answerPile, notYet, type AnswerFailure } from '../../core/3-matching/answer-pile';
-import type { MatchBooks } from '../../core/3-matching/world';
+import { type Answer, type AnswerFailure, answerPile, type MatchBooks, notYet } from '../../core/3-matching';
 import type { ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import { allocationInput, type AllocationInput } from '../allocation-input';

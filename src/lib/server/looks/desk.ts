@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, gt, inArray, max, or, sql } from 'drizzle-orm';
 import type { FeePattern } from '../../core/money/fee-pattern';
-import type { Answer } from '../../core/3-matching/answer';
+import type { Answer, Habits, KeptAdvice } from '../../core/3-matching';
 import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../core/4-allocation/over-limits';
 import { addDays, daysBetween } from '../../core/day/arithmetic';
 import { DIFFERENCE_KINDS, type OpenItem } from '../../core/model/records';
@@ -20,8 +20,6 @@ import {
 	receipt,
 	receiptState
 } from '../db/schema';
-import type { KeptAdvice } from '../../core/3-matching/world';
-import type { Habits } from '../../core/3-matching/habits';
 import { habitsOf } from '../repo/lessons';
 import { keptAdvices } from '../repo/kept-advices';
 import { onItsWay, type OnItsWay } from '../repo/on-its-way';

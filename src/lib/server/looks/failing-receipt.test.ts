@@ -20,8 +20,8 @@ import { lookAtPile } from './pile';
 import { lookAtToday } from './today';
 
 /** The matcher as it is, but for a bug on receipts whose words say so. */
-vi.mock('../../core/3-matching/answer-receipts', async (original) => {
-	const real = await original<typeof import('../../core/3-matching/answer-receipts')>();
+vi.mock('../../core/3-matching/answering/answer-receipts', async (original) => {
+	const real = await original<typeof import('../../core/3-matching/answering/answer-receipts')>();
 	return {
 		...real,
 		answerReceipts: (receipts: readonly ReceiptFacts[], books: never) => {

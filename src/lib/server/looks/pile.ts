@@ -1,7 +1,6 @@
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
-import { saysReturned } from '../../core/3-matching/find-returned';
+import { type Band, saysReturned } from '../../core/3-matching';
 import { nameKey } from '../../core/text/name-key';
-import type { Band } from '../../core/3-matching/answer';
 import type { Db } from '../db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../db/schema';
 import { answeredPile } from './answers';

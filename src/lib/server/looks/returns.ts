@@ -1,12 +1,7 @@
 import { minor, ZERO } from '../../core/money/minor';
 import { and, desc, eq, gte, gt, inArray, like, lte, or } from 'drizzle-orm';
-import {
-	findReturned,
-	LONGEST,
-	MOST_FEE,
-	saysReturned,
-	type ReturnClue
-} from '../../core/3-matching/find-returned';
+import { typicalSums } from '../../core/money/typical-sums';
+import { findReturned, MOST_DAYS_TO_RETURN, type ReturnClue, saysReturned } from '../../core/3-matching';
 import { nameKey } from '../../core/text/name-key';
 import { addDays } from '../../core/day/arithmetic';
 import type { Db } from '../db/open';
@@ -63,6 +58,7 @@ const MOST = 6;
 /** What a debit entry that waits may be the bank's showing of. */
 export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 	const shown = -row.amount;
+	const { returnFeeMost } = typicalSums(row.currency);
 	const waiting = (await returnedPayments(db)).filter(
 		(one) => one.currency === row.currency && (!one.moneyShown || (one.fee > 0 && !one.feeShown))
 	);
@@ -76,7 +72,7 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 		const own =
 			one.payerName !== null && row.payerName !== null && nameKey(one.payerName) === nameKey(row.payerName);
 		const near = parts.find(
-			([part, amount]) => part !== 'fee' && shown > amount && shown - amount <= MOST_FEE
+			([part, amount]) => part !== 'fee' && shown > amount && shown - amount <= returnFeeMost
 		);
 		const found = exact ?? (own ? near : undefined);
 		return found ? [{ ...one, part: found[0], rest: shown - found[1] }] : [];
@@ -101,9 +97,9 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 		.where(
 			and(
 				eq(receiptState.state, 'allocated'),
-				gte(receiptState.booked, addDays(row.booked, -LONGEST)),
+				gte(receiptState.booked, addDays(row.booked, -MOST_DAYS_TO_RETURN)),
 				gt(receipt.amount, ZERO),
-				gte(receipt.amount, minor(shown - MOST_FEE)),
+				gte(receipt.amount, minor(shown - returnFeeMost)),
 				lte(receipt.amount, minor(shown)),
 				eq(receipt.currency, row.currency)
 			)
@@ -255,7 +251,7 @@ export const lookAtReturn = defineLook(
 					input.shownId === null
 						? and(
 								lte(receipt.amount, minor(-row.row.amount)),
-								gte(receipt.amount, minor(-row.row.amount - MOST_FEE))
+								gte(receipt.amount, minor(-row.row.amount - typicalSums(row.row.currency).returnFeeMost))
 							)
 						: eq(receipt.id, input.shownId)
 				)
@@ -330,7 +326,7 @@ export async function refundsBack(
 			and(
 				eq(receiptAdjustment.amount, minor(-row.amount)),
 				eq(receipt.currency, row.currency),
-				gte(refundFile.date, addDays(row.booked, -LONGEST)),
+				gte(refundFile.date, addDays(row.booked, -MOST_DAYS_TO_RETURN)),
 				lte(refundFile.date, row.booked)
 			)
 		)

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { setsByAccount, type AccountItem } from '../../core/3-matching/sets/sets-by-account';
+import { type AccountItem, setsByAccount } from '../../core/3-matching';
 import { minor } from '../../core/money/minor';
 import type { Db } from '../db/open';
 import { customersById } from '../repo/matching-books';

@@ -1,4 +1,4 @@
-import type { Answer } from '../../core/3-matching/answer';
+import type { Answer } from '../../core/3-matching';
 import type { AllocationOrder } from '../allocation-input';
 
 /** Whether what is posted is what was answered: the same customer, the same items with the same cash and deductions. */

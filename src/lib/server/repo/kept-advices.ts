@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import type { KeptAdvice } from '../../core/3-matching/world';
+import type { KeptAdvice } from '../../core/3-matching';
 import { readAdvice } from '../../tables/read-advice';
 import type { Reader, Tx } from '../db/open';
 import { advice } from '../db/schema';

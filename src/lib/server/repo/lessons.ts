@@ -1,6 +1,13 @@
 import { sql } from 'drizzle-orm';
-import { learnHabits, without, type Habits, type Lesson, type Taught } from '../../core/3-matching/habits';
-import { lessonOf, type ItemLeft } from '../../core/3-matching/lesson-of';
+import {
+	type Habits,
+	type ItemLeft,
+	learnHabits,
+	type Lesson,
+	lessonOf,
+	type Taught,
+	without
+} from '../../core/3-matching';
 import type { Day } from '../../core/day/day';
 import type { PlaceLine } from '../../core/4-allocation/place-order';
 import type { Minor } from '../../core/money/minor';

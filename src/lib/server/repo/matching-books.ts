@@ -1,18 +1,14 @@
 import { and, inArray, or, sql } from 'drizzle-orm';
 import type { Minor } from '../../core/money/minor';
-import { creditorReferences } from '../../core/3-matching/creditor-references';
-import { findPayer } from '../../core/3-matching/find-payer';
-import { namesInWords } from '../../core/3-matching/names-in-words';
-import { keysInFrames, numberFrames, type NumberFrame } from '../../core/3-matching/number-frames';
 import {
-	joinedWords,
-	MOST_TEXT,
-	referenceKey,
-	SHORTEST_REFERENCE,
-	withoutGlued,
-	wordsOfText
-} from '../../core/text/words-of-text';
-import type { CreditOnAccount, MatchBooks, Recorded } from '../../core/3-matching/world';
+	amountKey,
+	booksAsked,
+	numberFrames,
+	type CreditOnAccount,
+	type MatchBooks,
+	type NumberFrame,
+	type Recorded
+} from '../../core/3-matching';
 import type { Customer, ReceiptFacts } from '../../core/model/records';
 import { chunks } from '../db/chunks';
 import { groupBy } from './group-by';
@@ -20,7 +16,7 @@ import type { Reader } from '../db/open';
 import { customer, customerName, document, payerAccount } from '../db/schema';
 import { keptAdvices } from './kept-advices';
 import { habitsOf } from './lessons';
-import { namesWorld } from './names-world';
+import { namesIndex } from './names-index';
 import { pastFees } from './past-fees';
 import { payerLessonsFor } from './payer-lessons';
 import { placedBefore } from './placed-before';
@@ -38,32 +34,11 @@ export async function matchingBooks(
 	receipts: readonly ReceiptFacts[],
 	connection: object = db
 ): Promise<MatchBooks> {
-	const accounts = new Set<string>();
-	const words = new Set<string>();
-	const known = new Set<number>();
-	for (const receipt of receipts) {
-		if (receipt.knownCustomerId) known.add(receipt.knownCustomerId);
-		if (receipt.payerAccount) accounts.add(receipt.payerAccount);
-		for (const reference of [receipt.structuredReference, receipt.endToEndId])
-			if (reference) words.add(referenceKey(reference));
-		const own = wordsOfText(receipt.text);
-		const bare = own.flatMap((word) => withoutGlued(word, receipt.text) ?? []);
-		// A creditor reference may be one that was asked for, or be made of a document's number.
-		for (const { key } of creditorReferences(receipt.text)) words.add(key).add(key.slice(4));
-		for (const word of [...own, ...bare, ...joinedWords(receipt.text, own)])
-			if (word.key.length >= SHORTEST_REFERENCE && word.key.length <= 35) words.add(word.key);
-	}
-	const frames = await framesOf(db);
-	for (const digits of digitsOf(receipts)) for (const key of keysInFrames(frames, digits)) words.add(key);
-	const ids = new Set<number>(known);
-	for (const part of chunks([...accounts]))
+	const asked = booksAsked(receipts, await framesOf(db), await namesIndex(db, connection));
+	const ids = new Set(asked.customerIds);
+	for (const part of chunks([...asked.payerAccounts]))
 		for (const row of await db.select().from(payerAccount).where(inArray(payerAccount.account, part)))
 			ids.add(row.customerId);
-	const names = await namesWorld(db, connection);
-	for (const receipt of receipts) {
-		for (const id of findPayer(receipt, names).customerIds) ids.add(id);
-		for (const one of namesInWords(receipt.text, names)) ids.add(one.customerId);
-	}
 	const payerLessons = await payerLessonsFor(db, receipts);
 	for (const one of payerLessons) ids.add(one.customerId);
 	for (const part of chunks([...ids]))
@@ -80,11 +55,11 @@ export async function matchingBooks(
 		customerId: one.customerId
 	}));
 	for (const one of recorded) if (one.customerId !== null) ids.add(one.customerId);
-	// Only advices that come to a sum in the pile can matter to it.
-	const sums = new Set(receipts.map((one) => `${one.amount} ${one.currency}`));
-	const advices = (await keptAdvices(db)).filter((one) => sums.has(`${one.total} ${one.currency}`));
+	const advices = (await keptAdvices(db)).filter((one) =>
+		asked.amounts.has(amountKey(one.total, one.currency))
+	);
 	for (const one of advices) ids.add(one.customerId);
-	const named = await documentsNamed(db, words);
+	const named = await documentsNamed(db, asked.references);
 	for (const row of named) ids.add(row.customerId);
 	// Claims wait for a decision; money is proposed for them by nobody.
 	const items = (await openItemsOf(db, [...ids])).filter((item) => item.kind !== 'claim');
@@ -118,14 +93,6 @@ async function creditsOnAccount(db: Reader, ids: readonly number[]): Promise<Cre
 async function framesOf(db: Reader): Promise<NumberFrame[]> {
 	const rows = await db.all<{ number: string }>(sql`select number from document order by id desc limit 1000`);
 	return numberFrames(rows.map((row) => row.number));
-}
-
-/** Runs of digits in the words that may be numbers of ours without their prefix. */
-function digitsOf(receipts: readonly ReceiptFacts[]): ReadonlySet<string> {
-	const found = new Set<string>();
-	for (const { text } of receipts)
-		for (const run of text.slice(0, MOST_TEXT).match(/\d{4,12}/g) ?? []) found.add(run);
-	return found;
 }
 
 async function documentsNamed(db: Reader, words: ReadonlySet<string>) {

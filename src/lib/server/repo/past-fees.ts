@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { PastFee } from '../../core/3-matching/world';
+import type { PastFee } from '../../core/3-matching';
 import type { Reader } from '../db/open';
 
 /** Newest fees that teach; tariffs change. */

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { nameKey } from '../../core/text/name-key';
-import { learnPayers, type PayerLesson, type PayerTrait } from '../../core/3-matching/payer-lessons';
+import { learnPayers, type PayerLesson, type PayerTrait } from '../../core/3-matching';
 import { wordsKey } from '../../core/text/words-key';
 import type { Reader, Tx } from '../db/open';
 import { payerLesson } from '../db/schema';

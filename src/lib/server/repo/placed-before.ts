@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { addDays } from '../../core/day/arithmetic';
-import type { PlacedBefore } from '../../core/3-matching/world';
+import type { PlacedBefore } from '../../core/3-matching';
 import type { ReceiptFacts } from '../../core/model/records';
 import type { Reader } from '../db/open';
 

@@ -2,11 +2,15 @@ import type { CustomerRow } from '../../core/1-open-items/read-customers';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
-import type { Band } from '../../core/3-matching/answer';
-import { answerPile } from '../../core/3-matching/answer-pile';
-import { learnHabits, type Habits, type Taught } from '../../core/3-matching/habits';
-import { lessonOfPast } from '../../core/3-matching/lesson-of';
-import { lessonsOfHistory } from '../../core/3-matching/payer-lessons';
+import {
+	answerPile,
+	type Band,
+	type Habits,
+	learnHabits,
+	lessonOfPast,
+	lessonsOfHistory,
+	type Taught
+} from '../../core/3-matching';
 import type { PastPayment } from '../../core/model/past-payment';
 import type { Customer, OpenItem, ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';

@@ -92,7 +92,7 @@
 					<td class="whitespace-nowrap">{row.by}</td>
 					<td>
 						{#if row.posted || row.parts.length}<a
-								class="block w-fit py-0.5"
+								class="block min-h-6 w-fit py-0.5"
 								href="/books/journal?act={row.id}">{actSentence(row.said)}</a
 							>{:else}{actSentence(row.said)}{/if}
 						{#if row.parts.length}

@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import { matchAdvice } from '$lib/core/3-matching/match-advice';
+	import { matchAdvice } from '$lib/core/3-matching';
 	import AdviceLines from '$lib/desk/AdviceLines.svelte';
 	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
 	import { ActForm } from '$lib/desk/act-form.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { Band } from '$lib/core/3-matching/answer';
+	import type { Band } from '$lib/core/3-matching';
 	import FileDrop from '$lib/ui/FileDrop.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';

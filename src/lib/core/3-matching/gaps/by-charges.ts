@@ -1,10 +1,8 @@
 import { minor } from '../../money/minor';
+import { typicalSums } from '../../money/typical-sums';
 import type { Answer } from '../answer';
-import type { Habits } from '../habits';
+import type { Habits } from '../lessons/habits';
 import { atMostLikely, MOST_FEE, onLast, payerKnown, withGap, type Short } from './short';
-
-/** What banks on the way keep of a payment from abroad: between these, in minor units, and by full halves. */
-const USUAL = { least: 300, most: 5_000, step: 50 } as const;
 
 /** The bank states the charges that it kept, and they are just the gap: certain where the payer is known, for nothing is left open. */
 export function byStatedCharges(short: Short): Answer | null {
@@ -33,7 +31,8 @@ export function byUsualCharge(short: Short, baseCurrency: string | null): Answer
 	const { receipt, gap, open, answer } = short;
 	const { currency } = receipt;
 	if (baseCurrency === null || currency === baseCurrency) return null;
-	const usual = gap >= USUAL.least && gap <= USUAL.most && gap % USUAL.step === 0;
+	const { chargeLeast, chargeMost, chargeStep } = typicalSums(currency);
+	const usual = gap >= chargeLeast && gap <= chargeMost && gap % chargeStep === 0;
 	if (!usual || gap * MOST_FEE > open) return null;
 	// Digits swapped in typing say what the gap is.
 	if (answer.reasons.some(({ code }) => code === 'digits-swapped')) return null;

@@ -3,7 +3,7 @@ import { share } from '../../money/share';
 import type { OpenItem } from '../../model/records';
 import { minor } from '../../money/minor';
 import type { Answer, Reason } from '../answer';
-import { discountDaysAllowed, type Habits } from '../habits';
+import { discountDaysAllowed, type Habits } from '../lessons/habits';
 import { payerKnown, withGap, type Short } from './short';
 
 /** Days after the last day of a discount on which it is still taken for one: banks and weekends. */

@@ -3,8 +3,9 @@ import { minor } from '../../money/minor';
 import type { ReceiptFacts } from '../../model/records';
 import type { Answer, Reason } from '../answer';
 import { nameKey } from '../../text/name-key';
-import { namesInWords } from '../names-in-words';
-import type { PastFee, World } from '../world';
+import { namesInWords } from '../payer/names-in-words';
+import type { PastFee } from '../match-books';
+import type { MatchIndex } from '../match-index';
 import { MOST_FEE, onLast, withGap, type Short } from './short';
 
 /** One payer must have paid for so many accounts before it is taken for one that pays for others. */
@@ -45,14 +46,14 @@ export function byNameAndTariff(
 	receipt: ReceiptFacts,
 	answer: Answer,
 	tariffs: Tariffs,
-	world: World
+	index: MatchIndex
 ): Answer | null {
 	const tariff = tariffs.get(payerKey(receipt));
 	if (!tariff || answer.lines.length > 0) return null;
-	const said = namesInWords(receipt.text, world);
+	const said = namesInWords(receipt.text, index);
 	if (said.length === 0) return null;
 	const fitting = said
-		.flatMap(({ customerId }) => world.itemsOf.get(customerId) ?? [])
+		.flatMap(({ customerId }) => index.itemsOf.get(customerId) ?? [])
 		.filter(
 			(item) =>
 				item.kind !== 'credit_note' &&
@@ -64,7 +65,7 @@ export function byNameAndTariff(
 	const short = { receipt, answer, items: [item], open: item.open, gap: item.open - receipt.amount };
 	const named = byTariff(short, tariffs);
 	if (!named) return null;
-	const customer = world.customers.get(item.customerId)!.name;
+	const customer = index.customers.get(item.customerId)!.name;
 	const { words } = said.find(({ customerId }) => customerId === item.customerId)!;
 	const reasons = named.reasons.filter(({ code }) => code !== 'no-set' && code !== 'name-in-words');
 	const only = fitting.length === 1 && said.length === 1;

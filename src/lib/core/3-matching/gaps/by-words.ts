@@ -1,6 +1,6 @@
 import { minor } from '../../money/minor';
 import type { Answer, Reason } from '../answer';
-import type { Habits } from '../habits';
+import type { Habits } from '../lessons/habits';
 import { remittancePhrases } from '../../text/remittance-phrases';
 import { atMostLikely, onLast, withGap, type Short } from './short';
 

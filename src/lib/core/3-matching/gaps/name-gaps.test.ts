@@ -4,7 +4,7 @@ import type { Customer, OpenItem, ReceiptFacts } from '../../model/records';
 import { sampleItem } from '../../model/sample-item';
 import { minor } from '../../money/minor';
 import { share } from '../../money/share';
-import { answerReceipts } from '../answer-receipts';
+import { answerReceipts } from '../answering/answer-receipts';
 
 const customer = (id: number): Customer => ({
 	...{ id, code: `C${id}`, name: `Customer ${id}`, otherNames: [], payerAccounts: [`ACC${id}`] },

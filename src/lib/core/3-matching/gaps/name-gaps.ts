@@ -1,7 +1,7 @@
 import type { ReceiptFacts } from '../../model/records';
 import type { Answer } from '../answer';
-import { NO_HABITS } from '../habits';
-import type { World } from '../world';
+import { NO_HABITS } from '../lessons/habits';
+import type { MatchIndex } from '../match-index';
 import { byHabitOfCharges, byStatedCharges, byUsualCharge } from './by-charges';
 import { byDiscount } from './by-discount';
 import { byNameAndTariff, byTariff, tariffsOf } from './by-tariff';
@@ -16,28 +16,28 @@ import { shortOf } from './short';
 export function nameGaps(
 	receipts: readonly ReceiptFacts[],
 	answers: Map<number, Answer>,
-	world: World
+	index: MatchIndex
 ): void {
-	const byId = new Map([...world.itemsOf.values()].flat().map((item) => [item.id, item]));
+	const byId = new Map([...index.itemsOf.values()].flat().map((item) => [item.id, item]));
 	const shorts = receipts.flatMap((receipt) => shortOf(receipt, answers.get(receipt.id)!, byId) ?? []);
-	const tariffs = tariffsOf(shorts, world.pastFees);
+	const tariffs = tariffsOf(shorts, index.pastFees);
 	for (const short of shorts) {
 		const owner = short.answer.customerId;
-		const habits = owner === null ? NO_HABITS : world.habitsOf(owner);
-		const customer = owner === null ? '' : world.customers.get(owner)!.name;
+		const habits = owner === null ? NO_HABITS : index.habitsOf(owner);
+		const customer = owner === null ? '' : index.customers.get(owner)!.name;
 		const named =
 			byDiscount(short, habits) ??
 			byStatedCharges(short) ??
 			byTariff(short, tariffs) ??
-			byTax(short, habits, world.baseCurrency) ??
+			byTax(short, habits, index.baseCurrency) ??
 			byClaim(short) ??
 			byHabitOfCharges(short, habits, customer) ??
-			byUsualCharge(short, world.baseCurrency) ??
+			byUsualCharge(short, index.baseCurrency) ??
 			bySmallness(short);
 		if (named) answers.set(short.receipt.id, named);
 	}
 	for (const receipt of receipts) {
-		const named = byNameAndTariff(receipt, answers.get(receipt.id)!, tariffs, world);
+		const named = byNameAndTariff(receipt, answers.get(receipt.id)!, tariffs, index);
 		if (named) answers.set(receipt.id, named);
 	}
 }

@@ -1,7 +1,7 @@
 import type { DifferenceKind, OpenItem, ReceiptFacts } from '../../model/records';
 import { minor } from '../../money/minor';
 import type { Answer, AnswerLine, Band, Reason } from '../answer';
-import { LESSON } from '../payer-lessons';
+import { TIMES_TO_LEARN } from '../payer/payer-lessons';
 
 /** An answer whose items were named and come to more than came. */
 export interface Short {
@@ -68,7 +68,7 @@ export function payerKnown(answer: Answer): boolean {
 	const known = answer.reasons.some(
 		(one) =>
 			KNOWN.has(one.code) ||
-			((one.code === 'account-taught' || one.code === 'name-taught') && one.times >= LESSON)
+			((one.code === 'account-taught' || one.code === 'name-taught') && one.times >= TIMES_TO_LEARN)
 	);
 	return known && !answer.reasons.some(({ code }) => AGAINST.has(code));
 }

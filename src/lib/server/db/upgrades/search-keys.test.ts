@@ -13,6 +13,9 @@ insert into customer_name (customer_id, name, key) values (3, 'Töpferei Möwe U
 drop trigger payer_lesson_no_update;
 update payer_lesson set name = 'NORDLYS KERAMIK A S', words = 'OF BEFORE' where receipt_id = 2;
 create trigger payer_lesson_no_update before update on payer_lesson begin select raise(abort, 'posted records are never changed'); end;
+drop trigger document_no_update;
+update document set number_key = 'OF BEFORE' where id = 1;
+create trigger document_no_update before update on document begin select raise(abort, 'posted records are never changed'); end;
 insert into setting (key, value) values ('asideRules', '{"MOEWE VERWALTUNG UG":{"account":"2150","by":"Ada"}}');
 `);
 	await older.close();
@@ -25,6 +28,8 @@ insert into setting (key, value) values ('asideRules', '{"MOEWE VERWALTUNG UG":{
 	expect(await all('select distinct name, words from payer_lesson where receipt_id = 2')).toEqual([
 		{ name: null, words: null }
 	]);
+	expect(await all(`select id from document where number_key = 'OF BEFORE'`)).toEqual([]);
+	await expect(books.db.run(sql`update document set number = 'X'`)).rejects.toThrow();
 	await expect(books.db.run(sql`update payer_lesson set words = 'X'`)).rejects.toThrow();
 	expect(await readSetting(books.db, 'asideRules')).toEqual({
 		'MOWE VERWALTUNG': { account: '2150', by: 'Ada' }

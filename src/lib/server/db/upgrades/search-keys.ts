@@ -1,6 +1,7 @@
 import { sql, type SQL } from 'drizzle-orm';
 import { nameKey } from '../../../core/text/name-key';
 import { tellingWords } from '../../../core/text/telling-words';
+import { referenceKey } from '../../../core/text/words-of-text';
 import { wordsKey } from '../../../core/text/words-key';
 import { readSetting, writeSetting } from '../../repo/settings';
 import type { Tx } from '../types';
@@ -61,6 +62,22 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 			}
 		)
 	);
+	await withRowsOpen(tx, 'document', () =>
+		inParts<DocumentKeys>(
+			tx,
+			(from) => sql`
+			select id, number, purchase_order as purchaseOrder, payment_reference as paymentReference,
+				number_key as numberKey, purchase_order_key as purchaseOrderKey, payment_reference_key as paymentReferenceKey
+			from document where id > ${from} order by id limit ${ROWS}`,
+			async (rows) => {
+				const changed = rows.map(keysOfDocument).filter((keys, at) => differ(keys, rows[at]));
+				if (changed.length === 0) return;
+				await tx.run(sql`update document
+				set number_key = rows.value ->> 1, purchase_order_key = rows.value ->> 2, payment_reference_key = rows.value ->> 3
+				from json_each(${JSON.stringify(changed)}) as rows where document.id = rows.value ->> 0`);
+			}
+		)
+	);
 	const rules = await readSetting(tx, 'asideRules');
 	if (rules)
 		await writeSetting(
@@ -69,6 +86,41 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 			Object.fromEntries(Object.entries(rules).map(([name, rule]) => [nameKey(name), rule]))
 		);
 	return 0;
+}
+
+interface DocumentKeys {
+	readonly id: number;
+	readonly number: string;
+	readonly purchaseOrder: string | null;
+	readonly paymentReference: string | null;
+	readonly numberKey: string;
+	readonly purchaseOrderKey: string | null;
+	readonly paymentReferenceKey: string | null;
+}
+
+type Keys = readonly [
+	id: number,
+	number: string,
+	purchaseOrder: string | null,
+	paymentReference: string | null
+];
+
+function keysOfDocument({ id, number, purchaseOrder, paymentReference }: DocumentKeys): Keys {
+	return [
+		id,
+		referenceKey(number),
+		purchaseOrder && referenceKey(purchaseOrder),
+		paymentReference && referenceKey(paymentReference)
+	];
+}
+
+/** Most documents keep their keys: only those whose keys changed are written. */
+function differ([, number, purchaseOrder, paymentReference]: Keys, row: DocumentKeys | undefined): boolean {
+	return (
+		number !== row?.numberKey ||
+		purchaseOrder !== row.purchaseOrderKey ||
+		paymentReference !== row.paymentReferenceKey
+	);
 }
 
 /** Goes through a table by its number, some thousand rows at a time. */

@@ -1,0 +1,78 @@
+import type { ReceiptFacts } from '../model/records';
+import {
+	joinedWords,
+	MOST_TEXT,
+	referenceKey,
+	SHORTEST_REFERENCE,
+	withoutGlued,
+	wordsOfText
+} from '../text/words-of-text';
+import type { MatchIndex } from './match-index';
+import { creditorReferences } from './named/creditor-references';
+import { keysInFrames, type NumberFrame } from './named/number-frames';
+import { findPayer } from './payer/find-payer';
+import { namesInWords } from './payer/names-in-words';
+
+/** What of the books may matter to a pile of receipts; beside it, what hangs on those customers and documents. */
+export interface BooksAsked {
+	/** Customers that the receipts name or are known to be of. */
+	readonly customerIds: ReadonlySet<number>;
+	/** Accounts that customers may pay from. */
+	readonly payerAccounts: ReadonlySet<string>;
+	/** Numbers, orders and payment references of documents, as `referenceKey` makes them. */
+	readonly references: ReadonlySet<string>;
+	/** What receipts come to, as `amountKey` makes them: only an advice of such a total can be of one of them. */
+	readonly amounts: ReadonlySet<string>;
+}
+
+/** The longest reference that documents have. */
+const LONGEST_REFERENCE = 35;
+
+/** An amount in minor units with its currency, to be looked for. */
+export function amountKey(amount: number, currency: string): string {
+	return `${amount} ${currency}`;
+}
+
+/**
+ * What of the books is to be read for a pile, so that it is answered as it would be by all of them.
+ * @param frames what stands around the digits of the firm's own document numbers
+ * @param names the names of all customers and nothing else of the books
+ */
+export function booksAsked(
+	receipts: readonly ReceiptFacts[],
+	frames: readonly NumberFrame[],
+	names: MatchIndex
+): BooksAsked {
+	const customerIds = new Set<number>();
+	const payerAccounts = new Set<string>();
+	const references = new Set<string>();
+	for (const receipt of receipts) {
+		if (receipt.knownCustomerId) customerIds.add(receipt.knownCustomerId);
+		if (receipt.payerAccount) payerAccounts.add(receipt.payerAccount);
+		for (const key of referencesOf(receipt)) references.add(key);
+		for (const digits of digitRuns(receipt))
+			for (const key of keysInFrames(frames, digits)) references.add(key);
+		for (const id of findPayer(receipt, names).customerIds) customerIds.add(id);
+		for (const one of namesInWords(receipt.text, names)) customerIds.add(one.customerId);
+	}
+	const amounts = new Set(receipts.map((one) => amountKey(one.amount, one.currency)));
+	return { customerIds, payerAccounts, references, amounts };
+}
+
+/** What may be a reference in a receipt's words and in what the bank gives apart. */
+function referencesOf({ text, structuredReference, endToEndId }: ReceiptFacts): string[] {
+	const given = [structuredReference, endToEndId].flatMap((one) => (one ? referenceKey(one) : []));
+	// A creditor reference may be one that was asked for, or be made of a document's number.
+	const creditors = creditorReferences(text).flatMap(({ key }) => [key, key.slice(4)]);
+	const own = wordsOfText(text);
+	const bare = own.flatMap((word) => withoutGlued(word, text) ?? []);
+	const words = [...own, ...bare, ...joinedWords(text, own)]
+		.map((word) => word.key)
+		.filter((key) => key.length >= SHORTEST_REFERENCE && key.length <= LONGEST_REFERENCE);
+	return [...given, ...creditors, ...words];
+}
+
+/** Runs of digits in the words that may be numbers of ours without their prefix. */
+function digitRuns({ text }: ReceiptFacts): readonly string[] {
+	return text.slice(0, MOST_TEXT).match(/\d{4,12}/g) ?? [];
+}

@@ -1,0 +1,25 @@
+import { expect, it, test } from 'vitest';
+import { toDecimal } from './to-decimal';
+import { typicalSum, typicalSums } from './typical-sums';
+
+test.each([
+	['GBP', '3.00', '50.00', '0.50'],
+	['EUR', '3.00', '50.00', '0.50'],
+	['SEK', '30.00', '500.00', '5.00'],
+	['CZK', '60.00', '1000.00', '10.00'],
+	['HUF', '1200.00', '20000.00', '200.00'],
+	['JPY', '300', '5000', '50'],
+	['KWD', '1.200', '20.000', '0.200']
+])('%s', (currency, least, most, step) => {
+	const { chargeLeast, chargeMost, chargeStep, returnFeeMost, round } = typicalSums(currency);
+	expect([chargeLeast, chargeMost, chargeStep].map((sum) => toDecimal(sum, currency))).toEqual([
+		least,
+		most,
+		step
+	]);
+	expect([returnFeeMost, round]).toEqual([chargeMost, chargeMost]);
+});
+
+it('is never nothing', () => expect(typicalSum(0.5, 'VND')).toBeGreaterThan(0));
+it('takes a currency that it does not know for one like the pound', () =>
+	expect(typicalSum(50, 'XYZ')).toBe(typicalSum(50, 'GBP')));
