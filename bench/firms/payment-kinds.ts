@@ -3,6 +3,7 @@ import { day } from '../../src/lib/core/day/day';
 import type { Customer, DifferenceKind, OpenItem, ReceiptFacts } from '../../src/lib/core/model/records';
 import { minor } from '../../src/lib/core/money/minor';
 import { share } from '../../src/lib/core/money/share';
+import { typicalSum } from '../../src/lib/core/money/typical-sums';
 import type { Chance } from '../../src/demo/random';
 import type { Land } from './lands';
 import type { Firm } from './make-books';
@@ -177,7 +178,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 	},
 	wire: (turn) => {
 		const { customer, item, random, firm, named } = turn;
-		const amount = random.pick([500, 750, 1_000, 1_250, 1_500]);
+		const amount = typicalSum(random.pick([5, 7.5, 10, 12.5, 15]), customer.currency);
 		if (customer.currency === firm.home.currency || amount * 6 > item.open) return null;
 		const stated = random.yes(0.5) ? { charges: minor(amount) } : {};
 		return less(turn, named, { kind: 'bank_charge', amount }, stated);

@@ -23,6 +23,9 @@ const UNITS: Readonly<Record<string, number>> = {
 	}
 };
 
+/** From so many units on, a sum of some tens is a small one. */
+const LARGE = 50;
+
 /** In minor units of one currency. */
 export interface TypicalSums {
 	/** What banks on the way keep of a payment from abroad lies between these, by full steps. */
@@ -37,17 +40,23 @@ export interface TypicalSums {
 
 /** What sums are usual in a currency: 50.00 is a bank's charge in pounds, 500.00 in Swedish kronor, and 5,000 in yen. */
 export function typicalSums(currency: string): TypicalSums {
+	const units = UNITS[currency] ?? 1;
+	// A full fifty is chosen in kronor as in pounds; where prices run to thousands it is any price.
+	const smallUnits = units >= 1 && units < LARGE;
 	return {
 		chargeLeast: typicalSum(3, currency),
 		chargeMost: typicalSum(50, currency),
 		chargeStep: typicalSum(0.5, currency),
 		returnFeeMost: typicalSum(50, currency),
-		round: typicalSum(50, currency)
+		round: smallUnits ? wholeUnits(50, currency) : typicalSum(50, currency)
 	};
 }
 
 /** A sum that is usual in pounds, euros or dollars, given in whole ones of them, as it is usual in a currency: minor units, at least one. */
 export function typicalSum(whole: number, currency: string): Minor {
-	const units = whole * (UNITS[currency] ?? 1) * 10 ** (currencyDigits(currency) ?? 2);
-	return minor(Math.max(1, Math.round(units)));
+	return wholeUnits(whole * (UNITS[currency] ?? 1), currency);
+}
+
+function wholeUnits(units: number, currency: string): Minor {
+	return minor(Math.max(1, Math.round(units * 10 ** (currencyDigits(currency) ?? 2))));
 }
