@@ -151,7 +151,7 @@ test('two clerks at one receipt: the second is told who has it, and keeps what w
 	const row = page.locator('[data-receipt]', { hasText: 'Töpferei Lindenhof' });
 	const id = await row.getAttribute('data-receipt');
 	await open(page, `/money-in?receipt=${id}`);
-	const other = await browser.newPage();
+	const other = await (await browser.newContext()).newPage();
 	await signIn(other, 'supervisor');
 	await open(other, `/money-in?receipt=${id}`);
 	await postByKey(other);
@@ -280,7 +280,7 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await page.getByRole('button', { name: /^Ask for £/ }).click();
 	await expect(page.getByText(/A supervisor is asked to post/)).toBeVisible();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
-	const other = await browser.newPage();
+	const other = await (await browser.newContext()).newPage();
 	await signIn(other, 'supervisor');
 	await open(other, `/money-in?receipt=${id}`);
 	await expect(other.getByText('This receipt waits for a supervisor')).toBeVisible();

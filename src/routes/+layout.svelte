@@ -29,6 +29,7 @@
 <ModeWatcher disableHeadScriptInjection disableTransitions={false} />
 <Toaster
 	position="bottom-left"
+	offset={{ bottom: 64, left: 20 }}
 	duration={8000}
 	toastOptions={{
 		style:

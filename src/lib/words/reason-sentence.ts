@@ -139,7 +139,7 @@ export function reasonSentence(reason: Reason): string {
 		case 'payer-given':
 			return `It was entered as a payment of ${reason.customer}.`;
 		case 'recorded-before':
-			return `This sum was recorded by hand on ${shortDay(reason.date)} (${reason.label}) and has not been seen at the bank yet. Tie the two, so that it is not counted twice.`;
+			return `This sum was recorded by hand on ${shortDay(reason.date)} (${reason.label}) and has not been seen at the bank yet. Match the two, so that it is not counted twice.`;
 		case 'advice-kept':
 			return `${reason.customer} announced ${money(reason.amount, reason.currency)} on ${shortDay(reason.date)} for ${count(reason.items, 'document')}${reason.whole ? '' : '; not every line of it is open'}.`;
 		case 'not-yet':

@@ -48,7 +48,8 @@
 			<p class="text-lg">
 				{one.by} asks to {approvalSentence(one.about)}{#if one.code}, <a
 						class="underline"
-						href="/customers/{one.code}">{one.customer}</a
+						href="/customers/{one.code}"
+						>{one.about.code === 'allocate' ? `account ${one.code}` : one.customer}</a
 					>{/if}.
 			</p>
 			{#if one.lines.length}

@@ -16,6 +16,16 @@ const ROWS = 5_000;
  * @returns 0: every key can be made anew
  */
 export async function rebuildSearchKeys(tx: Tx): Promise<number> {
+	await rebuildNames(tx);
+	await rebuildLessons(tx);
+	await rebuildForgotten(tx);
+	await rebuildDocuments(tx);
+	await rebuildRules(tx);
+	return 0;
+}
+
+/** Names that customers are known by. */
+async function rebuildNames(tx: Tx): Promise<void> {
 	await inParts<{ id: number; name: string }>(
 		tx,
 		(from) => sql`select id, name from customer_name where id > ${from} order by id limit ${ROWS}`,
@@ -25,6 +35,10 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 				from json_each(${keys}) as rows where customer_name.id = rows.value ->> 0`);
 		}
 	);
+}
+
+/** What allocations taught of payers, from their receipts. */
+async function rebuildLessons(tx: Tx): Promise<void> {
 	await withRowsOpen(tx, 'payer_lesson', () =>
 		inParts<{ id: number; payerName: string | null; text: string }>(
 			tx,
@@ -44,6 +58,10 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 			}
 		)
 	);
+}
+
+/** What was forgotten of payers: only its key was kept. */
+async function rebuildForgotten(tx: Tx): Promise<void> {
 	await withRowsOpen(tx, 'forgotten_payer', () =>
 		inParts<{ id: number; trait: 'name' | 'words'; key: string }>(
 			tx,
@@ -62,6 +80,10 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 			}
 		)
 	);
+}
+
+/** Numbers, orders and payment references of documents. */
+async function rebuildDocuments(tx: Tx): Promise<void> {
 	await withRowsOpen(tx, 'document', () =>
 		inParts<DocumentKeys>(
 			tx,
@@ -78,6 +100,10 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 			}
 		)
 	);
+}
+
+/** Where money of names that are no customers goes. */
+async function rebuildRules(tx: Tx): Promise<void> {
 	const rules = await readSetting(tx, 'asideRules');
 	if (rules)
 		await writeSetting(
@@ -85,7 +111,6 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 			'asideRules',
 			Object.fromEntries(Object.entries(rules).map(([name, rule]) => [nameKey(name), rule]))
 		);
-	return 0;
 }
 
 interface DocumentKeys {
