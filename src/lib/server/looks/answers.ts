@@ -118,7 +118,8 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 	if (!mine.making) {
 		const place = places.get(db);
 		const made =
-			(place && runWorker<BooksPlace, Pile>('answers-worker', place, { keeps: true })) ?? makePile(db);
+			(place && runWorker<BooksPlace, Pile>('answers-worker', place, { keeps: true })) ??
+			readPile(db).then(answerPileRead);
 		mine.making = { actId, pile: made };
 		made.then(
 			(pile) => {
@@ -148,14 +149,25 @@ async function asFarAsKnown(db: Db, before: Pile): Promise<Pile> {
 	return { ...before, receipts, answers, fresh: false };
 }
 
+/** What a pile is answered from. */
+interface PileRead {
+	readonly actId: number;
+	readonly receipts: readonly Waiting[];
+	readonly books: MatchBooks;
+}
+
 /**
- * Reads and answers the pile, in the thread that calls.
+ * Reads what waits and what of the books matters to it.
  * @param connection what `db` reads by, where it is a transaction of its own
  */
-export async function makePile(db: Reader, connection: object = db): Promise<Pile> {
+export async function readPile(db: Reader, connection: object = db): Promise<PileRead> {
 	const actId = await newestAct(db);
 	const receipts = await waitingReceipts(db);
-	const books = await matchingBooks(db, receipts, connection);
+	return { actId, receipts, books: await matchingBooks(db, receipts, connection) };
+}
+
+/** Answers what was read, in the thread that calls; the books may go on meanwhile. */
+export function answerPileRead({ actId, receipts, books }: PileRead): Pile {
 	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
 	const { answers, failures } = answerPile(gross, books);
 	return {
