@@ -1,8 +1,16 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import AgeBar from '$lib/ui/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
 	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	/** So many milliseconds until receipts that are being answered are asked for again. */
+	const ASK_AGAIN = 2_000;
 	let { data } = $props();
+	$effect(() => {
+		if (data.sheet.answered) return;
+		const again = setTimeout(() => void invalidateAll(), ASK_AGAIN);
+		return () => clearTimeout(again);
+	});
 	const sheet = $derived(data.sheet);
 	const base = $derived(sheet.baseCurrency);
 	const waiting = $derived(
@@ -33,6 +41,8 @@
 			none ? `${none} ${none === 1 ? 'has' : 'have'} no answer` : '',
 			sheet.out ? `${count(sheet.out, 'entry', 'entries')} went out` : ''
 		].filter(Boolean);
+		if (!sheet.answered && certain + likely + choose === 0)
+			return `What they pay is being looked for: ${count(sheet.waitingCount, 'receipt')}.`;
 		return parts.length ? `${parts.join(', ')}.` : 'Nothing waits.';
 	});
 	const steps = $derived([

@@ -3,7 +3,7 @@ import type { LetterKind } from '../../core/7-letters/letter';
 import type { Day } from '../../core/day/day';
 import type { Db } from '../db/open';
 import { customer, delivery, itemState, letter, message } from '../db/schema';
-import { answeredPile } from './answers';
+import { answeredPile, type Pile } from './answers';
 import { isOpen, signedOpen } from '../repo/is-open';
 import { overtakenLetters, type OvertakenLetter } from '../repo/overtaken-letters';
 import { letterFor } from '../repo/letter-for';
@@ -47,7 +47,7 @@ export const lookAtRun = defineLook(
 	'reader',
 	async (db, query: { kind: LetterKind; page: number; corrections?: boolean }, { today }): Promise<Run> => {
 		const told = await overtakenLetters(db, null);
-		const rows = await runRows(db, query.kind, today, told);
+		const rows = await runRows(db, query.kind, today, told, await newestAnswers(db));
 		const all = query.corrections ? rows.filter((row) => row.corrects) : rows;
 		const sums = new Map<string, number>();
 		for (const row of all)
@@ -68,8 +68,9 @@ export const lookAtRun = defineLook(
 /** How many accounts a run of each kind has, and how many of them are better left out, for the run sheet. */
 export const countRuns = defineLook('reader', async (db, _: null, { today }) => {
 	const told = await overtakenLetters(db, null);
+	const pile = await answeredPile(db);
 	const counts = async (kind: LetterKind) => {
-		const rows = await runRows(db, kind, today, told);
+		const rows = await runRows(db, kind, today, told, pile);
 		const left = (reason: LeftOut) => rows.filter((row) => row.leftOut === reason).length;
 		return {
 			all: rows.length,
@@ -86,11 +87,17 @@ export const countRuns = defineLook('reader', async (db, _: null, { today }) => 
 	};
 });
 
+/** Whose money waits has to be right before anybody is reminded: the newest; where they cannot be made, those that are known. */
+function newestAnswers(db: Db): Promise<Pile> {
+	return answeredPile(db, Infinity).catch(() => answeredPile(db));
+}
+
 async function runRows(
 	db: Db,
 	kind: LetterKind,
 	today: Day,
-	told: readonly OvertakenLetter[]
+	told: readonly OvertakenLetter[],
+	pile: Pile
 ): Promise<RunRow[]> {
 	const owed = sql<number>`sum(${signedOpen})`;
 	const isLate = sql`${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge')`;
@@ -124,9 +131,6 @@ async function runRows(
 		.innerJoin(customer, eq(customer.id, open.customerId))
 		.where(kind === 'reminder' ? gt(open.late, 0) : undefined)
 		.orderBy(desc(kind === 'reminder' ? open.late : open.owed), customer.code, open.currency);
-	// Whose money waits has to be right before anybody is reminded.
-	// The newest answers; where they cannot be made, those that are known.
-	const pile = await answeredPile(db, Infinity).catch(() => answeredPile(db));
 	const waiting = new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? []));
 	const sent = await db
 		.select({ customerId: letter.customerId, date: sql<string>`max(${letter.date})` })

@@ -68,6 +68,8 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		.where(inArray(delivery.state, ['waiting', 'refused', 'failed']))
 		.groupBy(delivery.state);
 	return {
+		/** False where receipts are still being answered: then it pays to ask again. */
+		answered: pile.fresh,
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,
 		bands,
