@@ -78,7 +78,6 @@ export async function allocate(
 	checkClaims(input, order.lines);
 
 	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
-	const firm = await readSetting(tx, 'firm');
 	const booked = [
 		...placing.value.differences,
 		...placing.value.receiptAdjustments.filter(
@@ -87,6 +86,7 @@ export async function allocate(
 	] as Parameters<typeof overLimits>[2];
 	const waits = overLimits(limits, ctx.who, booked);
 	if (waits.length > 0) {
+		const firm = await readSetting(tx, 'firm');
 		if (!taken || before)
 			throw new DomainError(
 				...waits.map((one) => ({
