@@ -66,14 +66,16 @@
 					<td colspan="5" class="pt-3">
 						<a href="/books/journal?act={entry.id}" class="font-semibold">{shortDay(entry.date)}</a>
 						{actSentence(entry.said)}
-						<span class="text-sm text-soft">· {entry.userName}, {moment(entry.at)} · record {entry.id}</span>
-						<a class="text-sm text-soft" href="/books/record?before={entry.id + 1}">in the record</a>
-						{#if threadsOf(entry)}<a class="text-sm text-soft" href="/customers/{threadsOf(entry)}/threads"
-								>which money paid what</a
-							>{/if}
-						{#if entry.undoesId}<a class="text-sm underline" href="/books/journal?act={entry.undoesId}"
-								>takes back record {entry.undoesId}</a
-							>{/if}
+						<span class="text-sm text-soft"
+							>· {entry.userName}, {moment(entry.at)} ·
+							<a class="underline" href="/books/record?before={entry.id + 1}">record {entry.id}</a
+							>{#if threadsOf(entry)}{' · '}<a class="underline" href="/customers/{threadsOf(entry)}/threads"
+									>which money paid what</a
+								>{/if}{#if entry.undoesId}{' · '}<a
+									class="underline"
+									href="/books/journal?act={entry.undoesId}">undoes record {entry.undoesId}</a
+								>{/if}</span
+						>
 					</td>
 				</tr>
 				{#each entry.lines as line (line.id)}
