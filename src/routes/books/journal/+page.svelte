@@ -69,9 +69,9 @@
 						<span class="text-sm text-soft"
 							>· {entry.userName}, {moment(entry.at)} ·
 							<a class="underline" href="/books/record?before={entry.id + 1}">record {entry.id}</a
-							>{#if threadsOf(entry)}{' · '}<a class="underline" href="/customers/{threadsOf(entry)}/threads"
+							>{#if threadsOf(entry)}&nbsp;· <a class="underline" href="/customers/{threadsOf(entry)}/threads"
 									>which money paid what</a
-								>{/if}{#if entry.undoesId}{' · '}<a
+								>{/if}{#if entry.undoesId}&nbsp;· <a
 									class="underline"
 									href="/books/journal?act={entry.undoesId}">undoes record {entry.undoesId}</a
 								>{/if}</span
