@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { SEARCH_KEYS } from '../../../core/text/search-keys';
-import type { Db, Tx } from '../types';
+import type { Db, Reader, Tx } from '../types';
 import { upgrade } from '../schema';
 import { fillLineSources } from './line-sources';
 import { rebuildSearchKeys } from './search-keys';
@@ -14,9 +14,16 @@ const UPGRADES: Readonly<Record<string, (tx: Tx) => Promise<number>>> = {
 /** Brings the contents of books up to date; each step in one transaction with the note that it was done and what was left. */
 export async function upgradeBooks(db: Db): Promise<void> {
 	for (const [name, bring] of Object.entries(UPGRADES)) {
-		if (await db.select({ name: upgrade.name }).from(upgrade).where(eq(upgrade.name, name)).get()) continue;
+		if (await isDone(db, name)) continue;
 		await db.transaction(async (tx) => {
-			await tx.insert(upgrade).values({ name, left: await bring(tx) });
+			// Another process may have opened the books meanwhile.
+			if (!(await isDone(tx, name))) await tx.insert(upgrade).values({ name, left: await bring(tx) });
 		});
 	}
+}
+
+async function isDone(db: Reader, name: string): Promise<boolean> {
+	return (
+		(await db.select({ name: upgrade.name }).from(upgrade).where(eq(upgrade.name, name)).get()) !== undefined
+	);
 }
