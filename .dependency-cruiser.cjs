@@ -35,35 +35,60 @@ module.exports = {
 			to: { path: stage }
 		},
 		{
-			name: 'repo-decides-nothing',
+			name: 'platform-knows-no-subject',
+			comment:
+				'what any application would need; the envelope of acts is the one thing of ours that its HTTP part hands on to',
 			severity: 'error',
-			from: { path: '^src/lib/server/(db|repo)/', pathNot: '\\.test\\.ts$' },
-			to: { path: '^src/lib/server/(acts|looks|http|mail|pdf|files)/|^src/routes/' }
+			from: { path: '^src/lib/server/platform/', pathNot: ['\\.test\\.ts$', '/db/upgrades/'] },
+			to: { path: ['^src/lib/server/(?!platform/|act/)', '^src/routes/'] }
 		},
 		{
-			name: 'acts-know-no-http',
+			name: 'stores-decide-nothing',
 			severity: 'error',
-			from: { path: '^src/lib/server/(acts|looks)/' },
-			to: { path: '^src/lib/server/http/|^src/routes/|@sveltejs' }
+			from: { path: '^src/lib/server/[a-z]+/store/', pathNot: '\\.test\\.ts$' },
+			to: {
+				path: ['^src/lib/server/[a-z]+/(commands|queries)/', '^src/lib/server/services/', '^src/routes/']
+			}
 		},
 		{
-			name: 'looks-do-not-act',
+			name: 'commands-and-queries-know-no-http',
 			severity: 'error',
-			from: { path: '^src/lib/server/looks/', pathNot: '\\.test\\.ts$' },
-			to: { path: '^src/lib/server/acts/(?!perform)' }
+			from: { path: '^src/lib/server/[a-z]+/(commands|queries|store)/' },
+			to: { path: '^src/lib/server/platform/http/|^src/routes/|@sveltejs' }
+		},
+		{
+			name: 'queries-do-not-act',
+			severity: 'error',
+			from: { path: '^src/lib/server/[a-z]+/queries/', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/lib/server/[a-z]+/commands/' }
+		},
+		{
+			name: 'commands-wait-for-no-service',
+			comment:
+				'what a service knows comes to a command with its context; queries may ask what the pile was answered',
+			severity: 'error',
+			from: { path: '^src/lib/server/[a-z]+/(commands|queries)/', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/lib/server/services/(?!answers/)' }
 		},
 		{
 			name: 'screens-load-nothing-of-the-server',
 			comment: 'types are free; code is not',
 			severity: 'error',
-			from: { path: '^src/lib/(ui|desk|words)/' },
+			from: { path: ['^src/lib/(ui|trade|words)/', '^src/routes/.*\\.svelte(\\.ts)?$'] },
 			to: { path: '^src/lib/server/', dependencyTypesNot: ['type-only'] }
 		},
 		{
 			name: 'ui-knows-no-trade',
 			severity: 'error',
 			from: { path: '^src/lib/ui/' },
-			to: { path: '^src/lib/desk/' }
+			to: { path: '^src/lib/trade/|^src/routes/' }
+		},
+		{
+			name: 'a-screen-keeps-its-parts',
+			comment: 'what several screens share is in trade/',
+			severity: 'error',
+			from: { path: '^src/lib/' },
+			to: { path: '^src/routes/' }
 		},
 		{
 			name: 'nothing-unresolved',

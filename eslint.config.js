@@ -56,7 +56,7 @@ export default ts.config(
 	},
 	{ files: ['src/lib/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: pure },
 	{
-		files: ['src/lib/ui/**', 'src/lib/desk/**/*.svelte', 'src/routes/**/*.svelte'],
+		files: ['src/lib/ui/**', 'src/lib/trade/**/*.svelte', 'src/routes/**/*.svelte'],
 		rules: {
 			'no-restricted-globals': [
 				'error',

@@ -7,6 +7,7 @@ export default defineConfig({
 	test: {
 		include: ['src/**/*.test.ts', 'bench/**/*.test.ts'],
 		environment: 'node',
+		env: { LOG_LEVEL: 'silent' },
 		testTimeout: 30_000,
 		maxWorkers: 2
 	}

@@ -8,15 +8,16 @@ import { split } from '../src/lib/core/money/split';
 import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_TODAY, FIRM } from '../src/demo/firm';
 import { makeCustomers } from '../src/demo/make-customers';
 import { chance } from '../src/demo/random';
-import { addCustomers } from '../src/lib/server/acts/add-customers';
-import { issueDocuments, type NewDocument } from '../src/lib/server/acts/issue-documents';
-import { addPerson } from '../src/lib/server/acts/people';
+import { addCustomers } from '../src/lib/server/customers/commands/add-customers';
+import { issueDocuments, type NewDocument } from '../src/lib/server/documents/commands/issue-documents';
+import { addPerson } from '../src/lib/server/people/commands/people';
 import { perform } from '../src/lib/server/act/perform';
 import type { Act, CallContext } from '../src/lib/server/act/define-act';
-import { setUpFirm } from '../src/lib/server/acts/set-up-firm';
-import { APPLICATION, root } from '../src/lib/server/app';
-import { openBooks, type Books } from '../src/lib/server/db/open';
-import { writeSetting } from '../src/lib/server/repo/settings';
+import { setUpFirm } from '../src/lib/server/firm/commands/set-up-firm';
+import { APPLICATION } from '../src/lib/server/app';
+import { config } from '../src/lib/server/platform/config';
+import { openBooks, type Books } from '../src/lib/server/platform/db/open';
+import { writeSetting } from '../src/lib/server/firm/store/settings';
 
 export const at: CallContext = { who: APPLICATION, today: DEMO_TODAY, now: () => new Date().toISOString() };
 
@@ -34,7 +35,7 @@ export async function must<K extends ActKind, G, I, O>(
 export async function bookOf(customers: number, items: number): Promise<{ books: Books; folder: string }> {
 	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-bench-'));
 	const books = await openBooks(`file:${join(folder, 'odd-penny.db')}`, {
-		migrations: join(root(), 'drizzle')
+		migrations: join(config().root, 'drizzle')
 	});
 	const random = chance(99);
 	for (const person of DEMO_PEOPLE) await must(books, addPerson, { ...person, password: DEMO_PASSWORD });

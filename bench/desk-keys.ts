@@ -1,8 +1,8 @@
 import { existsSync } from 'node:fs';
 import { camtXml } from '../src/demo/camt-xml';
 import { STERLING } from '../src/demo/firm';
-import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { readBankFile } from '../src/lib/server/files/read-bank-file';
+import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
+import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
 import { bookOf, must } from './books';
 import { inBrowser } from './in-browser';
 

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { root } from '../src/lib/server/app';
+import { config } from '../src/lib/server/platform/config';
 
 const PORT = 4371;
 
@@ -10,13 +10,13 @@ export async function inBrowser(
 	folder: string,
 	work: (page: Page, base: string) => Promise<void>
 ): Promise<void> {
-	const server = spawn(process.execPath, [join(root(), 'build/tools/serve.js')], {
+	const server = spawn(process.execPath, [join(config().root, 'build/tools/serve.js')], {
 		env: {
 			...process.env,
 			DATA_DIR: folder,
 			PORT: String(PORT),
 			NODE_ENV: 'production',
-			ODD_PENNY_ROOT: root()
+			ODD_PENNY_ROOT: config().root
 		},
 		stdio: 'ignore'
 	});

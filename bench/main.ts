@@ -5,13 +5,13 @@ import { join } from 'node:path';
 import { once } from 'node:events';
 import { sql } from 'drizzle-orm';
 import { answerReceipts } from '../src/lib/core/3-matching';
-import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { allocateReceipt } from '../src/lib/server/acts/allocate-receipt';
-import { root } from '../src/lib/server/app';
-import { document, item } from '../src/lib/server/db/schema';
-import { readBankFile } from '../src/lib/server/files/read-bank-file';
-import { answeredPile } from '../src/lib/server/looks/answers';
-import { proveBooks } from '../src/lib/server/looks/proof';
+import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
+import { allocateReceipt } from '../src/lib/server/allocation/commands/allocate-receipt';
+import { config } from '../src/lib/server/platform/config';
+import { document, item } from '../src/lib/server/platform/db/schema';
+import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
+import { answeredPile } from '../src/lib/server/services/answers/answers';
+import { proveBooks } from '../src/lib/server/ledger/queries/proof';
 import { bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
 import { firms } from './firms/score-firms';
@@ -88,7 +88,7 @@ await writeStatement(path, ENTRIES, (i) => ({
 	text: `INV ${900_000 + i} with thanks and the usual words around it`,
 	account: `X${i % 5000}`
 }));
-const child = fork(join(root(), 'build/tools/bench.js'), ['read', path]);
+const child = fork(join(config().root, 'build/tools/bench.js'), ['read', path]);
 const [told] = (await once(child, 'message')) as [{ entries: number; time: number; peak: number }];
 say(
 	`reading camt.053, ${told.entries} entries: entries/s`,

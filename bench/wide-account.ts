@@ -1,11 +1,11 @@
 import { createReadStream, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { importBankFile } from '../src/lib/server/acts/import-bank-file';
-import { allocateReceipt } from '../src/lib/server/acts/allocate-receipt';
-import { readBankFile } from '../src/lib/server/files/read-bank-file';
-import { lookAtDesk } from '../src/lib/server/looks/desk';
-import { openItemsOf } from '../src/lib/server/repo/open-items';
+import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
+import { allocateReceipt } from '../src/lib/server/allocation/commands/allocate-receipt';
+import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
+import { lookAtDesk } from '../src/lib/server/allocation/queries/desk';
+import { openItemsOf } from '../src/lib/server/documents/store/open-items';
 import { at, bookOf, must } from './books';
 import { writeStatement } from './write-statement';
 

@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -8,7 +8,7 @@ import { expect, request as requests, test } from '@playwright/test';
 async function start(
 	port: number,
 	over: Record<string, string> = {}
-): Promise<{ server: ChildProcess; folder: string }> {
+): Promise<{ server: ChildProcess; folder: string; log: () => string }> {
 	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-new-'));
 	const env = {
 		...process.env,
@@ -18,7 +18,12 @@ async function start(
 		NODE_ENV: 'production',
 		...over
 	};
-	const server = spawn(process.execPath, [resolve('build/tools/serve.js')], { env, stdio: 'ignore' });
+	const server = spawn(process.execPath, [resolve('build/tools/serve.js')], {
+		env,
+		stdio: ['ignore', 'pipe', 'ignore']
+	});
+	let logged = '';
+	server.stdout!.on('data', (part) => (logged += String(part)));
 	await expect
 		.poll(
 			() =>
@@ -29,7 +34,7 @@ async function start(
 			{ timeout: 20_000 }
 		)
 		.toBe(200);
-	return { server, folder };
+	return { server, folder, log: () => logged };
 }
 
 const person = {
@@ -45,7 +50,7 @@ const person = {
 };
 
 test('the first start asks for the first supervisor, and then never again', async ({ page }) => {
-	const { server, folder } = await start(4181);
+	const { server, folder, log } = await start(4181);
 	try {
 		await page.goto('http://127.0.0.1:4181/money-in');
 		expect(page.url()).toContain('/first-start');
@@ -71,6 +76,15 @@ test('the first start asks for the first supervisor, and then never again', asyn
 			headers: { origin: 'http://127.0.0.1:4181', accept: 'application/json' }
 		});
 		expect(((await again.json()) as { status: number }).status).toBe(403);
+		await page.fill('input[name=email]', person.email);
+		await page.fill('input[name=password]', 'salt glaze at dusk');
+		await page.getByRole('button', { name: 'Sign in' }).click();
+		await expect(page.getByText('do not go together')).toBeVisible();
+		const lines = log().trim().split('\n').slice(1);
+		const what = lines.map((line) => (JSON.parse(line) as { what: string }).what);
+		expect(new Set(what)).toEqual(new Set(['request', 'act', 'refused sign-in']));
+		expect(lines.join('\n')).toContain('"kind":"open-books"');
+		expect(lines.join('\n')).not.toMatch(/Petra|Garrick|garrick-kilns|salt glaze|ZZAM|10\.00/);
 	} finally {
 		server.kill('SIGINT');
 	}
@@ -103,4 +117,27 @@ test('behind TLS the session cookie is secure, and other sites still cannot post
 	} finally {
 		server.kill('SIGINT');
 	}
+});
+
+test('a setting that cannot be used is one clear sentence, and nothing starts', () => {
+	const env = {
+		...process.env,
+		DATA_DIR: mkdtempSync(join(tmpdir(), 'odd-penny-none-')),
+		ODD_PENNY_ROOT: resolve('.')
+	};
+	const run = (over: Record<string, string>) =>
+		spawnSync(process.execPath, [resolve('build/tools/serve.js')], {
+			env: { ...env, ...over },
+			encoding: 'utf8'
+		});
+	const port = run({ PORT: 'eighty' });
+	expect([port.status, port.stdout, port.stderr.trim()]).toEqual([
+		1,
+		'',
+		'PORT is “eighty”, which cannot be used: give a whole number from 0 to 65535, such as 3000.'
+	]);
+	expect(run({ PORT: '4183', SMTP_URL: 'mail.firm.example' }).stderr).toMatch(/^SMTP_URL cannot be used: /);
+	expect(run({ PORT: '4183', DATABASE_URL: 'postgres://books' }).stderr).toMatch(
+		/^DATABASE_URL cannot be used: /
+	);
 });

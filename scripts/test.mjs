@@ -92,7 +92,7 @@ async function drift() {
 	cpSync(join(root, 'drizzle'), join(root, to), { recursive: true });
 	const before = readdirSync(join(root, to)).length;
 	const made = [bin('drizzle-kit'), 'generate', '--dialect', 'sqlite'];
-	const code = await run([...made, '--schema', 'src/lib/server/db/schema/index.ts', '--out', to]);
+	const code = await run([...made, '--schema', 'src/lib/server/platform/db/schema/index.ts', '--out', to]);
 	if (code === 0 && readdirSync(join(root, to)).length === before) return void results.passed++;
 	console.error(
 		'The tables differ from what the migrations make: npm run db:generate writes the one that is missing.'

@@ -10,6 +10,8 @@ declare global {
 		}
 		interface Error {
 			message: string;
+			/** The number under which a failure stands in the log. */
+			failure?: string;
 		}
 	}
 }

@@ -1,10 +1,11 @@
-import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
-import { nobodyYet } from '$lib/server/acts/people';
+import { randomUUID } from 'node:crypto';
+import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
 import { openApp, type App } from '$lib/server/app';
-import { oldAddress } from '$lib/server/http/old-address';
-import { SESSION_COOKIE } from '$lib/server/http/auth';
-import { answeredPile } from '$lib/server/looks/answers';
-import { whoIsAsking } from '$lib/server/http/who-is-asking';
+import { nobodyYet } from '$lib/server/people/commands/people';
+import { whoIsAsking } from '$lib/server/people/who-is-asking';
+import { oldAddress } from '$lib/server/platform/http/old-address';
+import { logFailure, logRequest } from '$lib/server/platform/log';
+import { answeredPile } from '$lib/server/services/answers/answers';
 
 const OPEN_TO_ALL = new Set(['/sign-in', '/first-start', '/health']);
 let app: App;
@@ -15,37 +16,51 @@ export const init: ServerInit = async () => {
 };
 
 export const handle: Handle = async ({ event, resolve }) => {
+	const began = performance.now();
 	event.locals.app = app;
-	const cookie = event.cookies.get(SESSION_COOKIE) ?? event.cookies.get(`__Secure-${SESSION_COOKIE}`);
-	event.locals.who = await whoIsAsking(app.books.db, cookie, new Date());
-	const { pathname } = event.url;
-	const moved = event.request.method === 'GET' ? oldAddress(event.url) : null;
-	if (moved) redirect(308, moved);
-	if (!event.locals.who && !OPEN_TO_ALL.has(pathname)) {
-		if (await nobodyYet(app.books.db)) redirect(303, '/first-start');
-		if (event.request.method !== 'GET' || pathname.startsWith('/api/'))
-			return new Response('Sign in first.', { status: 401, headers: { 'content-type': 'text/plain' } });
-		redirect(303, `/sign-in?to=${encodeURIComponent(pathname + event.url.search)}`);
-	}
-	const response = await resolve(event, {
-		preload: ({ type }) => type === 'js' || type === 'css' || type === 'font'
-	});
+	event.locals.who = await whoIsAsking(app.auth, event.request.headers);
+	const response =
+		(await elsewhere(event)) ??
+		(await resolve(event, { preload: ({ type }) => type === 'js' || type === 'css' || type === 'font' }));
 	// What was done may change every answer: they are made while the person still looks at what was done.
 	if (event.request.method === 'POST' && event.locals.who) answeredPile(app.books.db).catch(() => undefined);
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	response.headers.set('x-frame-options', 'SAMEORIGIN');
 	if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-store');
+	logRequest({
+		method: event.request.method,
+		route: event.route.id,
+		status: response.status,
+		took: Math.round(performance.now() - began),
+		person: event.locals.who?.id ?? null
+	});
 	return response;
 };
 
-export const handleError: HandleServerError = ({ error, status, message }) => {
+/** Where a request leads that is not answered at its address: it moved, or whoever asks has to sign in first. */
+async function elsewhere({ url, request, locals }: RequestEvent): Promise<Response | null> {
+	const moved = request.method === 'GET' ? oldAddress(url) : null;
+	if (moved) return leadTo(moved, 308);
+	if (locals.who || OPEN_TO_ALL.has(url.pathname)) return null;
+	if (await nobodyYet(app.books.db)) return leadTo('/first-start', 303);
+	if (request.method !== 'GET' || url.pathname.startsWith('/api/'))
+		return new Response('Sign in first.', { status: 401, headers: { 'content-type': 'text/plain' } });
+	return leadTo(`/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`, 303);
+}
+
+function leadTo(location: string, status: number): Response {
+	return new Response(null, { status, headers: { location } });
+}
+
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	if (status === 404) return { message: 'There is no such page.' };
-	console.error(error);
+	if (status < 500) return { message };
+	const failure = randomUUID().slice(0, 8);
+	logFailure(`${event.request.method} ${event.route.id ?? ''}`, error, { failure });
 	return {
 		message:
-			status < 500
-				? message
-				: 'Something went wrong on our side. Nothing was posted; try again, and tell your supervisor if it stays.'
+			'Something went wrong on our side. Nothing was posted; try again, and tell your supervisor if it stays.',
+		failure
 	};
 };

@@ -4,11 +4,11 @@ import { sql } from 'drizzle-orm';
 import { day } from '../../src/lib/core/day/day';
 import { chance } from '../../src/demo/random';
 import { minor } from '../../src/lib/core/money/minor';
-import { addCustomers } from '../../src/lib/server/acts/add-customers';
-import type { Books } from '../../src/lib/server/db/open';
-import { answeredPile } from '../../src/lib/server/looks/answers';
-import { customersById } from '../../src/lib/server/repo/matching-books';
-import { openItemsOf } from '../../src/lib/server/repo/open-items';
+import { addCustomers } from '../../src/lib/server/customers/commands/add-customers';
+import type { Books } from '../../src/lib/server/platform/db/open';
+import { answeredPile } from '../../src/lib/server/services/answers/answers';
+import { customersById } from '../../src/lib/server/matching/store/matching-books';
+import { openItemsOf } from '../../src/lib/server/documents/store/open-items';
 import {
 	bankXml,
 	bringIn,

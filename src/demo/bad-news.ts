@@ -1,16 +1,23 @@
 import { minor, ZERO } from '../lib/core/money/minor';
 import { and, asc, eq, gt, gte, lte } from 'drizzle-orm';
 import { addDays } from '../lib/core/day/arithmetic';
-import { makeRefundFile } from '../lib/server/acts/make-refund-file';
+import { makeRefundFile } from '../lib/server/refunds/commands/make-refund-file';
 import { perform } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
-import { reallocate } from '../lib/server/acts/reallocate';
-import { sendLetters } from '../lib/server/acts/send-letters';
-import { writeOffSmallBalances } from '../lib/server/acts/write-off-small-balances';
-import type { Books } from '../lib/server/db/open';
-import { allocation, bankAccount, item, itemState, receipt, receiptState } from '../lib/server/db/schema';
-import { prepareLetters } from '../lib/server/http/prepare-letters';
-import { refundsDue } from '../lib/server/repo/refunds-due';
+import { reallocate } from '../lib/server/allocation/commands/reallocate';
+import { sendLetters } from '../lib/server/letters/commands/send-letters';
+import { writeOffSmallBalances } from '../lib/server/allocation/commands/write-off-small-balances';
+import type { Books } from '../lib/server/platform/db/open';
+import {
+	allocation,
+	bankAccount,
+	item,
+	itemState,
+	receipt,
+	receiptState
+} from '../lib/server/platform/db/schema';
+import { prepareLetters } from '../lib/server/services/prepare-letters';
+import { refundsDue } from '../lib/server/refunds/store/refunds-due';
 import type { BankBook } from './bank-book';
 import { must } from './must';
 import { DEMO_TODAY } from './firm';

@@ -3,9 +3,9 @@ import { and, asc, eq, gte, inArray, lte } from 'drizzle-orm';
 import { addDays } from '../lib/core/day/arithmetic';
 import { perform } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
-import { returnPayment } from '../lib/server/acts/return-payment';
-import type { Books } from '../lib/server/db/open';
-import { receipt, receiptState } from '../lib/server/db/schema';
+import { returnPayment } from '../lib/server/returns/commands/return-payment';
+import type { Books } from '../lib/server/platform/db/open';
+import { receipt, receiptState } from '../lib/server/platform/db/schema';
 import type { BankBook } from './bank-book';
 import { DEMO_TODAY } from './firm';
 

@@ -1,4 +1,4 @@
-import type { NewCustomer } from '../lib/server/acts/add-customers';
+import type { NewCustomer } from '../lib/server/customers/commands/add-customers';
 import { DEMO_TODAY, FIRM } from './firm';
 import { escapeXml } from './camt-xml';
 

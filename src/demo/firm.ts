@@ -1,6 +1,6 @@
 import { day } from '../lib/core/day/day';
 import { usualLimits } from '../lib/core/4-allocation/usual-limits';
-import type { FirmSetUp } from '../lib/server/acts/set-up-firm';
+import type { FirmSetUp } from '../lib/server/firm/commands/set-up-firm';
 import { madeUpIban } from './iban';
 
 /** The day on which the demo stands still. */

@@ -1,9 +1,9 @@
 import { addDays } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
-import { issueByHand } from '../lib/server/acts/issue-by-hand';
+import { issueByHand } from '../lib/server/documents/commands/issue-by-hand';
 import { perform } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
-import type { Books } from '../lib/server/db/open';
+import type { Books } from '../lib/server/platform/db/open';
 
 /** The order of the demo for which a deposit came. */
 export const DEPOSIT_ORDER = 'CK-118';

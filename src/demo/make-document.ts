@@ -4,7 +4,7 @@ import { add, sumOf } from '../lib/core/money/add';
 import { minor } from '../lib/core/money/minor';
 import { share } from '../lib/core/money/share';
 import { split } from '../lib/core/money/split';
-import type { NewDocument } from '../lib/server/acts/issue-documents';
+import type { NewDocument } from '../lib/server/documents/commands/issue-documents';
 import { creditorReference } from './iban';
 import type { Payer } from './make-customers';
 import type { Chance } from './random';

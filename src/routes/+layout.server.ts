@@ -1,5 +1,5 @@
-import { countWaiting } from '$lib/server/looks/answers';
-import { readSetting } from '$lib/server/repo/settings';
+import { countWaiting } from '$lib/server/services/answers/answers';
+import { readSetting } from '$lib/server/firm/store/settings';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, depends }) => {

@@ -3,8 +3,8 @@
 	import { page } from '$app/state';
 	import { ModeWatcher, toggleMode } from 'mode-watcher';
 	import { Toaster } from 'svelte-sonner';
-	import { weekDay } from '$lib/words/format';
-	import SearchSheet from '$lib/desk/SearchSheet.svelte';
+	import { weekDay } from '$lib/words/en-GB/format';
+	import SearchDialog from '$lib/trade/search/SearchDialog.svelte';
 	let { data, children } = $props();
 	let finding = $state(false);
 	function onkeydown(event: KeyboardEvent) {
@@ -40,7 +40,7 @@
 
 <svelte:window {onkeydown} />
 {#if data.who}
-	{#if finding}<SearchSheet bind:open={finding} />{/if}
+	{#if finding}<SearchDialog bind:open={finding} />{/if}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>
 	<header class="double-bottom flex h-12 items-center gap-4 px-5 whitespace-nowrap xl:gap-7">
 		<a
@@ -74,7 +74,7 @@
 			{/each}
 		</nav>
 		<button
-			class="ml-auto flex w-40 items-center gap-2 rounded border border-rule bg-sheet px-2 py-1 text-left text-sm text-soft hover:text-ink xl:w-56"
+			class="ml-auto flex w-40 items-center gap-2 rounded border border-rule bg-raised px-2 py-1 text-left text-sm text-soft hover:text-ink xl:w-56"
 			aria-keyshortcuts="Control+K Meta+K"
 			onclick={() => (finding = true)}
 		>
@@ -83,7 +83,7 @@
 		<span class="text-sm text-soft">{data.today ? weekDay(data.today) : ''}</span>
 		<details class="relative text-sm">
 			<summary class="cursor-pointer list-none text-soft hover:text-ink">{data.who.name}</summary>
-			<div class="absolute right-0 z-30 mt-2 w-52 rounded border border-rule bg-sheet p-2">
+			<div class="absolute right-0 z-30 mt-2 w-52 rounded border border-rule bg-raised p-2">
 				<p class="says px-2 pb-2">Signed in as {data.who.role}.</p>
 				<button class="block w-full px-2 py-1 text-left hover:bg-wash" onclick={toggleMode}
 					>Paper or lamplight</button

@@ -1,11 +1,11 @@
-import { view } from '$lib/server/http/view';
-import { countApprovals } from '$lib/server/looks/approvals';
-import { lookAtToday } from '$lib/server/looks/today';
-import { countRuns } from '$lib/server/looks/letters';
+import { view } from '$lib/server/platform/http/view';
+import { countApprovals } from '$lib/server/allocation/queries/approvals';
+import { lookAtToday } from '$lib/server/reports/queries/today';
+import { countRuns } from '$lib/server/letters/queries/letters';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const sheet = await view(locals, lookAtToday, null);
+	const work = await view(locals, lookAtToday, null);
 	const approvals = await view(locals, countApprovals, null);
-	return { sheet, approvals, ...(await view(locals, countRuns, null)) };
+	return { work, approvals, ...(await view(locals, countRuns, null)) };
 };

@@ -1,29 +1,27 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import AgeBar from '$lib/ui/AgeBar.svelte';
+	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
 	/** So many milliseconds until receipts that are being answered are asked for again. */
 	const ASK_AGAIN = 2_000;
 	let { data } = $props();
 	$effect(() => {
-		if (data.sheet.answered) return;
+		if (data.work.answered) return;
 		const again = setTimeout(() => void invalidateAll(), ASK_AGAIN);
 		return () => clearTimeout(again);
 	});
-	const sheet = $derived(data.sheet);
-	const base = $derived(sheet.baseCurrency);
-	const waiting = $derived(
-		list(Object.entries(sheet.waiting).map(([currency, sum]) => money(sum, currency)))
-	);
-	const month = $derived(sheet.month.at(-1));
+	const work = $derived(data.work);
+	const base = $derived(work.baseCurrency);
+	const waiting = $derived(list(Object.entries(work.waiting).map(([currency, sum]) => money(sum, currency))));
+	const month = $derived(work.month.at(-1));
 	const title = $derived(
-		sheet.waitingCount > 0
+		work.waitingCount > 0
 			? `${waiting} came in that nobody has placed yet.`
 			: 'All money that came in is placed.'
 	);
 	const bank = $derived(
-		sheet.banks
+		work.banks
 			.map((one) =>
 				one.closingOn
 					? `${one.name} to ${shortDay(one.closingOn, data.today ?? undefined)}`
@@ -31,18 +29,18 @@
 			)
 			.join('. ')
 	);
-	const fresh = $derived(sheet.banks.some((one) => one.closingOn === data.today));
+	const fresh = $derived(work.banks.some((one) => one.closingOn === data.today));
 	const place = $derived.by(() => {
-		const { certain, likely, choose, none } = sheet.bands;
+		const { certain, likely, choose, none } = work.bands;
 		const parts = [
 			certain ? `${certain} ${certain === 1 ? 'is' : 'are'} certain and can be posted together` : '',
 			likely ? `${likely} ${likely === 1 ? 'is' : 'are'} likely` : '',
 			choose ? `${choose} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
 			none ? `${none} ${none === 1 ? 'has' : 'have'} no answer` : '',
-			sheet.out ? `${count(sheet.out, 'entry', 'entries')} went out` : ''
+			work.out ? `${count(work.out, 'entry', 'entries')} went out` : ''
 		].filter(Boolean);
-		if (!sheet.answered && certain + likely + choose === 0)
-			return `What they pay is being looked for: ${count(sheet.waitingCount, 'receipt')}.`;
+		if (!work.answered && certain + likely + choose === 0)
+			return `What they pay is being looked for: ${count(work.waitingCount, 'receipt')}.`;
 		return parts.length ? `${parts.join(', ')}.` : 'Nothing waits.';
 	});
 	const steps = $derived([
@@ -57,10 +55,10 @@
 		{
 			name: 'Place the money',
 			says: place,
-			done: sheet.waitingCount + sheet.out === 0,
+			done: work.waitingCount + work.out === 0,
 			warn: false,
 			href: '/money-in',
-			does: `Place ${count(sheet.waitingCount, 'receipt')}`
+			does: `Place ${count(work.waitingCount, 'receipt')}`
 		},
 		{
 			name: 'Statements',
@@ -110,19 +108,19 @@
 			: []),
 		{
 			name: 'Letters on their way',
-			says: Object.keys(sheet.letters).length
-				? list(Object.entries(sheet.letters).map(([state, n]) => `${n} ${state}`)) + '.'
+			says: Object.keys(work.letters).length
+				? list(Object.entries(work.letters).map(([state, n]) => `${n} ${state}`)) + '.'
 				: 'None is waiting, none was refused.',
-			done: Object.keys(sheet.letters).length === 0,
-			warn: Boolean(sheet.letters['refused'] || sheet.letters['failed']),
+			done: Object.keys(work.letters).length === 0,
+			warn: Boolean(work.letters['refused'] || work.letters['failed']),
 			href: '/letters/outbox',
 			does: 'Outbox'
 		},
 		{
 			name: 'Shut the day',
 			says:
-				sheet.waitingCount + sheet.out
-					? `Bank agrees once the ${sheet.waitingCount + sheet.out} are dealt with.`
+				work.waitingCount + work.out
+					? `Bank agrees once the ${work.waitingCount + work.out} are dealt with.`
 					: 'Everything the bank shows is in the books.',
 			done: false,
 			warn: false,
@@ -139,7 +137,7 @@
 	<section class="px-8 pt-6">
 		<h1 class="text-2xl">{title}</h1>
 		<p class="mt-1 text-lg text-soft">
-			{money(sheet.owed, base)} is owed, {money(sheet.late, base)} of it late. {money(
+			{money(work.owed, base)} is owed, {money(work.late, base)} of it late. {money(
 				month?.collected ?? 0,
 				base
 			)} collected so far this month.
@@ -147,7 +145,7 @@
 		<ol class="mt-5">
 			{#each steps as step, i (step.name)}
 				<li
-					class={['-mx-8 flex items-center gap-4 border-t border-rule px-8 py-3', i === first && 'bg-sheet']}
+					class={['-mx-8 flex items-center gap-4 border-t border-rule px-8 py-3', i === first && 'bg-raised']}
 				>
 					<span
 						class={[
@@ -176,8 +174,8 @@
 		<h2 class="font-sans text-sm font-semibold text-soft">Money in this month, against what fell due</h2>
 		<div class="mt-2">
 			<StepChart
-				solid={sheet.month.map((day) => day.collected)}
-				dashed={sheet.month.map((day) => day.fellDue)}
+				solid={work.month.map((day) => day.collected)}
+				dashed={work.month.map((day) => day.fellDue)}
 				label="Collected {money(month?.collected ?? 0, base)} this month; {money(
 					month?.fellDue ?? 0,
 					base
@@ -185,7 +183,7 @@
 			/>
 		</div>
 		<p class="mt-1 flex justify-between text-xs text-soft">
-			<span>{sheet.month[0] ? shortDay(sheet.month[0].day, data.today ?? undefined) : ''}</span><span
+			<span>{work.month[0] ? shortDay(work.month[0].day, data.today ?? undefined) : ''}</span><span
 				>{month ? shortDay(month.day, data.today ?? undefined) : ''}</span
 			>
 		</p>
@@ -199,7 +197,7 @@
 		<table class="mt-1">
 			<thead><tr><th></th><th class="num">Late</th><th class="num">Owed</th><th>Age of it</th></tr></thead>
 			<tbody>
-				{#each sheet.lateAccounts as row (row.id)}
+				{#each work.lateAccounts as row (row.id)}
 					<tr>
 						<td><a href="/customers/{row.code}">{row.name}</a></td>
 						<td class="num text-oxblood">{amount(row.late, base)}</td>

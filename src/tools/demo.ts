@@ -1,12 +1,13 @@
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { makeBooks } from '../demo/make-books';
-import { dataDir, openOwnBooks } from '../lib/server/app';
-import { readSetting } from '../lib/server/repo/settings';
+import { openOwnBooks } from '../lib/server/app';
+import { readSetting } from '../lib/server/firm/store/settings';
+import { checkedConfig } from './checked-config';
 import { serve } from './serve';
 
 /** Makes the demo books where there are none (or anew with `--fresh`), then serves them. `--books-only` stops after making. */
-const folder = dataDir();
+const folder = checkedConfig().dataDir;
 const fresh = process.argv.includes('--fresh');
 const mark = join(folder, 'demo.made');
 // Only what a demo made is ever thrown away: a folder with real books is left alone.

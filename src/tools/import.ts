@@ -1,17 +1,19 @@
 import { createReadStream, existsSync } from 'node:fs';
 import { basename } from 'node:path';
-import { importBankFile } from '../lib/server/acts/import-bank-file';
+import { importBankFile } from '../lib/server/receipts/commands/import-bank-file';
 import { perform } from '../lib/server/act/perform';
 import { APPLICATION, bookDay, clock, openOwnBooks } from '../lib/server/app';
-import { importedSentence } from '../lib/server/files/imported-sentence';
-import { readBankFile } from '../lib/server/files/read-bank-file';
-import { problemSentence } from '../lib/words/problem-sentence';
+import { importedSentence } from '../lib/words/en-GB/imported-sentence';
+import { readBankFile } from '../lib/server/receipts/store/read-bank-file';
+import { checkedConfig } from './checked-config';
+import { problemSentence } from '../lib/words/en-GB/problem-sentence';
 
 const files = process.argv.slice(2);
 if (files.length === 0) {
 	console.error('Which file? npm run import -- FILE [FILE …]');
 	process.exit(2);
 }
+checkedConfig();
 const books = await openOwnBooks();
 for (const file of files) {
 	if (!existsSync(file)) {

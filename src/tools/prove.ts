@@ -1,7 +1,9 @@
 import { RULES } from '../lib/core/5-journal/proof/prove';
 import { openOwnBooks } from '../lib/server/app';
-import { proveBooks } from '../lib/server/looks/proof';
+import { checkedConfig } from './checked-config';
+import { proveBooks } from '../lib/server/ledger/queries/proof';
 
+checkedConfig();
 const books = await openOwnBooks();
 const { breaches, counts } = await proveBooks(books.db);
 await books.close();

@@ -1,7 +1,7 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { root } from '../lib/server/app';
+import { checkedConfig } from './checked-config';
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => void;
 
@@ -10,13 +10,11 @@ type Handler = (request: IncomingMessage, response: ServerResponse) => void;
  * where `TRUST_PROXY` says that there is one: cross-site checks compare with it.
  */
 export async function serve(): Promise<void> {
-	const port = Number(process.env['PORT'] ?? 3000);
-	const host = process.env['HOST'] ?? '127.0.0.1';
-	const proxied = process.env['TRUST_PROXY'] === '1';
+	const { root, port, host, trustProxy: proxied } = checkedConfig();
 	process.env['PROTOCOL_HEADER'] = 'x-odd-penny-protocol';
 	process.env['BODY_SIZE_LIMIT'] ??= '210M';
 	if (proxied) process.env['ADDRESS_HEADER'] ??= 'x-forwarded-for';
-	const { handler } = (await import(pathToFileURL(join(root(), 'build/web/handler.js')).href)) as {
+	const { handler } = (await import(pathToFileURL(join(root, 'build/web/handler.js')).href)) as {
 		handler: Handler;
 	};
 	const server = createServer((request, response) => {

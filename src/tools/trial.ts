@@ -10,11 +10,11 @@ import { DOCUMENT_COLUMNS, readDocuments } from '../lib/core/1-open-items/read-d
 import type { TableRow } from '../lib/core/model/table-row';
 import type { Problem } from '../lib/core/problems';
 import type { Result } from '../lib/core/result';
-import { decodeText } from '../lib/server/files/decode-text';
-import { readBankFile } from '../lib/server/files/read-bank-file';
+import { decodeText } from '../lib/server/platform/files/decode-text';
+import { readBankFile } from '../lib/server/receipts/store/read-bank-file';
 import { runTrial } from '../lib/server/trial/run-trial';
 import { parseTable } from '../lib/tables/parse-table';
-import { problemSentence } from '../lib/words/problem-sentence';
+import { problemSentence } from '../lib/words/en-GB/problem-sentence';
 
 const USAGE =
 	'npm run -s trial -- --customers customers.csv --invoices invoices.csv --bank bank.xml [--bank …] [--history history.csv] [--today 2026-10-30] [--base-currency GBP] --out result.json';

@@ -1,47 +1,33 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { day, type Day } from '../core/day/day';
 import type { CallContext } from './act/define-act';
 import type { Person } from './act/person';
-import { openBooks, type Books } from './db/open';
-import { answerGiven, answerInThread } from './looks/answers';
-import { watchInbox, type Inbox } from './files/inbox';
-import { openAuth, type Auth } from './http/auth';
-import { openPostOffice, type PostOffice } from './mail/post-office';
-import { readSetting } from './repo/settings';
+import { openBooks, type Books } from './platform/db/open';
+import { answerGiven, answerInThread } from './services/answers/answers';
+import { watchInbox, type Inbox } from './services/inbox';
+import { openAuth, type Auth } from './people/auth';
+import { openPostOffice, type PostOffice } from './services/post-office/post-office';
+import { readSetting } from './firm/store/settings';
+import { config } from './platform/config';
 
 export interface App {
 	readonly books: Books;
 	readonly auth: Auth;
 	readonly postOffice: PostOffice;
 	readonly inbox: Inbox;
-	readonly dataDir: string;
 	/** The day of the books: the demo's fixed day, else the day of the clock. */
 	today(): Promise<Day>;
-	context(who: Person, key?: string): Promise<CallContext>;
+	/** @param sent what the person sent, where an act is given more than that */
+	context(who: Person, key?: string, sent?: unknown): Promise<CallContext>;
 	close(): Promise<void>;
-}
-
-/** Where the repository's own files (migrations, built tools) are. */
-export function root(): string {
-	return process.env['ODD_PENNY_ROOT'] ?? process.cwd();
-}
-
-export function dataDir(): string {
-	return resolve(process.env['DATA_DIR'] ?? join(root(), 'data'));
-}
-
-/** Where the books are: `DATABASE_URL` (and `DATABASE_TOKEN`), else a file in `DATA_DIR`. */
-export function ownBooks(): { url: string; token?: string } {
-	const url = process.env['DATABASE_URL'] ?? `file:${join(dataDir(), 'odd-penny.db')}`;
-	return { url, token: process.env['DATABASE_TOKEN'] };
 }
 
 /** Opens the books that the environment names. */
 export function openOwnBooks(): Promise<Books> {
-	const { url, token } = ownBooks();
-	return openBooks(url, { migrations: join(root(), 'drizzle'), token });
+	const { root, database } = config();
+	return openBooks(database.url, { migrations: join(root, 'drizzle'), token: database.token });
 }
 
 export const clock = () => new Date().toISOString();
@@ -60,26 +46,25 @@ export const APPLICATION: Person = { id: 'application', name: 'Odd Penny', role:
 
 /** Opens everything that the running application needs. */
 export async function openApp(): Promise<App> {
-	const folder = dataDir();
-	mkdirSync(folder, { recursive: true });
+	const { dataDir, database, publicUrl, smtpUrl, secret } = config();
+	mkdirSync(dataDir, { recursive: true });
 	const books = await openOwnBooks();
-	answerInThread(books.db, ownBooks());
-	const secure = (process.env['PUBLIC_URL'] ?? '').startsWith('https://');
-	const auth = openAuth(books.db, secretOf(folder), secure);
-	const postOffice = await openPostOffice(books, process.env['SMTP_URL'], join(folder, 'outbox'), clock);
+	answerInThread(books.db, database);
+	const secure = publicUrl?.startsWith('https://') ?? false;
+	const auth = openAuth(books.db, secret ?? ownSecret(dataDir), secure);
+	const postOffice = await openPostOffice(books, smtpUrl, join(dataDir, 'outbox'), clock);
 	const today = () => bookDay(books);
-	const context = async (who: Person, key?: string): Promise<CallContext> => ({
-		...{ who, today: await today(), now: clock, key },
+	const context = async (who: Person, key?: string, sent?: unknown): Promise<CallContext> => ({
+		...{ who, today: await today(), now: clock, key, sent },
 		answerGiven: (receiptId) => answerGiven(books.db, receiptId)
 	});
-	const inbox = await watchInbox(books, join(folder, 'inbox'), () => context(APPLICATION));
+	const inbox = await watchInbox(books, join(dataDir, 'inbox'), () => context(APPLICATION));
 	postOffice.wake();
 	return {
 		books,
 		auth,
 		postOffice,
 		inbox,
-		dataDir: folder,
 		today,
 		context,
 		close: async () => {
@@ -90,9 +75,8 @@ export async function openApp(): Promise<App> {
 	};
 }
 
-/** The key that signs session cookies: `SECRET`, else made once and kept in the data folder, readable by its owner only. */
-function secretOf(folder: string): string {
-	if (process.env['SECRET']) return process.env['SECRET'];
+/** The key that signs session cookies, made once and kept in the data folder, readable by its owner only. */
+function ownSecret(folder: string): string {
 	const path = join(folder, 'secret');
 	if (!existsSync(path)) writeFileSync(path, randomBytes(32).toString('hex'), { mode: 0o600 });
 	return readFileSync(path, 'utf8').trim();

@@ -2,8 +2,8 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { getTableConfig, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { is } from 'drizzle-orm';
 import { expect, it } from 'vitest';
-import { ACT_KINDS_IN_WORDS } from '../words/act-sentence';
-import * as schema from './db/schema';
+import { ACT_KINDS_IN_WORDS } from '../words/en-GB/act-sentence';
+import * as schema from './platform/db/schema';
 
 const glossary = readFileSync('docs/glossary.md', 'utf8');
 const named = new Set([...glossary.matchAll(/`([^`\s]+)`/g)].map((found) => found[1]));

@@ -6,17 +6,17 @@ import { camtXml, type XmlDetail, type XmlEntry } from '../../demo/camt-xml';
 import type { ActKind } from '../core/model/act-facts';
 import { day, type Day } from '../core/day/day';
 import { minor } from '../core/money/minor';
-import { addCustomers, type NewCustomer } from './acts/add-customers';
-import { importBankFile } from './acts/import-bank-file';
-import { issueDocuments, type NewDocument } from './acts/issue-documents';
+import { addCustomers, type NewCustomer } from './customers/commands/add-customers';
+import { importBankFile } from './receipts/commands/import-bank-file';
+import { issueDocuments, type NewDocument } from './documents/commands/issue-documents';
 import { perform } from './act/perform';
 import type { Act, CallContext } from './act/define-act';
 import type { Person } from './act/person';
-import { setUpFirm } from './acts/set-up-firm';
-import { openBooks, type Books } from './db/open';
-import { act } from './db/schema';
-import { readBankFile } from './files/read-bank-file';
-import { proveBooks } from './looks/proof';
+import { setUpFirm } from './firm/commands/set-up-firm';
+import { openBooks, type Books } from './platform/db/open';
+import { act } from './platform/db/schema';
+import { readBankFile } from './receipts/store/read-bank-file';
+import { proveBooks } from './ledger/queries/proof';
 
 /** Books for tests: a firm with a sterling and a euro account, three customers, in a folder of their own. */
 export const CLERK: Person = { id: 'u1', name: 'Wren', role: 'clerk' };

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleBand, scaleLinear } from 'd3-scale';
-	import { amount } from '$lib/words/format';
+	import { amount } from '$lib/words/en-GB/format';
 
 	/** Stacked columns by month: what each kind came to, the largest kind lowest; gains stand below the line. */
 	let {

@@ -1,6 +1,6 @@
-import type { Db } from '../server/db/open';
-import { openForReading } from '../server/db/open-for-reading';
-import { answerPileRead, readPile, type BooksPlace, type Pile } from '../server/looks/answers';
+import type { Db } from '../server/platform/db/open';
+import { openForReading } from '../server/platform/db/open-for-reading';
+import { answerPileRead, readPile, type BooksPlace, type Pile } from '../server/services/answers/answers';
 
 /** Connections of this thread, kept, since the index of names is kept with them. */
 const connections = new Map<string, Db>();

@@ -1,6 +1,6 @@
-import { letterPdf } from '../server/pdf/letter-pdf';
-import { paperPdf } from '../server/pdf/paper-pdf';
-import type { ToRender } from '../server/pdf/render';
+import { letterPdf } from '../server/letters/letter-pdf';
+import { paperPdf } from '../server/documents/paper-pdf';
+import type { ToRender } from '../server/services/render-pdf';
 
 /** In a worker thread: a letter or a document in, its PDF out. */
 export default async function (input: ToRender): Promise<Uint8Array> {

@@ -1,7 +1,7 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
-import * as schema from '../server/db/schema';
-import { proveBooks, type Proof } from '../server/looks/proof';
+import * as schema from '../server/platform/db/schema';
+import { proveBooks, type Proof } from '../server/ledger/queries/proof';
 
 /** In a worker thread, with a reading client of its own: the books in, the proof out. */
 export default async function ({ url, token }: { url: string; token?: string }): Promise<Proof> {

@@ -1,6 +1,6 @@
-import { view } from '$lib/server/http/view';
-import { lookAtBalances } from '$lib/server/looks/journal';
-import { readSetting } from '$lib/server/repo/settings';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtBalances } from '$lib/server/ledger/queries/journal';
+import { readSetting } from '$lib/server/firm/store/settings';
 import { RULES } from '$lib/core/5-journal/proof/prove';
 import type { PageServerLoad } from './$types';
 

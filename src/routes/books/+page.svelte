@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { loadProof } from '$lib/desk/load-proof';
-	import { amount, count, money, shortDay } from '$lib/words/format';
+	import { loadProof } from './load-proof';
+	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	/** The proof reads everything: the page shows at once, the proof when it is done. */
 	const proof = loadProof();

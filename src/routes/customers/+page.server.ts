@@ -1,5 +1,5 @@
-import { view } from '$lib/server/http/view';
-import { CUSTOMER_PAGE, lookAtCustomers } from '$lib/server/looks/customers';
+import { view } from '$lib/server/platform/http/view';
+import { CUSTOMER_PAGE, lookAtCustomers } from '$lib/server/customers/queries/customers';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

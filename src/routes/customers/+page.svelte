@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
-	import { amount, count } from '$lib/words/format';
+	import { amount, count } from '$lib/words/en-GB/format';
 	let { data } = $props();
 </script>
 

@@ -1,12 +1,12 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { openNewBooks } from '$lib/server/acts/open-books';
-import { nobodyYet, personInput } from '$lib/server/acts/people';
+import { openNewBooks } from '$lib/server/firm/commands/open-books';
+import { nobodyYet, personInput } from '$lib/server/people/commands/people';
 import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/app';
-import { shaped } from '$lib/server/http/action';
-import { refuse } from '$lib/server/http/refuse';
-import { signIn } from '$lib/server/http/sign-in';
+import { shaped } from '$lib/server/platform/http/action';
+import { refuse } from '$lib/server/platform/http/refuse';
+import { signIn } from '$lib/server/people/sign-in';
 import type { Actions, PageServerLoad } from './$types';
 
 const input = personInput.omit({ role: true }).extend({

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { sendLetters } from '$lib/server/acts/send-letters';
-import { prepareLetters } from '$lib/server/http/prepare-letters';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtRun, RUN_PAGE } from '$lib/server/looks/letters';
-import { action, shaped } from '$lib/server/http/action';
-import { setAddress } from '$lib/server/acts/set-address';
+import { sendLetters } from '$lib/server/letters/commands/send-letters';
+import { prepareLetters } from '$lib/server/services/prepare-letters';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtRun, RUN_PAGE } from '$lib/server/letters/queries/letters';
+import { action, shaped } from '$lib/server/platform/http/action';
+import { setAddress } from '$lib/server/customers/commands/set-address';
 import { ok } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 

@@ -3,13 +3,13 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
-	import type { sendLetters } from '$lib/server/acts/send-letters';
-	import type { setAddress } from '$lib/server/acts/set-address';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { sendLetters } from '$lib/server/letters/commands/send-letters';
+	import type { setAddress } from '$lib/server/customers/commands/set-address';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import type { RunRow } from '$lib/server/looks/letters';
-	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import type { RunRow } from '$lib/server/letters/queries/letters';
+	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const keyOf = (row: { customerId: number; currency: string }) => `${row.customerId} ${row.currency}`;
 	const fromKey = (key: string) => {
@@ -152,7 +152,7 @@
 			</thead>
 			<tbody>
 				{#each rows as row (keyOf(row))}
-					<tr class={['row align-top', current === row && 'bg-sheet']}>
+					<tr class={['row align-top', current === row && 'bg-raised']}>
 						<td
 							><input
 								type="checkbox"
@@ -229,7 +229,7 @@
 			></iframe>
 		{:else}<p class="says">There is no letter to show.</p>{/if}
 	</section>
-	<footer class="double-top col-span-2 flex h-[54px] items-center gap-4 bg-sheet px-5">
+	<footer class="double-top col-span-2 flex h-[54px] items-center gap-4 bg-raised px-5">
 		<form onsubmit={send}>
 			<button class="btn btn-main" disabled={chosen.size === 0 || sending !== null || !data.mayAct}>
 				{sending

@@ -1,8 +1,8 @@
-import { mayAct, view } from '$lib/server/http/view';
-import { countApprovals } from '$lib/server/looks/approvals';
-import { lookAtOddPennies } from '$lib/server/looks/odd-pennies';
-import { action } from '$lib/server/http/action';
-import { decideClaims } from '$lib/server/acts/decide-claims';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { countApprovals } from '$lib/server/allocation/queries/approvals';
+import { lookAtOddPennies } from '$lib/server/claims/queries/odd-pennies';
+import { action } from '$lib/server/platform/http/action';
+import { decideClaims } from '$lib/server/claims/commands/decide-claims';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

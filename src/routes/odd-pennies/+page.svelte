@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
-	import { CLAIM_WORDS } from '$lib/words/claim-words';
-	import { LOST_NAMES } from '$lib/words/lost-names';
-	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
+	import { LOST_NAMES } from '$lib/words/en-GB/lost-names';
+	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
 	import { daysBetween } from '$lib/core/day/arithmetic';
 	import type { Day } from '$lib/core/day/day';
 	import { SvelteSet } from 'svelte/reactivity';
-	import DecideSheet from '$lib/desk/DecideSheet.svelte';
+	import DecideDialog from './DecideDialog.svelte';
 	let { data } = $props();
 	const picked = new SvelteSet<number>();
 	let reason = $state('');
@@ -145,7 +145,7 @@
 			</p>
 		{/if}
 	</section>
-	{#if deciding}<DecideSheet bind:open={deciding} claims={chosen} done={() => picked.clear()} />{/if}
+	{#if deciding}<DecideDialog bind:open={deciding} claims={chosen} done={() => picked.clear()} />{/if}
 	<aside class="border-l border-rule px-6 pt-5">
 		<h2 class="text-xl">{money(all, data.base)} lost in twelve months</h2>
 		<ul class="mt-3 grid gap-3">

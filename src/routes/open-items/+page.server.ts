@@ -1,6 +1,6 @@
-import { view } from '$lib/server/http/view';
-import { lookAtItem } from '$lib/server/looks/item-life';
-import { FACETS, PAGE, lookAtOpenItems, type Facet } from '$lib/server/looks/open-items';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtItem } from '$lib/server/documents/queries/item-life';
+import { FACETS, PAGE, lookAtOpenItems, type Facet } from '$lib/server/documents/queries/open-items';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

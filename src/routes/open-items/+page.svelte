@@ -3,8 +3,8 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import Coin from '$lib/ui/Coin.svelte';
-	import ItemLife from '$lib/desk/ItemLife.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import ItemLife from '$lib/trade/ItemLife.svelte';
+	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const names = {
 		all: 'All',
@@ -72,7 +72,7 @@
 			>
 			<tbody>
 				{#each data.rows as row (row.id)}
-					<tr class={['row', data.item?.item.id === row.id && 'bg-sheet']}>
+					<tr class={['row', data.item?.item.id === row.id && 'bg-raised']}>
 						<td
 							><Coin
 								share={share(row)}
@@ -113,7 +113,7 @@
 		<Pages page={data.query.page} per={data.pageSize} total={shown} />
 	</section>
 	{#if data.item}
-		<aside class="overflow-y-auto border-l border-rule bg-sheet px-6 pt-5">
+		<aside class="overflow-y-auto border-l border-rule bg-raised px-6 pt-5">
 			<ItemLife life={data.item} today={data.today ?? ''} closeHref={link({ item: null })} />
 		</aside>
 	{/if}

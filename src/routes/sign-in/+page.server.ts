@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '../../demo/firm';
-import { signIn } from '$lib/server/http/sign-in';
-import { readSetting } from '$lib/server/repo/settings';
+import { signIn } from '$lib/server/people/sign-in';
+import { readSetting } from '$lib/server/firm/store/settings';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

@@ -3,8 +3,8 @@ import { age } from '../6-reports/age';
 import { day } from '../day/day';
 import type { OpenItem } from '../model/records';
 import { minor } from '../money/minor';
-import { letterPage } from '../../words/letter-page';
-import { mailText } from '../../words/letter-text';
+import { letterPage } from '../../words/en-GB/letter-page';
+import { mailText } from '../../words/en-GB/letter-text';
 import { writeLetter, type LetterOrder } from './write-letter';
 import { sampleItem } from '../model/sample-item';
 

@@ -1,3 +1,4 @@
+import currencyCodes from 'currency-codes';
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { add } from './add';
@@ -16,8 +17,18 @@ describe('minor units', () => {
 		['BHD', 3],
 		['EUR', 2],
 		['XXX', undefined],
+		['XCG', 2],
+		['ZWG', 2],
+		['XAU', undefined],
+		['toString', undefined],
 		['gbp', undefined]
 	])('%s has %s digits', (code, digits) => expect(currencyDigits(code)).toBe(digits));
+	it('has every currency of ISO 4217 that has a minor unit, with its digits', () => {
+		const listed = currencyCodes.codes().filter((code) => currencyDigits(code) !== undefined);
+		expect(listed.length).toBeGreaterThan(160);
+		for (const code of listed)
+			expect([code, currencyDigits(code)]).toEqual([code, currencyCodes.code(code)?.digits]);
+	});
 	it('refuses a fraction and a number too large, as bugs', () => {
 		expect(() => minor(0.5)).toThrow(RangeError);
 		expect(() => minor(2 ** 53)).toThrow(RangeError);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Answer } from '../../core/3-matching';
 import type { Day } from '../../core/day/day';
 import type { ActFacts, ActKind } from '../../core/model/act-facts';
-import type { Tx } from '../db/open';
+import type { Tx } from '../platform/db/open';
 import type { Person, Role } from './person';
 
 /** Who acts, and when: the day of the books and the moment of the clock, both given. */
@@ -12,6 +12,8 @@ export interface CallContext {
 	readonly now: () => string;
 	/** Made when the form was shown: sent again, the same key is answered with what the first time gave. */
 	readonly key?: string;
+	/** What the person sent, where the server makes more of it (letters written): by this it is told whether it is sent again. */
+	readonly sent?: unknown;
 	/** What the server answered last for a receipt, as the person saw it; null where it gave no answer. */
 	readonly answerGiven?: (receiptId: number) => Answer | null;
 }

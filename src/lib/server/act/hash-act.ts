@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { act } from '../db/schema';
+import type { act } from '../platform/db/schema';
 
 /** The hash of the record before the first. */
 export const FIRST_HASH = '0'.repeat(64);

@@ -3,20 +3,20 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import type { Answer } from '../../core/3-matching';
 import { minor } from '../../core/money/minor';
-import { ACT_KINDS_IN_WORDS, actSentence } from '../../words/act-sentence';
-import { reasonsOfRecord } from '../../words/allocation-reason';
-import { allocateReceipt } from '../acts/allocate-receipt';
-import { changeClaim } from '../acts/change-claim';
-import { dropManualReceipts, keepManualReceipts } from '../acts/manual-receipts';
-import { moveReceipts } from '../acts/move-receipts';
-import { postCertain } from '../acts/post-certain';
-import { reallocate } from '../acts/reallocate';
-import { undoActs } from '../acts/undo-acts';
-import { undoPosting } from '../acts/undo-posting';
-import { writeOffSmallBalances } from '../acts/write-off-small-balances';
-import type { Books } from '../db/open';
-import { act, claim, itemState, receiptState } from '../db/schema';
-import { answeredPile } from '../looks/answers';
+import { ACT_KINDS_IN_WORDS, actSentence } from '../../words/en-GB/act-sentence';
+import { reasonsOfRecord } from '../../words/en-GB/allocation-reason';
+import { allocateReceipt } from '../allocation/commands/allocate-receipt';
+import { changeClaim } from '../claims/commands/change-claim';
+import { dropManualReceipts, keepManualReceipts } from '../receipts/commands/manual-receipts';
+import { moveReceipts } from '../allocation/commands/move-receipts';
+import { postCertain } from '../allocation/commands/post-certain';
+import { reallocate } from '../allocation/commands/reallocate';
+import { undoActs } from '../allocation/commands/undo-acts';
+import { undoPosting } from '../allocation/commands/undo-posting';
+import { writeOffSmallBalances } from '../allocation/commands/write-off-small-balances';
+import type { Books } from '../platform/db/open';
+import { act, claim, itemState, receiptState } from '../platform/db/schema';
+import { answeredPile } from '../services/answers/answers';
 import {
 	as,
 	bankXml,
@@ -32,7 +32,7 @@ import {
 import { READER, SUPERVISOR, testBooks, TODAY } from '../testing';
 import { defineAct } from './define-act';
 import { saidOf } from './said';
-import { perform } from './perform';
+import { perform, performedBefore } from './perform';
 
 let books: Books;
 beforeEach(async () => {
@@ -135,6 +135,16 @@ describe('the same key', () => {
 		const hers = await perform(books, allocateReceipt, order(1, 1, 10_010), as(SUPERVISOR, 'k'));
 		expect(codes(hers)).toEqual(['key-used']);
 		expect(codes(await perform(books, undoPosting, { actId: 1 }, as(CLERK, 'k')))).toEqual(['key-used']);
+	});
+
+	it('is known by what the person sent, where the server makes more of it', async () => {
+		const sent = (n: number) => ({ ...as(CLERK, 'k'), sent: { chosen: n } });
+		expect(await performedBefore(books, allocateReceipt, sent(1))).toBeNull();
+		const first = await perform(books, allocateReceipt, order(1, 1, 10_010), sent(1));
+		expect(first.ok).toBe(true);
+		expect(await performedBefore(books, allocateReceipt, sent(1))).toEqual(first);
+		expect(codes((await performedBefore(books, allocateReceipt, sent(2)))!)).toEqual(['key-used']);
+		expect(await perform(books, allocateReceipt, order(1, 1, 9_000), sent(1))).toEqual(first);
 	});
 
 	it('is free again where the act was refused', async () => {

@@ -2,9 +2,10 @@ import { eq } from 'drizzle-orm';
 import type { ActKind } from '../../core/model/act-facts';
 import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
-import type { Books, Tx } from '../db/open';
-import { act as actTable, actOutput } from '../db/schema';
-import { DomainError } from '../domain-error';
+import type { Books, Reader, Tx } from '../platform/db/open';
+import { act as actTable, actOutput } from '../platform/db/schema';
+import { logAct } from '../platform/log';
+import { DomainError } from './domain-error';
 import type { Act, ActContext, ActEntry, CallContext } from './define-act';
 import { digestOf } from './digest';
 import { requireRole } from './person';
@@ -20,11 +21,22 @@ export async function perform<K extends ActKind, Given, Input, Output>(
 	given: Given,
 	call: CallContext
 ): Promise<Result<Output>> {
+	const began = performance.now();
+	const log = (refused?: readonly Problem[]) =>
+		logAct({
+			kind: act.kind,
+			person: call.who.id,
+			took: Math.round(performance.now() - began),
+			...(refused && { refused: refused.map(({ code }) => code) })
+		});
 	try {
-		return ok(await books.write((tx) => performIn(tx, act, given, call)));
+		const output = await books.write((tx) => performIn(tx, act, given, call));
+		log();
+		return ok(output);
 	} catch (error) {
-		if (error instanceof DomainError) return err(...error.problems);
-		throw error;
+		if (!(error instanceof DomainError)) throw error;
+		log(error.problems);
+		return err(...error.problems);
 	}
 }
 
@@ -38,7 +50,7 @@ export async function performIn<K extends ActKind, Given, Input, Output>(
 	requireRole(call.who, act.role);
 	const input = readInput(act, given);
 	if (call.key === undefined) return runAct(act, input, new Place(tx, call, null, null)).then(first);
-	const digest = digestOf(input);
+	const digest = digestOf(call.sent ?? input);
 	const before = await answeredBefore<Output>(tx, act.kind, digest, call, call.key);
 	if (before) return before.output;
 	const [output, actId] = await runAct(act, input, new Place(tx, call, null, call.key));
@@ -49,13 +61,32 @@ export async function performIn<K extends ActKind, Given, Input, Output>(
 	return output;
 }
 
+/**
+ * What an act gave when the same was sent with the same key before; null where it was not. For acts whose input takes work to
+ * make: it need not be made again.
+ */
+export async function performedBefore<K extends ActKind, Given, Input, Output>(
+	books: Books,
+	act: Act<K, Given, Input, Output>,
+	call: CallContext
+): Promise<Result<Output> | null> {
+	if (call.key === undefined || call.sent === undefined) return null;
+	try {
+		const before = await answeredBefore<Output>(books.db, act.kind, digestOf(call.sent), call, call.key);
+		return before && ok(before.output);
+	} catch (error) {
+		if (error instanceof DomainError) return err(...error.problems);
+		throw error;
+	}
+}
+
 function first<T>([one]: readonly [T, unknown]): T {
 	return one;
 }
 
 /** What the same key gave before; refused where it came from somebody else, or with something else in it. */
 async function answeredBefore<Output>(
-	tx: Tx,
+	tx: Reader,
 	kind: ActKind,
 	digest: string,
 	call: CallContext,

@@ -1,4 +1,4 @@
-import { DomainError } from '../domain-error';
+import { DomainError } from './domain-error';
 
 export const ROLES = ['clerk', 'supervisor', 'reader'] as const;
 export type Role = (typeof ROLES)[number];

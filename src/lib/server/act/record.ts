@@ -1,9 +1,9 @@
 import { desc } from 'drizzle-orm';
 import type { ActKind } from '../../core/model/act-facts';
-import { insertRows } from '../db/insert-rows';
-import type { Tx } from '../db/open';
-import { PerTransaction } from '../db/per-transaction';
-import { act } from '../db/schema';
+import { insertRows } from '../platform/db/insert-rows';
+import type { Tx } from '../platform/db/open';
+import { PerTransaction } from '../platform/db/per-transaction';
+import { act } from '../platform/db/schema';
 import type { ActEntry, CallContext } from './define-act';
 import { FIRST_HASH, hashAct, RECORD_FORMAT, type HashedAct } from './hash-act';
 

@@ -3,7 +3,7 @@ import { CUSTOMER_COLUMNS, readCustomers } from '../../core/1-open-items/read-cu
 import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-documents';
 import { HISTORY_COLUMNS, readHistory } from '../../core/1-open-items/read-history';
 import { parseTable } from '../../tables/parse-table';
-import { readBankFile } from '../files/read-bank-file';
+import { readBankFile } from '../receipts/store/read-bank-file';
 import { bankXml, credit } from '../testing';
 import { runTrial } from './run-trial';
 

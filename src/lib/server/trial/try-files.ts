@@ -6,8 +6,8 @@ import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
 import type { TableRow } from '../../core/model/table-row';
 import { parseTable } from '../../tables/parse-table';
-import { decodeText } from '../files/decode-text';
-import { readBankFile } from '../files/read-bank-file';
+import { decodeText } from '../platform/files/decode-text';
+import { readBankFile } from '../receipts/store/read-bank-file';
 import { runTrial, type TrialReceipt, type Trial } from './run-trial';
 
 /** A file as it came. */

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { findCustomers } from '$lib/server/looks/find-customers';
+import { view } from '$lib/server/platform/http/view';
+import { findCustomers } from '$lib/server/customers/queries/find-customers';
 import type { RequestHandler } from './$types';
 
 /** Customers by any part of name, code or document number, for choosing whose money it is. */

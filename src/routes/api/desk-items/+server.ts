@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtDeskItems } from '$lib/server/looks/desk';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtDeskItems } from '$lib/server/allocation/queries/desk';
 import type { RequestHandler } from './$types';
 
 /** All that is open on the accounts of a desk. */

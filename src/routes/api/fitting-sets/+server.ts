@@ -1,7 +1,7 @@
 import { error, json } from '@sveltejs/kit';
 import { z } from 'zod';
-import { view } from '$lib/server/http/view';
-import { whoCouldOwe } from '$lib/server/looks/who-could-owe';
+import { view } from '$lib/server/platform/http/view';
+import { whoCouldOwe } from '$lib/server/matching/queries/who-could-owe';
 import type { RequestHandler } from './$types';
 
 const asked = z.object({ amount: z.coerce.number().int().positive(), currency: z.string().length(3) });

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { searchBooks } from '$lib/server/looks/search';
+import { view } from '$lib/server/platform/http/view';
+import { searchBooks } from '$lib/server/reports/queries/search';
 import type { RequestHandler } from './$types';
 
 /** What the books hold under a number, amount, name or reference. */

@@ -1,9 +1,9 @@
 import { redirect } from '@sveltejs/kit';
-import { reinstate } from '$lib/server/acts/reinstate';
-import { view } from '$lib/server/http/view';
-import { lookAtJournal, whatMayFollow } from '$lib/server/looks/journal';
-import { action } from '$lib/server/http/action';
-import { undoActs } from '$lib/server/acts/undo-acts';
+import { reinstate } from '$lib/server/allocation/commands/reinstate';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtJournal, whatMayFollow } from '$lib/server/ledger/queries/journal';
+import { action } from '$lib/server/platform/http/action';
+import { undoActs } from '$lib/server/allocation/commands/undo-acts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

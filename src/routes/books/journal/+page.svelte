@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { amount, moment, shortDay } from '$lib/words/format';
-	import type { reinstate } from '$lib/server/acts/reinstate';
-	import type { undoActs } from '$lib/server/acts/undo-acts';
-	import { actSentence } from '$lib/words/act-sentence';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import { amount, moment, shortDay } from '$lib/words/en-GB/format';
+	import type { reinstate } from '$lib/server/allocation/commands/reinstate';
+	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
+	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	let { data } = $props();
 	const asBefore = new ActForm<typeof reinstate>('?/asBefore');

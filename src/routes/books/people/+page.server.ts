@@ -1,7 +1,7 @@
-import { view } from '$lib/server/http/view';
-import { lookAtPeople } from '$lib/server/looks/people';
-import { action } from '$lib/server/http/action';
-import { addPerson, changeRole } from '$lib/server/acts/people';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtPeople } from '$lib/server/people/queries/people';
+import { action } from '$lib/server/platform/http/action';
+import { addPerson, changeRole } from '$lib/server/people/commands/people';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,7 +1,7 @@
-import { view } from '$lib/server/http/view';
-import { lookAtPeriods } from '$lib/server/looks/periods';
-import { action } from '$lib/server/http/action';
-import { lockPeriod, unlockPeriod } from '$lib/server/acts/lock-period';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtPeriods } from '$lib/server/periods/queries/periods';
+import { action } from '$lib/server/platform/http/action';
+import { lockPeriod, unlockPeriod } from '$lib/server/periods/commands/lock-period';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

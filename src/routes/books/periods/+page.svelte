@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { toast } from 'svelte-sonner';
-	import type { lockPeriod, unlockPeriod } from '$lib/server/acts/lock-period';
-	import { actSentence } from '$lib/words/act-sentence';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { lockPeriod, unlockPeriod } from '$lib/server/periods/commands/lock-period';
+	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, moment, shortDay } from '$lib/words/format';
+	import { count, moment, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const today = $derived(data.today ?? '');
 	let reason = $state('');

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { ratesInBase } from '$lib/core/1-rates/rates-in-base';
 import { readRatesTable } from '$lib/core/1-rates/read-rates-table';
-import { readRatesForm } from '$lib/server/http/read-rates-form';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtRates } from '$lib/server/looks/rates';
-import { readSetting } from '$lib/server/repo/settings';
-import { action, preview, shaped } from '$lib/server/http/action';
-import { addRates, previewRates } from '$lib/server/acts/add-rates';
+import { readRatesForm } from '$lib/server/platform/http/read-rates-form';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtRates } from '$lib/server/firm/queries/rates';
+import { readSetting } from '$lib/server/firm/store/settings';
+import { action, preview, shaped } from '$lib/server/platform/http/action';
+import { addRates, previewRates } from '$lib/server/firm/commands/add-rates';
 import { err, ok } from '$lib/core/result';
-import { FORM_TEXT_BYTES } from '$lib/server/http/read-form-text';
+import { FORM_TEXT_BYTES } from '$lib/server/platform/http/read-form-text';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

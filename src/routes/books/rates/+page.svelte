@@ -2,11 +2,11 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, shortDay } from '$lib/words/format';
-	import { rateText } from '$lib/words/rate-text';
+	import { count, shortDay } from '$lib/words/en-GB/format';
+	import { rateText } from '$lib/words/en-GB/rate-text';
 	import type { ActionResult } from '@sveltejs/kit';
-	import type { addRates } from '$lib/server/acts/add-rates';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { addRates } from '$lib/server/firm/commands/add-rates';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
@@ -147,7 +147,7 @@
 					<textarea
 						name="pasted"
 						rows="5"
-						class="rounded border border-rule bg-sheet p-2 font-mono text-[13px]"
+						class="rounded border border-rule bg-raised p-2 font-mono text-[13px]"
 						placeholder="date	USD	GBP"
 						oninput={forget}></textarea></label
 				>

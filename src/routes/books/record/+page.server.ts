@@ -1,6 +1,6 @@
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-import { view } from '$lib/server/http/view';
-import { lookAtRecord } from '$lib/server/looks/record';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtRecord } from '$lib/server/ledger/queries/record';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

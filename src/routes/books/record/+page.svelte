@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { actSentence } from '$lib/words/act-sentence';
-	import { count, moment, shortDay } from '$lib/words/format';
+	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { count, moment, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	/** So many parts of a decision are listed with it. */
 	const PARTS_SHOWN = 12;

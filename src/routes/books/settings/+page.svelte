@@ -1,16 +1,16 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
-	import type { addBankAccount } from '$lib/server/acts/add-bank-account';
-	import type { setLimits } from '$lib/server/acts/set-limits';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
+	import type { setLimits } from '$lib/server/firm/commands/set-limits';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
 	import { parseTyped } from '$lib/core/money/parse-typed';
-	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
-	import { amount } from '$lib/words/format';
+	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import { amount } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
 		done: () => void toast('The limits hold from now on.')

@@ -1,11 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtAccount } from '$lib/server/looks/account';
-import { lookAtLedger } from '$lib/server/looks/account-ledger';
-import { lookAtItem } from '$lib/server/looks/item-life';
-import { action } from '$lib/server/http/action';
-import { forgetHabit } from '$lib/server/acts/forget-habit';
-import { forgetPayer } from '$lib/server/acts/forget-payer';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtAccount } from '$lib/server/customers/queries/account';
+import { lookAtLedger } from '$lib/server/customers/queries/account-ledger';
+import { lookAtItem } from '$lib/server/documents/queries/item-life';
+import { action } from '$lib/server/platform/http/action';
+import { forgetHabit } from '$lib/server/matching/commands/forget-habit';
+import { forgetPayer } from '$lib/server/matching/commands/forget-payer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {

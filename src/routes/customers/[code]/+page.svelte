@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import AgeBar from '$lib/ui/AgeBar.svelte';
-	import WhatIsKnown from '$lib/desk/WhatIsKnown.svelte';
-	import ItemLife from '$lib/desk/ItemLife.svelte';
-	import { returnedMark } from '$lib/words/returned-mark';
-	import { ledgerWords } from '$lib/words/ledger-words';
-	import { amount, list, moment, money, shortDay } from '$lib/words/format';
-	import { LETTER_NAMES } from '$lib/words/letter-text';
+	import AgeBar from '$lib/trade/AgeBar.svelte';
+	import WhatIsKnown from './WhatIsKnown.svelte';
+	import ItemLife from '$lib/trade/ItemLife.svelte';
+	import { returnedMark } from '$lib/words/en-GB/returned-mark';
+	import { ledgerWords } from '$lib/words/en-GB/ledger-words';
+	import { amount, list, moment, money, shortDay } from '$lib/words/en-GB/format';
+	import { LETTER_NAMES } from '$lib/words/en-GB/letter-text';
 	let { data } = $props();
 	const account = $derived(data.account);
 	const customer = $derived(account.customer);
@@ -152,7 +152,7 @@
 			</p>
 		{/if}
 	</section>
-	<aside class="overflow-y-auto border-l border-rule px-6 pt-5 text-sm {data.item ? 'bg-sheet' : ''}">
+	<aside class="overflow-y-auto border-l border-rule px-6 pt-5 text-sm {data.item ? 'bg-raised' : ''}">
 		{#if data.item}
 			<ItemLife life={data.item} today={data.today ?? ''} closeHref={page.url.pathname} />
 		{:else}

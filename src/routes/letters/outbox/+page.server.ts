@@ -1,7 +1,7 @@
-import { sendAgain } from '$lib/server/acts/send-again';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtOutbox } from '$lib/server/looks/letters';
-import { action } from '$lib/server/http/action';
+import { sendAgain } from '$lib/server/letters/commands/send-again';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtOutbox } from '$lib/server/letters/queries/letters';
+import { action } from '$lib/server/platform/http/action';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url, depends }) => {

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { invalidate } from '$app/navigation';
-	import type { sendAgain } from '$lib/server/acts/send-again';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { sendAgain } from '$lib/server/letters/commands/send-again';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, moment, shortDay } from '$lib/words/format';
-	import { LETTER_NAMES } from '$lib/words/letter-text';
+	import { count, money, moment, shortDay } from '$lib/words/en-GB/format';
+	import { LETTER_NAMES } from '$lib/words/en-GB/letter-text';
 	let { data } = $props();
 	const form = new ActForm<typeof sendAgain>('?/again');
 	// While letters are on their way the list is asked again; it stops by itself.

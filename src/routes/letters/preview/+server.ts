@@ -1,12 +1,12 @@
 import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
-import { statusOf } from '$lib/server/http/refuse';
-import { view } from '$lib/server/http/view';
-import { lookAtLetter } from '$lib/server/looks/letters';
-import { lookAtReturned } from '$lib/server/looks/returns';
-import { render } from '$lib/server/pdf/render';
-import { letterPage } from '$lib/words/letter-page';
-import { problemSentence } from '$lib/words/problem-sentence';
+import { statusOf } from '$lib/server/platform/http/refuse';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtLetter } from '$lib/server/letters/queries/letters';
+import { lookAtReturned } from '$lib/server/returns/queries/returns';
+import { render } from '$lib/server/services/render-pdf';
+import { letterPage } from '$lib/words/en-GB/letter-page';
+import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 import type { RequestHandler } from './$types';
 
 /** The letter that an account would get today: the PDF itself, or the same as a page (`as=page`) for beside the list. */

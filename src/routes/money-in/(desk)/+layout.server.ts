@@ -1,6 +1,6 @@
-import { view } from '$lib/server/http/view';
-import { countInApproval } from '$lib/server/looks/approvals';
-import { lookAtPile } from '$lib/server/looks/pile';
+import { view } from '$lib/server/platform/http/view';
+import { countInApproval } from '$lib/server/allocation/queries/approvals';
+import { lookAtPile } from '$lib/server/receipts/queries/pile';
 import type { LayoutServerLoad } from './$types';
 
 /** The pile, apart from the desk: going from one receipt to the next does not read it anew. */

@@ -1,18 +1,18 @@
-import { allocateReceipt } from '$lib/server/acts/allocate-receipt';
-import { postCertain } from '$lib/server/acts/post-certain';
-import { joinParts } from '$lib/server/acts/split-receipt';
-import { matchBankEntry } from '$lib/server/acts/match-bank-entry';
-import { mayAct, view } from '$lib/server/http/view';
-import { whereReceiptIs } from '$lib/server/looks/where-receipt-is';
-import { lookAtDesk } from '$lib/server/looks/desk';
-import type { PileRow } from '$lib/server/looks/pile';
-import { reasonSentence } from '$lib/words/reason-sentence';
-import { action } from '$lib/server/http/action';
-import { bookUnidentified } from '$lib/server/acts/book-unidentified';
-import { holdReceipt } from '$lib/server/acts/hold-receipt';
-import { setAside } from '$lib/server/acts/set-aside';
-import { matchBankReturn } from '$lib/server/acts/match-bank-return';
-import { undoActs } from '$lib/server/acts/undo-acts';
+import { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
+import { postCertain } from '$lib/server/allocation/commands/post-certain';
+import { joinParts } from '$lib/server/receipts/commands/split-receipt';
+import { matchBankEntry } from '$lib/server/receipts/commands/match-bank-entry';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { whereReceiptIs } from '$lib/server/receipts/queries/where-receipt-is';
+import { lookAtDesk } from '$lib/server/allocation/queries/desk';
+import type { PileRow } from '$lib/server/receipts/queries/pile';
+import { reasonSentence } from '$lib/words/en-GB/reason-sentence';
+import { action } from '$lib/server/platform/http/action';
+import { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
+import { holdReceipt } from '$lib/server/receipts/commands/hold-receipt';
+import { setAside } from '$lib/server/receipts/commands/set-aside';
+import { matchBankReturn } from '$lib/server/returns/commands/match-bank-return';
+import { undoActs } from '$lib/server/allocation/commands/undo-acts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url, depends, parent }) => {

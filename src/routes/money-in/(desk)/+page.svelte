@@ -3,27 +3,27 @@
 	import { goto, invalidate, invalidateAll, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
-	import AdviceSheet from '$lib/desk/AdviceSheet.svelte';
-	import AsideSheet from '$lib/desk/AsideSheet.svelte';
-	import BringIn from '$lib/desk/BringIn.svelte';
-	import CertainSheet from '$lib/desk/CertainSheet.svelte';
-	import DeskView from '$lib/desk/DeskView.svelte';
-	import HoldSheet from '$lib/desk/HoldSheet.svelte';
-	import KeysSheet from '$lib/desk/KeysSheet.svelte';
-	import PileList from '$lib/desk/PileList.svelte';
-	import { isTyping, itemKeys } from '$lib/desk/item-keys';
-	import { Placing } from '$lib/desk/placing.svelte';
-	import type SetsHere from '$lib/desk/SetsHere.svelte';
-	import ReturnNote from '$lib/desk/ReturnNote.svelte';
-	import BankMatchNote from '$lib/desk/BankMatchNote.svelte';
-	import { ActForm } from '$lib/desk/act-form.svelte';
-	import type { Done } from '$lib/desk/done';
-	import type { allocateReceipt } from '$lib/server/acts/allocate-receipt';
-	import type { joinParts } from '$lib/server/acts/split-receipt';
-	import type { undoActs } from '$lib/server/acts/undo-acts';
+	import AdviceDialog from './AdviceDialog.svelte';
+	import SetAsideDialog from './SetAsideDialog.svelte';
+	import BringIn from './BringIn.svelte';
+	import PostCertainDialog from './PostCertainDialog.svelte';
+	import DeskView from '$lib/trade/allocating/DeskView.svelte';
+	import HoldDialog from './HoldDialog.svelte';
+	import KeysDialog from './KeysDialog.svelte';
+	import PileList from './PileList.svelte';
+	import { isTyping, itemKeys } from '$lib/trade/allocating/item-keys';
+	import { Placing } from '$lib/trade/allocating/placing.svelte';
+	import type SetsHere from '$lib/trade/allocating/SetsHere.svelte';
+	import ReturnNote from './ReturnNote.svelte';
+	import BankMatchNote from './BankMatchNote.svelte';
+	import { ActForm } from '$lib/trade/act-form.svelte';
+	import type { Done } from './done';
+	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
+	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
+	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { Day } from '$lib/core/day/day';
-	import { count, money } from '$lib/words/format';
+	import { count, money } from '$lib/words/en-GB/format';
 
 	let { data } = $props();
 	/** Rises with each act: what was typed for the one before is gone. */
@@ -55,7 +55,7 @@
 			if (row.amount > 0) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
 		return [...by].map(([currency, sum]) => money(sum, currency)).join(' and ');
 	});
-	let sheet = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
+	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	/** The last act done here that can be undone: U undoes it. */
 	let lastAct = $state<number | null>(null);
 	let filter = $state<HTMLInputElement>();
@@ -79,7 +79,7 @@
 	const done: Done = async (said, { undo: undoable }, goOn = false) => {
 		const going = nextId;
 		shown++;
-		sheet = null;
+		dialog = null;
 		if (undoable !== null) lastAct = undoable;
 		toast(
 			said,
@@ -147,8 +147,8 @@
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
 		const typing = isTyping(target);
-		if (sheet || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-		// A sheet that belongs to no station, such as the search, keeps its keys to itself.
+		if (dialog || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+		// A dialog that belongs to no screen, such as the search, keeps its keys to itself.
 		if (document.querySelector('[role="dialog"]')) return;
 		if (event.key === 'Escape' && typing) return target.blur();
 		if (
@@ -168,12 +168,12 @@
 			...(placing ? itemKeys(placing, { active, move: (to) => (active = to), filter }) : {}),
 			j: () => step(1),
 			k: () => step(-1),
-			'?': () => (sheet = 'keys'),
-			a: () => data.mayAct && placing?.desk.customer && (sheet = 'advice'),
+			'?': () => (dialog = 'keys'),
+			a: () => data.mayAct && placing?.desk.customer && (dialog = 'advice'),
 			s: () => sets?.look(),
-			h: () => data.mayAct && placing?.desk.receipt && (sheet = 'hold'),
-			n: () => data.mayAct && placing?.desk.receipt && (sheet = 'aside'),
-			c: () => certain.length > 0 && data.mayAct && (sheet = 'certain'),
+			h: () => data.mayAct && placing?.desk.receipt && (dialog = 'hold'),
+			n: () => data.mayAct && placing?.desk.receipt && (dialog = 'aside'),
+			c: () => certain.length > 0 && data.mayAct && (dialog = 'certain'),
 			u: () => lastAct !== null && void undoAct(lastAct)
 		};
 		const act = does[event.key.length === 1 ? event.key.toLowerCase() : event.key];
@@ -219,7 +219,7 @@
 			credits={data.credits}
 			account={data.desk && !data.desk.receipt ? (data.desk.customer?.id ?? null) : null}
 			selected={data.desk?.receipt?.id ?? null}
-			readThrough={() => (sheet = 'certain')}
+			readThrough={() => (dialog = 'certain')}
 		/>
 	</section>
 
@@ -282,7 +282,7 @@
 		{/if}
 	</section>
 
-	<footer class="double-top col-span-2 flex h-[54px] items-center gap-2 bg-sheet px-5 xl:gap-3">
+	<footer class="double-top col-span-2 flex h-[54px] items-center gap-2 bg-raised px-5 xl:gap-3">
 		<form
 			bind:this={postForm}
 			method="POST"
@@ -295,7 +295,7 @@
 				<span class="key">Enter</span>
 			</button>
 		</form>
-		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'hold')}
+		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (dialog = 'hold')}
 			>Hold <span class="key max-xl:hidden">H</span></button
 		>
 		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => placing?.clear()}
@@ -306,10 +306,10 @@
 			disabled={!placing?.desk.customer || !data.mayAct}
 			onclick={() => placing?.fillOldest()}>Oldest first <span class="key max-xl:hidden">F</span></button
 		>
-		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => (sheet = 'advice')}
+		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => (dialog = 'advice')}
 			>Advice <span class="key max-xl:hidden">A</span></button
 		>
-		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (sheet = 'aside')}
+		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (dialog = 'aside')}
 			>Not customer money <span class="key max-xl:hidden">N</span></button
 		>
 		<p
@@ -321,35 +321,35 @@
 		>
 			{data.mayAct ? (placing?.outcome.text ?? '') : 'You may look; placing takes a clerk.'}
 		</p>
-		<button class="btn" aria-label="Keys of this screen" onclick={() => (sheet = 'keys')}
+		<button class="btn" aria-label="Keys of this screen" onclick={() => (dialog = 'keys')}
 			><span class="key">?</span></button
 		>
 	</footer>
 </div>
 
-<CertainSheet
-	bind:open={() => sheet === 'certain', (on) => (sheet = on ? 'certain' : null)}
+<PostCertainDialog
+	bind:open={() => dialog === 'certain', (on) => (dialog = on ? 'certain' : null)}
 	rows={certain}
 	base={data.base}
 	{done}
 />
 {#if data.desk?.receipt}
-	<HoldSheet
-		bind:open={() => sheet === 'hold', (on) => (sheet = on ? 'hold' : null)}
+	<HoldDialog
+		bind:open={() => dialog === 'hold', (on) => (dialog = on ? 'hold' : null)}
 		receipt={data.desk.receipt}
 		order={placing?.order ?? null}
 		{done}
 	/>
-	<AsideSheet
-		bind:open={() => sheet === 'aside', (on) => (sheet = on ? 'aside' : null)}
+	<SetAsideDialog
+		bind:open={() => dialog === 'aside', (on) => (dialog = on ? 'aside' : null)}
 		receipt={data.desk.receipt}
 		accounts={data.desk.setAside}
 		rule={data.desk.asideRule}
 		{done}
 	/>
 {/if}
-{#if placing?.desk.customer}<AdviceSheet
-		bind:open={() => sheet === 'advice', (on) => (sheet = on ? 'advice' : null)}
+{#if placing?.desk.customer}<AdviceDialog
+		bind:open={() => dialog === 'advice', (on) => (dialog = on ? 'advice' : null)}
 		{placing}
 	/>{/if}
-<KeysSheet bind:open={() => sheet === 'keys', (on) => (sheet = on ? 'keys' : null)} />
+<KeysDialog bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />

@@ -1,4 +1,4 @@
-import { withItems } from '$lib/desk/with-items';
+import { withItems } from './with-items';
 import type { PageLoad } from './$types';
 
 /** The desk with the open items of its accounts, which are fetched once for an account and kept while nothing of it changes. */

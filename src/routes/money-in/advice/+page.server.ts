@@ -1,7 +1,7 @@
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtAdvices } from '$lib/server/looks/advices';
-import { action } from '$lib/server/http/action';
-import { dropAdvice, keepAdvice } from '$lib/server/acts/keep-advice';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtAdvices } from '$lib/server/receipts/queries/advices';
+import { action } from '$lib/server/platform/http/action';
+import { dropAdvice, keepAdvice } from '$lib/server/receipts/commands/keep-advice';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

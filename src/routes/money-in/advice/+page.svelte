@@ -1,17 +1,17 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import type { dropAdvice, keepAdvice } from '$lib/server/acts/keep-advice';
+	import type { dropAdvice, keepAdvice } from '$lib/server/receipts/commands/keep-advice';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching';
-	import AdviceLines from '$lib/desk/AdviceLines.svelte';
-	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import AdviceLines from '$lib/trade/AdviceLines.svelte';
+	import ChooseCustomer from '$lib/trade/ChooseCustomer.svelte';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { readAdvice } from '$lib/tables/read-advice';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay } from '$lib/words/format';
-	import { problemSentence } from '$lib/words/problem-sentence';
+	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 	let { data } = $props();
 	let source = $state('');
 	let when = $state('');
@@ -102,7 +102,7 @@
 				/>
 			</div>
 			<textarea
-				class="mt-2 w-full rounded border border-rule bg-sheet p-2 font-mono text-[13px]"
+				class="mt-2 w-full rounded border border-rule bg-raised p-2 font-mono text-[13px]"
 				rows="8"
 				aria-label="The advice"
 				placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"

@@ -1,10 +1,10 @@
 import { err, ok } from '$lib/core/result';
 import { perform } from '$lib/server/act/perform';
-import { importBankFile } from '$lib/server/acts/import-bank-file';
-import { importedSentence } from '$lib/server/files/imported-sentence';
-import { BANK_FILE_BYTES, readBankFile } from '$lib/server/files/read-bank-file';
-import { preview } from '$lib/server/http/action';
-import { problemSentence } from '$lib/words/problem-sentence';
+import { importBankFile } from '$lib/server/receipts/commands/import-bank-file';
+import { importedSentence } from '$lib/words/en-GB/imported-sentence';
+import { BANK_FILE_BYTES, readBankFile } from '$lib/server/receipts/store/read-bank-file';
+import { preview } from '$lib/server/platform/http/action';
+import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 
 export const load = async () => ({});
 

@@ -1,14 +1,14 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { makeSlip } from '$lib/server/acts/make-paying-in-slip';
-import { postManualReceipts } from '$lib/server/acts/post-manual-receipts';
-import { mayAct, view } from '$lib/server/http/view';
-import { methodsOf } from '$lib/server/repo/methods';
-import { readPasted } from '$lib/server/repo/read-pasted';
-import { lookAtManualReceipts } from '$lib/server/looks/manual-receipts';
-import { action, shaped } from '$lib/server/http/action';
-import { addMethod } from '$lib/server/acts/add-method';
-import { dropManualReceipts, keepManualReceipts } from '$lib/server/acts/manual-receipts';
+import { makeSlip } from '$lib/server/receipts/commands/make-paying-in-slip';
+import { postManualReceipts } from '$lib/server/receipts/commands/post-manual-receipts';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { methodsOf } from '$lib/server/firm/store/methods';
+import { readPasted } from '$lib/server/receipts/store/read-pasted';
+import { lookAtManualReceipts } from '$lib/server/receipts/queries/manual-receipts';
+import { action, shaped } from '$lib/server/platform/http/action';
+import { addMethod } from '$lib/server/firm/commands/add-method';
+import { dropManualReceipts, keepManualReceipts } from '$lib/server/receipts/commands/manual-receipts';
 import { ok } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 

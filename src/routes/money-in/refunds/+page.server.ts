@@ -1,7 +1,7 @@
-import { view } from '$lib/server/http/view';
-import { lookAtRefunds } from '$lib/server/looks/refunds';
-import { action } from '$lib/server/http/action';
-import { makeRefundFile } from '$lib/server/acts/make-refund-file';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtRefunds } from '$lib/server/refunds/queries/refunds';
+import { action } from '$lib/server/platform/http/action';
+import { makeRefundFile } from '$lib/server/refunds/commands/make-refund-file';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import type { makeRefundFile } from '$lib/server/acts/make-refund-file';
+	import type { makeRefundFile } from '$lib/server/refunds/commands/make-refund-file';
 	import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, shortDay } from '$lib/words/format';
+	import { count, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	let chosen = new SvelteSet<number>();
 	let accounts = new SvelteMap<number, string>();

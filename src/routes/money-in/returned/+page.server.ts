@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { idField } from '$lib/server/act/fields';
-import { sendLetters } from '$lib/server/acts/send-letters';
-import { undoReturn } from '$lib/server/acts/undo-return';
-import { prepareLetters } from '$lib/server/http/prepare-letters';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtReturned, lookAtReturns } from '$lib/server/looks/returns';
-import { action, shaped } from '$lib/server/http/action';
+import { sendLetters } from '$lib/server/letters/commands/send-letters';
+import { undoReturn } from '$lib/server/returns/commands/undo-return';
+import { prepareLetters } from '$lib/server/services/prepare-letters';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtReturned, lookAtReturns } from '$lib/server/returns/queries/returns';
+import { action, shaped } from '$lib/server/platform/http/action';
 import { err, ok } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 

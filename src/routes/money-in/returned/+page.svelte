@@ -1,12 +1,12 @@
 <script lang="ts">
-	import type { sendLetters } from '$lib/server/acts/send-letters';
-	import type { undoReturn } from '$lib/server/acts/undo-return';
+	import type { sendLetters } from '$lib/server/letters/commands/send-letters';
+	import type { undoReturn } from '$lib/server/returns/commands/undo-return';
 	import { page } from '$app/state';
 	import { toast } from 'svelte-sonner';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, shortDay } from '$lib/words/format';
-	import { returnReason } from '$lib/words/return-reasons';
+	import { count, money, shortDay } from '$lib/words/en-GB/format';
+	import { returnReason } from '$lib/words/en-GB/return-reasons';
 	let { data } = $props();
 	const noticeForm = new ActForm<typeof sendLetters, { returnedId: number }>('?/notice', {
 		otherwise: 'The notice could not be sent. Nothing was changed.',

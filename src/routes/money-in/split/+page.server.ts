@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtDesk } from '$lib/server/looks/desk';
-import { lookAtProcessors } from '$lib/server/looks/processors';
-import { action } from '$lib/server/http/action';
-import { splitReceipt } from '$lib/server/acts/split-receipt';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtDesk } from '$lib/server/allocation/queries/desk';
+import { lookAtProcessors } from '$lib/server/firm/queries/processors';
+import { action } from '$lib/server/platform/http/action';
+import { splitReceipt } from '$lib/server/receipts/commands/split-receipt';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

@@ -2,11 +2,11 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
-	import type { splitReceipt } from '$lib/server/acts/split-receipt';
-	import { ActForm } from '$lib/desk/act-form.svelte';
-	import { Splitting } from '$lib/desk/splitting.svelte';
+	import type { splitReceipt } from '$lib/server/receipts/commands/split-receipt';
+	import { ActForm } from '$lib/trade/act-form.svelte';
+	import { Splitting } from './splitting.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, count, money, shortDay } from '$lib/words/format';
+	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const receipt = $derived(data.receipt);
 	const split = untrack(() => new Splitting(data.receipt.amount, data.receipt.currency, data.processors));

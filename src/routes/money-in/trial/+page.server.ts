@@ -1,6 +1,6 @@
-import { preview } from '$lib/server/http/action';
+import { preview } from '$lib/server/platform/http/action';
 import { tryFiles, type GivenFile, type Tried, type TrialFiles } from '$lib/server/trial/try-files';
-import { runWorker } from '$lib/server/worker-pool';
+import { runWorker } from '$lib/server/platform/worker-pool';
 import { err, ok, type Result } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 

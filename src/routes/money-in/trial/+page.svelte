@@ -4,8 +4,8 @@
 	import FileDrop from '$lib/ui/FileDrop.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { trialFileKind } from '$lib/desk/trial-file-kind';
-	import { count, shortDay } from '$lib/words/format';
+	import { trialFileKind } from './trial-file-kind';
+	import { count, shortDay } from '$lib/words/en-GB/format';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Tried = Extract<NonNullable<ActionData>, { summary: unknown }>;

@@ -1,13 +1,13 @@
 import { error } from '@sveltejs/kit';
 import { ok } from '$lib/core/result';
 import { idFromText } from '$lib/server/act/fields';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtClaim } from '$lib/server/looks/claim';
-import { action, shaped } from '$lib/server/http/action';
-import { changeClaim } from '$lib/server/acts/change-claim';
-import { decideClaims } from '$lib/server/acts/decide-claims';
-import { CLAIM_FILE_BYTES, fileClaim } from '$lib/server/acts/file-claim';
-import { noteClaim } from '$lib/server/acts/note-claim';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtClaim } from '$lib/server/claims/queries/claim';
+import { action, shaped } from '$lib/server/platform/http/action';
+import { changeClaim } from '$lib/server/claims/commands/change-claim';
+import { decideClaims } from '$lib/server/claims/commands/decide-claims';
+import { CLAIM_FILE_BYTES, fileClaim } from '$lib/server/claims/commands/file-claim';
+import { noteClaim } from '$lib/server/claims/commands/note-claim';
 import { z } from 'zod';
 import type { PageServerLoad } from './$types';
 

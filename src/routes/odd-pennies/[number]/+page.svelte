@@ -5,15 +5,15 @@
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { CLAIM_REASONS } from '$lib/core/model/claim';
-	import DecideSheet from '$lib/desk/DecideSheet.svelte';
-	import type { changeClaim } from '$lib/server/acts/change-claim';
-	import type { fileClaim } from '$lib/server/acts/file-claim';
-	import type { noteClaim } from '$lib/server/acts/note-claim';
-	import { actSentence } from '$lib/words/act-sentence';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import DecideDialog from '../DecideDialog.svelte';
+	import type { changeClaim } from '$lib/server/claims/commands/change-claim';
+	import type { fileClaim } from '$lib/server/claims/commands/file-claim';
+	import type { noteClaim } from '$lib/server/claims/commands/note-claim';
+	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { CLAIM_WORDS } from '$lib/words/claim-words';
-	import { moment, money, shortDay } from '$lib/words/format';
+	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
+	import { moment, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const one = $derived(data.claim);
 	const today = $derived((data.today ?? '') as Day);
@@ -199,7 +199,7 @@
 		{/if}
 	</aside>
 </div>
-{#if deciding}<DecideSheet
+{#if deciding}<DecideDialog
 		bind:open={deciding}
 		claims={[{ ...one, customer: one.customer }]}
 		done={() => undefined}

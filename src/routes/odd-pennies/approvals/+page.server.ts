@@ -1,7 +1,7 @@
-import { view } from '$lib/server/http/view';
-import { lookAtApprovals } from '$lib/server/looks/approvals';
-import { action } from '$lib/server/http/action';
-import { answerApproval } from '$lib/server/acts/answer-approval';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtApprovals } from '$lib/server/allocation/queries/approvals';
+import { action } from '$lib/server/platform/http/action';
+import { answerApproval } from '$lib/server/allocation/commands/answer-approval';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

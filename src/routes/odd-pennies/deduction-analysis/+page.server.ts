@@ -1,5 +1,5 @@
-import { view } from '$lib/server/http/view';
-import { lookAtDeductions } from '$lib/server/looks/deduction-analysis';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtDeductions } from '$lib/server/claims/queries/deduction-analysis';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import type { LostRow } from '$lib/server/looks/deduction-analysis';
+	import type { LostRow } from '$lib/server/claims/queries/deduction-analysis';
 	import MonthColumns from '$lib/ui/MonthColumns.svelte';
 	import type { ClaimReason } from '$lib/core/model/claim';
-	import { CLAIM_WORDS } from '$lib/words/claim-words';
-	import { amount, money } from '$lib/words/format';
-	import { LOST_NAMES } from '$lib/words/lost-names';
+	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
+	import { amount, money } from '$lib/words/en-GB/format';
+	import { LOST_NAMES } from '$lib/words/en-GB/lost-names';
 	let { data } = $props();
 	const COLORS = [
 		'var(--copper)',

@@ -1,8 +1,8 @@
 import { parseTyped } from '$lib/core/money/parse-typed';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtSmallBalances } from '$lib/server/looks/small-balances';
-import { action } from '$lib/server/http/action';
-import { writeOffSmallBalances } from '$lib/server/acts/write-off-small-balances';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtSmallBalances } from '$lib/server/allocation/queries/small-balances';
+import { action } from '$lib/server/platform/http/action';
+import { writeOffSmallBalances } from '$lib/server/allocation/commands/write-off-small-balances';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url, parent }) => {

@@ -1,11 +1,11 @@
 <script lang="ts">
-	import type { writeOffSmallBalances } from '$lib/server/acts/write-off-small-balances';
+	import type { writeOffSmallBalances } from '$lib/server/allocation/commands/write-off-small-balances';
 	import { untrack } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words/format';
+	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const today = $derived(data.today ?? '');
 	const { owner } = $derived(data);
@@ -126,7 +126,7 @@
 			</tbody>
 		</table>
 		{#if data.mayAct}
-			<footer class="double-top fixed inset-x-0 bottom-0 flex h-[54px] items-center gap-3 bg-sheet px-5">
+			<footer class="double-top fixed inset-x-0 bottom-0 flex h-[54px] items-center gap-3 bg-raised px-5">
 				<button class="btn btn-main" disabled={form.busy || chosen.length === 0} onclick={writeOff}
 					>{over ? 'Ask to write off' : 'Write off'} {count(chosen.length, noun)}</button
 				>

@@ -1,13 +1,13 @@
-import { mayAct } from '$lib/server/http/view';
-import { action, preview } from '$lib/server/http/action';
-import { bringInCustomers, previewCustomers } from '$lib/server/acts/bring-in-customers';
-import { bringInDocuments, previewDocuments } from '$lib/server/acts/bring-in-documents';
+import { mayAct } from '$lib/server/platform/http/view';
+import { action, preview } from '$lib/server/platform/http/action';
+import { bringInCustomers, previewCustomers } from '$lib/server/customers/commands/bring-in-customers';
+import { bringInDocuments, previewDocuments } from '$lib/server/documents/commands/bring-in-documents';
 import { err, ok } from '$lib/core/result';
-import { FORM_TEXT_BYTES } from '$lib/server/http/read-form-text';
-import { readCustomerTables, readDocumentTables } from '$lib/server/http/read-table-form';
+import { FORM_TEXT_BYTES } from '$lib/server/platform/http/read-form-text';
+import { readCustomerTables, readDocumentTables } from '$lib/server/platform/http/read-table-form';
 import type { Result } from '$lib/core/result';
-import type { Preview } from '$lib/server/acts/bring-in-customers';
-import type { Db } from '$lib/server/db/open';
+import type { Preview } from '$lib/server/customers/commands/bring-in-customers';
+import type { Db } from '$lib/server/platform/db/open';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => ({ mayAct: mayAct(locals) });

@@ -2,11 +2,11 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count } from '$lib/words/format';
+	import { count } from '$lib/words/en-GB/format';
 	import type { ActionResult } from '@sveltejs/kit';
-	import type { BroughtIn, bringInCustomers } from '$lib/server/acts/bring-in-customers';
-	import type { bringInDocuments } from '$lib/server/acts/bring-in-documents';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { BroughtIn, bringInCustomers } from '$lib/server/customers/commands/bring-in-customers';
+	import type { bringInDocuments } from '$lib/server/documents/commands/bring-in-documents';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
@@ -96,7 +96,7 @@
 				<textarea
 					name="pasted"
 					rows="7"
-					class="rounded border border-rule bg-sheet p-2 font-mono text-[13px]"
+					class="rounded border border-rule bg-raised p-2 font-mono text-[13px]"
 					placeholder="number	kind	customer_code	issue_date	due_date	currency	total	open"
 					oninput={forget}></textarea></label
 			>

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtFirstItem, lookAtNewDocument } from '$lib/server/looks/new-document';
-import { action } from '$lib/server/http/action';
-import { issueByHand } from '$lib/server/acts/issue-by-hand';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtFirstItem, lookAtNewDocument } from '$lib/server/documents/queries/new-document';
+import { action } from '$lib/server/platform/http/action';
+import { issueByHand } from '$lib/server/documents/commands/issue-by-hand';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

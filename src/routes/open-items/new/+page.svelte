@@ -1,14 +1,14 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { issueByHand } from '$lib/server/acts/issue-by-hand';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { issueByHand } from '$lib/server/documents/commands/issue-by-hand';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { goto } from '$app/navigation';
 	import { tick, untrack } from 'svelte';
 	import type { Day } from '$lib/core/day/day';
-	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
-	import { NewDocument, type NewKind } from '$lib/desk/new-document.svelte';
+	import ChooseCustomer from '$lib/trade/ChooseCustomer.svelte';
+	import { NewDocument, type NewKind } from './new-document.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, money, shortDay } from '$lib/words/format';
+	import { amount, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const KINDS: readonly (readonly [NewKind, string])[] = [
 		['invoice', 'invoice'],
@@ -200,7 +200,7 @@
 			</p>
 		{/if}
 	</section>
-	<section class="border-l border-rule bg-sheet px-10 pt-8 pb-10" aria-live="polite">
+	<section class="border-l border-rule bg-raised px-10 pt-8 pb-10" aria-live="polite">
 		{#if form.drawn && form.drawn.lines.length}
 			<p class="font-serif text-xl font-semibold">
 				{kindName[0]!.toUpperCase()}{kindName.slice(1)}

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtPlacings } from '$lib/server/looks/placings';
-import { action } from '$lib/server/http/action';
-import { moveReceipts } from '$lib/server/acts/move-receipts';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtPlacings } from '$lib/server/allocation/queries/placings';
+import { action } from '$lib/server/platform/http/action';
+import { moveReceipts } from '$lib/server/allocation/commands/move-receipts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {

@@ -1,13 +1,13 @@
 <script lang="ts">
-	import type { moveReceipts } from '$lib/server/acts/move-receipts';
+	import type { moveReceipts } from '$lib/server/allocation/commands/move-receipts';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import ChooseCustomer from '$lib/desk/ChooseCustomer.svelte';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import ChooseCustomer from '$lib/trade/ChooseCustomer.svelte';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay } from '$lib/words/format';
+	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const today = $derived((data.today ?? '') as Day);
 	const picked = new SvelteSet<number>();
@@ -90,7 +90,7 @@
 			</tbody>
 		</table>
 		<footer
-			class="double-top fixed inset-x-0 bottom-0 flex min-h-[54px] items-center gap-3 bg-sheet px-5 py-2"
+			class="double-top fixed inset-x-0 bottom-0 flex min-h-[54px] items-center gap-3 bg-raised px-5 py-2"
 		>
 			<button class="btn btn-main" disabled={form.busy || chosen.length === 0 || badDay} onclick={move}
 				>{to

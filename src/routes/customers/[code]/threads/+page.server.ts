@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { undoPosting } from '$lib/server/acts/undo-posting';
-import { mayAct, view } from '$lib/server/http/view';
-import { lookAtThreads } from '$lib/server/looks/threads';
-import { action } from '$lib/server/http/action';
+import { undoPosting } from '$lib/server/allocation/commands/undo-posting';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtThreads } from '$lib/server/customers/queries/threads';
+import { action } from '$lib/server/platform/http/action';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {

@@ -4,11 +4,11 @@
 	import { toast } from 'svelte-sonner';
 	import { addDays } from '$lib/core/day/arithmetic';
 	import type { Day } from '$lib/core/day/day';
-	import type { undoPosting } from '$lib/server/acts/undo-posting';
-	import { ActForm } from '$lib/desk/act-form.svelte';
-	import Threads from '$lib/desk/Threads.svelte';
+	import type { undoPosting } from '$lib/server/allocation/commands/undo-posting';
+	import { ActForm } from '$lib/trade/act-form.svelte';
+	import Threads from './Threads.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, count, moment, money, shortDay } from '$lib/words/format';
+	import { amount, count, moment, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const threads = $derived(data.threads);
 	const today = $derived((data.today ?? '') as Day);

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { simpleParser } from 'mailparser';
-import { view } from '$lib/server/http/view';
-import { lookAtSent } from '$lib/server/looks/letters';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtSent } from '$lib/server/letters/queries/letters';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { moment } from '$lib/words/format';
+	import { moment } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const { letter, delivery, mail } = $derived(data);
 </script>
@@ -21,7 +21,7 @@
 		<dt class="text-soft">Message id</dt>
 		<dd class="break-all">{delivery.messageId}</dd>
 	</dl>
-	<pre class="mt-4 border border-rule bg-sheet p-4 font-sans text-base whitespace-pre-wrap">{mail.text}</pre>
+	<pre class="mt-4 border border-rule bg-raised p-4 font-sans text-base whitespace-pre-wrap">{mail.text}</pre>
 	<p class="mt-4 flex gap-3">
 		{#each mail.attachments as one (one.name)}<a class="btn" href="/letters/outbox/{letter.id}/pdf"
 				>{one.name}, {Math.ceil(one.bytes / 1024)} KB</a

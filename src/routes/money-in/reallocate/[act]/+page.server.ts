@@ -1,8 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtReallocation } from '$lib/server/looks/reallocation';
-import { action } from '$lib/server/http/action';
-import { reallocate } from '$lib/server/acts/reallocate';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtReallocation } from '$lib/server/allocation/queries/reallocation';
+import { action } from '$lib/server/platform/http/action';
+import { reallocate } from '$lib/server/allocation/commands/reallocate';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {

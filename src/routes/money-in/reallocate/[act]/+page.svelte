@@ -1,17 +1,17 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { reallocate } from '$lib/server/acts/reallocate';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { reallocate } from '$lib/server/allocation/commands/reallocate';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { goto } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import DeskView from '$lib/desk/DeskView.svelte';
-	import { isTyping, itemKeys } from '$lib/desk/item-keys';
-	import { Placing } from '$lib/desk/placing.svelte';
-	import { sortedItems } from '$lib/desk/sorted-items';
+	import DeskView from '$lib/trade/allocating/DeskView.svelte';
+	import { isTyping, itemKeys } from '$lib/trade/allocating/item-keys';
+	import { Placing } from '$lib/trade/allocating/placing.svelte';
+	import { sortedItems } from '$lib/trade/allocating/sorted-items';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { moment, money, shortDay } from '$lib/words/format';
+	import { moment, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const again = $derived(data.again);
 	const desk = $derived({
@@ -76,7 +76,7 @@
 			<DeskView {placing} reasons={again.reasons} bind:filter bind:active mayAct={true} />
 		{/key}
 	</section>
-	<footer class="double-top flex h-[54px] items-center gap-3 bg-sheet px-5">
+	<footer class="double-top flex h-[54px] items-center gap-3 bg-raised px-5">
 		<form
 			method="POST"
 			class="flex items-center gap-3"

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtRefundFile } from '$lib/server/looks/refunds';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtRefundFile } from '$lib/server/refunds/queries/refunds';
 import type { RequestHandler } from './$types';
 
 /** A file of refunds, to be taken to the bank. */

@@ -1,8 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtReturn } from '$lib/server/looks/returns';
-import { action } from '$lib/server/http/action';
-import { returnPayment } from '$lib/server/acts/return-payment';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtReturn } from '$lib/server/returns/queries/returns';
+import { action } from '$lib/server/platform/http/action';
+import { returnPayment } from '$lib/server/returns/commands/return-payment';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {

@@ -1,15 +1,15 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { returnPayment } from '$lib/server/acts/return-payment';
-	import { ActForm } from '$lib/desk/act-form.svelte';
+	import type { returnPayment } from '$lib/server/returns/commands/return-payment';
+	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
-	import { Returning } from '$lib/desk/returning.svelte';
-	import { isTyping } from '$lib/desk/item-keys';
+	import { Returning } from './returning.svelte';
+	import { isTyping } from '$lib/trade/allocating/item-keys';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { DIFFERENCE_NAMES } from '$lib/words/difference-names';
-	import { amount, count, money, shortDay } from '$lib/words/format';
-	import { RETURN_REASONS, returnReason } from '$lib/words/return-reasons';
+	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
+	import { RETURN_REASONS, returnReason } from '$lib/words/en-GB/return-reasons';
 	let { data } = $props();
 	const back = $derived(data.back);
 	const today = $derived(data.today as Day);
@@ -208,7 +208,7 @@
 			</div>
 		</aside>
 	</div>
-	<footer class="double-top flex h-[54px] items-center gap-3 bg-sheet px-5">
+	<footer class="double-top flex h-[54px] items-center gap-3 bg-raised px-5">
 		<form method="POST" bind:this={element} use:enhance={form.submit(() => returning.input)}>
 			<button class="btn btn-main" disabled={!returning.outcome.ok || form.busy}
 				>It came back <span class="key">Enter</span></button

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtSlip } from '$lib/server/looks/manual-receipts';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtSlip } from '$lib/server/receipts/queries/manual-receipts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtClaimFile } from '$lib/server/looks/claim';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtClaimFile } from '$lib/server/claims/queries/claim';
 import type { RequestHandler } from './$types';
 
 /** Pictures and PDFs are shown; anything else is only downloaded, for it comes from outside. */

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtPaper } from '$lib/server/looks/new-document';
-import { render } from '$lib/server/pdf/render';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtPaper } from '$lib/server/documents/queries/new-document';
+import { render } from '$lib/server/services/render-pdf';
 import type { RequestHandler } from './$types';
 
 /** A document as its PDF, made from what is posted. */

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/http/view';
-import { lookAtSent } from '$lib/server/looks/letters';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtSent } from '$lib/server/letters/queries/letters';
 import type { RequestHandler } from './$types';
 
 /** The paper that travelled with a letter. */

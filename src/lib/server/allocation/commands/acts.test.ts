@@ -1,0 +1,462 @@
+import { minor } from '../../../core/money/minor';
+import { eq, sql } from 'drizzle-orm';
+import fc from 'fast-check';
+import { beforeEach, describe, expect, it, test } from 'vitest';
+import { problemsText } from '../../../words/en-GB/problem-sentence';
+import type { Books } from '../../platform/db/open';
+import { allocation, bankEntry, itemState, journalLine, receiptState } from '../../platform/db/schema';
+import { answeredPile } from '../../services/answers/answers';
+import { lookAtAccount } from '../../customers/queries/account';
+import { lookAtLedger } from '../../customers/queries/account-ledger';
+import { lookAtPeople } from '../../people/queries/people';
+import { lookAtPile } from '../../receipts/queries/pile';
+import { proveBooks } from '../../ledger/queries/proof';
+import {
+	as,
+	bankXml,
+	bringIn,
+	CLERK,
+	credit,
+	done,
+	invoices,
+	newDocument,
+	READER,
+	SUPERVISOR,
+	testBooks,
+	TODAY,
+	partsOf
+} from '../../testing';
+import { addRates } from '../../firm/commands/add-rates';
+import { holdReceipt } from '../../receipts/commands/hold-receipt';
+import { lockPeriod } from '../../periods/commands/lock-period';
+import { addPerson, changeRole } from '../../people/commands/people';
+import { perform } from '../../act/perform';
+import type { AnyAct } from '../../act/define-act';
+import { postCertain } from './post-certain';
+import type { AllocationInput } from '../allocation-input';
+import { allocateReceipt } from './allocate-receipt';
+import { setAside } from '../../receipts/commands/set-aside';
+import { undoPosting } from './undo-posting';
+import { day } from '../../../core/day/day';
+
+let books: Books & { file: string };
+beforeEach(async () => {
+	books = await testBooks();
+});
+const proves = async () => expect((await proveBooks(books.db)).breaches).toEqual([]);
+const place = (order: AllocationInput, who = CLERK, key?: string) =>
+	perform(books, allocateReceipt, order, as(who, key));
+const order = (
+	receiptId: number,
+	lines: [number, number, AllocationInput['lines'][number]['differences']?][],
+	over: Partial<AllocationInput> = {}
+): AllocationInput => ({
+	receiptId,
+	receiptVersion: 1,
+	customerId: 1,
+	lines: lines.map(([itemId, cash, differences = []]) => ({ itemId, version: 1, cash, differences })),
+	...over
+});
+const open = async () =>
+	(await books.db.select().from(itemState).orderBy(itemState.itemId)).map((row) => row.open);
+const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
+	result.ok ? [] : result.problems!.map((problem) => problem.code);
+
+describe('bank files', () => {
+	const a = credit(1000, 'AK-1', { reference: 'B1' });
+	const b = credit(2000, 'AK-2', { reference: 'B2', booked: '2026-10-29' });
+	it('come in once: the same file changes nothing and says so', async () => {
+		const xml = bankXml([a, b]);
+		const first = await bringIn(books, xml);
+		const again = await bringIn(books, xml);
+		expect(first.ok && first.value.entriesNew).toBe(2);
+		expect(again.ok && again.value.before?.who).toBe('Wren');
+		expect(await books.db.$count(bankEntry)).toBe(2);
+	});
+	it('may overlap: what is there stays, what is new is added, both statements prove', async () => {
+		await bringIn(books, bankXml([a, b]));
+		const next = await bringIn(
+			books,
+			bankXml([b, credit(3000, 'AK-3', { reference: 'B3' })], { reference: 'S2', opening: 1000 })
+		);
+		expect(next.ok && [next.value.entriesNew, next.value.entriesKnown]).toEqual([1, 1]);
+		await proves();
+	});
+	it('keep two payments that look alike in one statement', async () => {
+		const twin = credit(500, 'same words');
+		await bringIn(books, bankXml([twin, twin]));
+		expect(await books.db.$count(bankEntry)).toBe(2);
+		const other = await bringIn(books, bankXml([twin, twin, credit(1, 'x')], { reference: 'S1b' }));
+		expect(other.ok && [other.value.entriesNew, other.value.entriesKnown]).toEqual([1, 2]);
+	});
+	it('take an entry alike in a statement that goes on from the last for another payment', async () => {
+		const twin = credit(500, 'same words');
+		await bringIn(books, bankXml([twin]));
+		const second = await bringIn(books, bankXml([twin], { reference: 'S2', opening: 500 }));
+		expect(second.ok && second.value.entriesNew).toBe(1);
+		const again = await bringIn(books, `${bankXml([twin], { reference: 'S2', opening: 500 })}\n`);
+		expect(again.ok && [again.value.entriesNew, again.value.entriesKnown]).toEqual([0, 1]);
+		await proves();
+	});
+	it('tell alike ones apart however many an earlier statement had', async () => {
+		const twin = credit(500, 'same words');
+		await bringIn(books, bankXml(Array(9).fill(twin)));
+		const second = await bringIn(books, bankXml([twin], { reference: 'S2', opening: 4500 }));
+		expect(second.ok && [second.value.entriesNew, second.value.entriesKnown]).toEqual([1, 0]);
+		const again = await bringIn(books, `${bankXml(Array(9).fill(twin))}\n`);
+		expect(again.ok && [again.value.entriesNew, again.value.entriesKnown]).toEqual([0, 9]);
+		await proves();
+	});
+	test.each([
+		['another account', { account: 'GB99' }, 'account-unknown'],
+		['another currency', { currency: 'EUR' }, 'account-currency']
+	])('of %s are refused whole', async (_, over, code) => {
+		expect(codes(await bringIn(books, bankXml([a], over)))).toEqual([code]);
+		expect(await books.db.$count(bankEntry)).toBe(0);
+	});
+	it('are kept exactly', async () => {
+		const xml = bankXml([a]);
+		await bringIn(books, xml);
+		const { gunzipSync } = await import('node:zlib');
+		const parts = await books.db.all<{ gzip: ArrayBuffer }>(
+			sql`select gzip from bank_file_part order by part`
+		);
+		expect(Buffer.concat(parts.map((part) => gunzipSync(Buffer.from(part.gzip)))).toString()).toBe(xml);
+	});
+});
+
+describe('placing', () => {
+	beforeEach(async () => {
+		await invoices(
+			books,
+			newDocument('AK-1', 1, 1000),
+			newDocument('AK-2', 1, 2000),
+			newDocument('AK-3', 2, 700),
+			newDocument('AC-1', 1, 300, { kind: 'credit_note' })
+		);
+		await bringIn(books, bankXml([credit(2500, 'AK-1 AK-2'), credit(700, 'x'), credit(-50, 'charge')]));
+	});
+	it('settles one, part of another, and posts a balanced journal', async () => {
+		expect(
+			(
+				await place(
+					order(1, [
+						[1, 1000],
+						[2, 1500]
+					])
+				)
+			).ok
+		).toBe(true);
+		expect(await open()).toEqual([0, 500, 700, 300]);
+		const lines = await books.db
+			.select()
+			.from(journalLine)
+			.where(sql`act_id = (select max(act_id) from journal_line)`);
+		expect(lines.map((line) => [line.account, line.customerId, line.amount])).toEqual([
+			['1200', null, 2500],
+			['1100', 1, -2500]
+		]);
+		await proves();
+	});
+	it('uses a credit note and names a difference', async () => {
+		expect(
+			(
+				await place(
+					order(1, [
+						[1, 980, [{ kind: 'bank_charge', amount: 20 }]],
+						[2, 1820],
+						[4, -300]
+					])
+				)
+			).ok
+		).toBe(true);
+		expect(await open()).toEqual([0, 180, 700, 0]);
+		await proves();
+	});
+	it('leaves the rest on account and shows threads both ways', async () => {
+		await place(order(1, [[1, 1000]]));
+		const account = await lookAtLedger(books.db, { code: 'H1', before: null }, { who: READER, today: TODAY });
+		const whole = await lookAtAccount(books.db, 'H1', { who: READER, today: TODAY });
+		expect(whole!.standing[0]).toMatchObject({ open: 1700, credit: 1500 });
+		const receipt = account!.rows.find((row) => row.kind === 'allocate-receipt')!;
+		const invoice = account!.rows.find((row) => row.label === 'AK-1')!;
+		expect([receipt.threads[0]!.label, receipt.onAccount, invoice.threads[0]!.amount]).toEqual([
+			'AK-1',
+			1500,
+			1000
+		]);
+		await proves();
+	});
+	it('undoes to the state before, and can be done and undone again', async () => {
+		for (let round = 0; round < 3; round++) {
+			const placed = await place(
+				order(
+					1,
+					[
+						[1, 980, [{ kind: 'small_difference', amount: 20 }]],
+						[4, -300],
+						[2, 1820]
+					].map((l) => l) as never,
+					{
+						receiptVersion: 1 + 2 * round,
+						lines: [1, 4, 2].map((itemId, i) => ({
+							itemId,
+							version: 1 + 2 * round,
+							cash: [980, -300, 1820][i]!,
+							differences: i === 0 ? [{ kind: 'small_difference' as const, amount: 20 }] : []
+						}))
+					}
+				)
+			);
+			if (!placed.ok) throw new Error(problemsText(placed.problems));
+			await proves();
+			expect((await perform(books, undoPosting, { actId: placed.value.actId! }, as(CLERK))).ok).toBe(true);
+			expect(await open()).toEqual([1000, 2000, 700, 300]);
+			expect(codes(await perform(books, undoPosting, { actId: placed.value.actId! }, as(CLERK)))).toEqual([
+				'already-undone'
+			]);
+			await proves();
+		}
+	});
+	test.each<[string, AllocationInput, string]>([
+		['more than is open', order(1, [[1, 1001]]), 'over-item'],
+		[
+			'more than came',
+			order(1, [
+				[1, 1000],
+				[2, 1501]
+			]),
+			'over-receipt'
+		],
+		['an item that is none', order(1, [[99, 1]]), 'not-found'],
+		['no customer', order(1, [], { customerId: null }), 'no-customer'],
+		['money that went out', order(3, []), 'not-a-credit-entry'],
+		['a receipt that is none', order(99, []), 'not-found'],
+		['a stale receipt', order(1, [[1, 1000]], { receiptVersion: 7 }), 'receipt-taken']
+	])('refuses %s and writes nothing', async (_, wrong, code) => {
+		expect(codes(await place(wrong))).toContain(code);
+		expect(await open()).toEqual([1000, 2000, 700, 300]);
+		expect(await books.db.$count(allocation)).toBe(0);
+		await proves();
+	});
+	it('lets one of two have the receipt, and tells the other who has it', async () => {
+		const both = await Promise.all([place(order(1, [[1, 1000]])), place(order(1, [[2, 2000]]), SUPERVISOR)]);
+		expect(both.map((one) => one.ok)).toEqual([true, false]);
+		expect(both[1]!.ok ? '' : problemsText(both[1]!.problems)).toContain('Wren dealt with this receipt');
+		await proves();
+	});
+	it('lets one of two have the invoice, and tells the other what is open now', async () => {
+		await bringIn(books, bankXml([credit(1000, 'y')], { reference: 'S2', opening: 3150 }));
+		const both = await Promise.all([place(order(1, [[1, 1000]])), place(order(4, [[1, 1000]]), SUPERVISOR)]);
+		expect(both[1]!.ok ? '' : problemsText(both[1]!.problems)).toContain('Wren changed AK-1');
+		expect(await open()).toEqual([0, 2000, 700, 300]);
+		await proves();
+	});
+	it('does once what is sent twice with the same key', async () => {
+		const [first, second] = [
+			await place(order(1, [[1, 1000]]), CLERK, 'k1'),
+			await place(order(1, [[1, 1000]]), CLERK, 'k1')
+		];
+		expect(first.ok && second.ok && first.value.actId === second.value.actId).toBe(true);
+		await proves();
+	});
+	it('holds with a note, and sets money aside and back', async () => {
+		await done(books, holdReceipt, { receiptId: 2, receiptVersion: 1, because: 'asked them' }, CLERK);
+		const pile = await lookAtPile(books.db, null, { who: READER, today: TODAY });
+		expect(pile.rows.find((row) => row.id === 2)!.held).toBe('asked them');
+		const { actId } = await done(
+			books,
+			setAside,
+			{ receiptId: 3, receiptVersion: 1, account: '7100' },
+			CLERK
+		);
+		await proves();
+		await done(books, undoPosting, { actId: actId! }, CLERK);
+		await proves();
+		expect(
+			codes(await perform(books, setAside, { receiptId: 3, receiptVersion: 3, account: '1100' }, as(CLERK)))
+		).toEqual(['not-found']);
+	});
+	it('posts on the first open day where the bank’s day is locked, and says no to documents there', async () => {
+		await done(books, lockPeriod, { through: day('2026-10-28') }, SUPERVISOR);
+		await place(order(1, [[1, 1000]]));
+		const last = await books.db
+			.select({ date: journalLine.date })
+			.from(journalLine)
+			.where(eq(journalLine.account, '1200'))
+			.get();
+		expect(last!.date).toBe('2026-10-29');
+		await expect(invoices(books, newDocument('AK-9', 1, 5))).rejects.toThrow('period-locked');
+		await proves();
+	});
+	it('realises currency differences in base currency, and takes them back', async () => {
+		const eur = (on: string, millionths: number) => ({ currency: 'EUR', day: day(on), millionths });
+		await done(books, addRates, [eur('2026-08-01', 850_000), eur('2026-10-28', 870_000)], CLERK);
+		await invoices(books, newDocument('AK-5', 3, 10_001, { currency: 'EUR' }));
+		await bringIn(books, bankXml([credit(10_001, 'AK-5')], { account: 'GB00ZZAM2', currency: 'EUR' }));
+		const placed = await place(order(4, [[5, 10_001]], { customerId: 3 }));
+		const gain = await books.db.select().from(journalLine).where(eq(journalLine.account, '4400')).get();
+		expect([gain!.amount, gain!.base]).toEqual([0, -200]);
+		await proves();
+		await done(books, undoPosting, { actId: placed.ok ? placed.value.actId! : 0 }, CLERK);
+		await proves();
+	});
+	it('posts all that are certain at once, each a part of one decision', async () => {
+		await bringIn(
+			books,
+			bankXml([credit(700, 'AK-3', { account: 'ACCW2' })], { reference: 'S2', opening: 3150 })
+		);
+		const pile = await answeredPile(books.db);
+		const certain = [...pile.answers.values()]
+			.filter((answer) => answer.band === 'certain')
+			.map((answer) => ({ id: answer.receiptId, version: 1 }));
+		const posted = await done(books, postCertain, { receipts: certain }, CLERK);
+		expect([certain.length, posted.posted, (await partsOf(books, posted.actId!)).length]).toEqual([1, 1, 1]);
+		expect(await open()).toEqual([1000, 2000, 0, 300]);
+		await proves();
+	});
+});
+
+describe('any order of acts', () => {
+	it('proves after every step; undoing all gives the account back as it was', async () => {
+		await invoices(books, ...[1, 2, 3, 4, 5, 6].map((n) => newDocument(`AK-${n}`, 1, n * 100)));
+		await bringIn(books, bankXml([1, 2, 3, 4].map((n) => credit(n * 170, `p${n}`))));
+		const steps = fc.array(
+			fc.record({
+				receipt: fc.integer({ min: 1, max: 4 }),
+				items: fc.uniqueArray(fc.integer({ min: 1, max: 6 }), { maxLength: 4 }),
+				undo: fc.boolean()
+			}),
+			{ maxLength: 8 }
+		);
+		await fc.assert(
+			fc.asyncProperty(steps, async (script) => {
+				for (const { receipt, items, undo } of script) {
+					const state = (await books.db
+						.select()
+						.from(receiptState)
+						.where(eq(receiptState.receiptId, receipt))
+						.get())!;
+					if (undo && state.actId) await done(books, undoPosting, { actId: state.actId }, CLERK);
+					else if (!undo && !state.actId) {
+						let left = receipt * 170;
+						const rows = await books.db.select().from(itemState);
+						const lines = items.flatMap((itemId) => {
+							const now = rows.find((row) => row.itemId === itemId)!;
+							const cash = Math.min(left, now.open);
+							left -= cash;
+							return cash > 0 ? [{ itemId, version: now.version, cash, differences: [] }] : [];
+						});
+						await done(
+							books,
+							allocateReceipt,
+							{ receiptId: receipt, receiptVersion: state.version, customerId: 1, lines },
+							CLERK
+						);
+					}
+					await proves();
+				}
+				for (const state of await books.db.select().from(receiptState))
+					if (state.actId) await done(books, undoPosting, { actId: state.actId }, CLERK);
+				expect(await open()).toEqual([100, 200, 300, 400, 500, 600]);
+				await proves();
+			}),
+			{ numRuns: 12 }
+		);
+	});
+});
+
+describe('who may do what', () => {
+	const acts: [string, AnyAct, unknown][] = [
+		['place', allocateReceipt as never, order(1, [])],
+		['undo', undoPosting as never, { actId: 1 }],
+		['set aside', setAside as never, { receiptId: 1, receiptVersion: 1, account: '7100' }],
+		['hold', holdReceipt as never, { receiptId: 1, receiptVersion: 1, because: '' }],
+		['post all', postCertain as never, { receipts: [] }],
+		['lock', lockPeriod as never, { through: TODAY }],
+		['let in', addPerson as never, {}]
+	];
+	test.each(acts)('a reader may not %s', async (_, act, input) =>
+		expect(codes(await perform(books, act, input as never, as(READER)))).toEqual(['not-allowed'])
+	);
+	it('a clerk may neither lock nor see the people', async () => {
+		expect(codes(await perform(books, lockPeriod, { through: TODAY }, as(CLERK)))).toEqual(['not-allowed']);
+		await expect(lookAtPeople(books.db, null, { who: CLERK, today: TODAY })).rejects.toThrow('not-allowed');
+	});
+	it('the last supervisor stays', async () => {
+		const { id } = await done(
+			books,
+			addPerson,
+			{ name: 'A', email: 'a@ashlock-kiln.example', password: 'long enough pw', role: 'supervisor' },
+			SUPERVISOR
+		);
+		expect(codes(await perform(books, changeRole, { id, role: 'none' }, as(SUPERVISOR)))).toEqual([
+			'last-supervisor'
+		]);
+	});
+});
+
+describe('what is posted stays', () => {
+	beforeEach(async () => {
+		await invoices(books, newDocument('AK-1', 1, 1000));
+		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
+		await place(order(1, [[1, 900]]));
+	});
+	test.each([
+		'act',
+		'journal_line',
+		'document',
+		'document_line',
+		'item',
+		'bank_file',
+		'bank_file_part',
+		'bank_statement',
+		'bank_entry',
+		'statement_entry',
+		'receipt',
+		'allocation'
+	])('%s refuses change and removal', async (table) => {
+		const column = { bank_file_part: 'part', statement_entry: 'place' }[table] ?? 'id';
+		expect(await books.db.get<{ n: number }>(sql.raw(`select count(*) n from ${table}`))).not.toEqual({
+			n: 0
+		});
+		await expect(
+			books.write((tx) => tx.run(sql.raw(`update ${table} set ${column} = ${column}`)))
+		).rejects.toThrow();
+		await expect(books.write((tx) => tx.run(sql.raw(`delete from ${table}`)))).rejects.toThrow();
+	});
+	it('a state cannot leave its bounds', async () => {
+		await expect(books.write((tx) => tx.update(itemState).set({ open: minor(1001) }))).rejects.toThrow();
+		await expect(books.write((tx) => tx.update(itemState).set({ open: minor(-1) }))).rejects.toThrow();
+	});
+	it.each([
+		['a changed state', 'update item_state set open = 99', 2],
+		['a changed record', "drop trigger act_no_update; update act set user_name = 'x' where id = 3", 6],
+		[
+			'a changed journal',
+			'drop trigger journal_line_no_update; update journal_line set amount = amount + 1 where id = 1',
+			1
+		],
+		['a lost allocation', 'drop trigger allocation_no_delete; delete from allocation', 2]
+	])('the proof finds %s', async (_, statements, rule) => {
+		await books.write(async (tx) => {
+			for (const statement of statements.split('; ')) await tx.run(sql.raw(statement));
+		});
+		expect((await proveBooks(books.db)).breaches.map((breach) => breach.rule)).toContain(rule);
+	});
+	it('a write inside a write is refused, and so is reading beside it', async () => {
+		await expect(books.write(() => books.write(async () => 1))).rejects.toThrow('wait for itself');
+		await expect(books.write(async () => books.db.select().from(itemState))).rejects.toThrow(
+			'within a write'
+		);
+	});
+	it('an error inside takes all of it back', async () => {
+		await expect(
+			books.write(async (tx) => {
+				await tx.update(itemState).set({ open: minor(5) });
+				throw new Error('stop');
+			})
+		).rejects.toThrow('stop');
+		expect(await open()).toEqual([100]);
+	});
+});

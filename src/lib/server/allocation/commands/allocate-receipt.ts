@@ -1,0 +1,295 @@
+import { and, eq, inArray } from 'drizzle-orm';
+import { itemLabel } from '../../../core/4-allocation/item-label';
+import { NO_LIMITS, overLimits, type OverLimit } from '../../../core/4-allocation/over-limits';
+import { place } from '../../../core/4-allocation/place';
+import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
+import type { CreditUse, PlaceLine, PlaceOrder } from '../../../core/4-allocation/place-order';
+import { journalOfPlacing } from '../../../core/5-journal/journal-of-placing';
+import type { Day } from '../../../core/day/day';
+import { minor, type Minor } from '../../../core/money/minor';
+import type { Tx } from '../../platform/db/open';
+import { PerTransaction } from '../../platform/db/per-transaction';
+import { customer, receipt, receiptState } from '../../platform/db/schema';
+import { checkVersions } from '../../documents/store/check-versions';
+import { itemsById } from '../../documents/store/open-items';
+import { openClaims } from '../../claims/store/open-claims';
+import { postJournal } from '../../ledger/store/post-journal';
+import { readSetting } from '../../firm/store/settings';
+import { whereMoneyLies } from '../../receipts/store/where-money-lies';
+import { useAdvice } from '../../receipts/store/kept-advices';
+import { keepLesson, openBeside } from '../../matching/store/lessons';
+import { keepPayerLesson } from '../../matching/store/payer-lessons';
+import { numberPlacing } from '../store/number-placing';
+import { writePlacing } from '../store/write-placing';
+import { allocationInput, type AllocationInput, type AllocationOrder } from '../allocation-input';
+import type { AllocationReason } from '../../../words/en-GB/allocation-reason';
+import { isAsProposed } from '../store/is-as-proposed';
+import { moveReceipt } from '../../receipts/store/receipt-states';
+import { DomainError } from '../../act/domain-error';
+import { chosenDate, converter, moneyOf } from '../../receipts/commands/accounting-day';
+import { defineAct, type ActContext } from '../../act/define-act';
+import { putBeforeSupervisor } from './ask-approval';
+import { takeReceipt, type TakenReceipt } from '../../receipts/commands/take-receipt';
+
+export interface Allocated {
+	/** Null where it waits for a supervisor. */
+	readonly actId: number | null;
+	/** What is beyond the person's limit, where a supervisor has to agree. */
+	readonly waits: readonly OverLimit[];
+}
+
+/**
+ * Posts money and credits: on the items chosen, of one account or several, differences named, claims split off, the rest on
+ * account. What is beyond the person's limit is not posted: it waits for a supervisor, with all that was laid.
+ */
+export const allocateReceipt = defineAct({
+	kind: 'allocate-receipt',
+	role: 'clerk',
+	input: allocationInput,
+	run: (ctx, input) => allocate(ctx, input)
+});
+
+export interface AllocateOptions {
+	/**
+	 * Money that was allocated before and is allocated again keeps its value in base currency, on the day that a person chose;
+	 * what is over a limit is then refused, since it cannot wait.
+	 */
+	readonly before?: { readonly date: Day; readonly base: Minor };
+	/** Why; without them those of the answer that the person saw, where it was accepted. */
+	readonly reasons?: readonly (AllocationReason | string)[];
+}
+
+/** Allocates as the order says, at the place in the record that the context has. */
+export async function allocate(
+	ctx: ActContext,
+	given: AllocationInput,
+	{ before, reasons }: AllocateOptions = {}
+): Promise<Allocated> {
+	const { tx } = ctx;
+	const input = allocationInput.parse(given);
+	const taken =
+		input.receiptId === null ? null : await takeReceipt(tx, input.receiptId, input.receiptVersion ?? 0);
+	const owner = await ownerOf(tx, input);
+	const money = taken && (before ?? (await moneyOf(tx, taken.row, taken.state, ctx.today)));
+	const date = money?.date ?? (await chosenDate(tx, input.date, ctx.today));
+	const order = await orderOf(tx, input, taken?.row ?? null, date, money?.base ?? null);
+	const placing = place(order);
+	if (!placing.ok) throw new DomainError(...placing.problems);
+	checkClaims(input, order.lines);
+
+	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
+	const booked = [
+		...placing.value.differences,
+		...placing.value.receiptAdjustments.filter(
+			(one) => one.kind === 'small_difference' || one.kind === 'refund'
+		)
+	] as Parameters<typeof overLimits>[2];
+	const waits = overLimits(limits, ctx.who, booked);
+	if (waits.length > 0) {
+		const firm = await readSetting(tx, 'firm');
+		if (!taken || before)
+			throw new DomainError(
+				...waits.map((one) => ({
+					...one,
+					code: 'over-limit' as const,
+					currency: firm?.baseCurrency ?? order.currency
+				}))
+			);
+		await askSupervisor(ctx, input, taken, owner, waits);
+		return { actId: null, waits };
+	}
+
+	const facts = {
+		lines: input.lines,
+		credits: input.credits,
+		fees: input.fees,
+		surplus: input.surplus,
+		customerId: input.customerId,
+		onAccount: taken ? placing.value.credits.at(-1)!.onAccount : 0,
+		depositFor: input.depositFor,
+		remember: input.remember,
+		reasons: reasons ?? reasonsOf(ctx, input)
+	};
+	const { currency } = order;
+	const actId = taken
+		? await ctx.as('allocate-receipt').record({
+				date,
+				summary: { amount: taken.row.amount, currency, payer: taken.row.payerName, customer: owner.name },
+				facts,
+				customerId: owner.id,
+				receiptId: taken.row.id
+			})
+		: await ctx.as('allocate-credits').record({
+				date,
+				summary: {
+					amount: placing.value.allocations.reduce((sum, part) => sum + part.creditAmount, 0),
+					currency,
+					customer: owner.name
+				},
+				facts,
+				customerId: owner.id
+			});
+	const taught = taken && {
+		...{ receiptId: taken.row.id, customerId: owner.id, currency: taken.row.currency },
+		...{ booked: taken.row.booked, lines: order.lines }
+	};
+	const beside = taught ? await openBeside(tx, taught) : [];
+	const numbered = await numberPlacing(tx, placing.value);
+	const receiptId = taken?.row.id ?? null;
+	await writePlacing(tx, { actId, date, receiptId }, numbered);
+	const claims = await openClaims(tx, { actId, date }, input.lines, numbered, order.lines);
+	if (taken) {
+		const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
+		const { id } = taken.row;
+		await moveReceipt(tx, { id, state: taken.state.state }, 'allocate', actId, {
+			...{ customerId: owner.id, onAccount, onAccountBase },
+			depositFor: onAccount > 0 ? input.depositFor : null
+		});
+	}
+	if (taken && input.adviceId !== null) await useAdvice(tx, input.adviceId, taken.row.id);
+	if (taught) await keepLesson(tx, actId, taught, beside);
+	if (taken)
+		await keepPayerLesson(
+			tx,
+			actId,
+			{ receiptId: taken.row.id, customerId: owner.id, told: input.remember },
+			taken.row
+		);
+	const brought = taken
+		? {
+				receiptId: taken.row.id,
+				amount: taken.row.amount,
+				base: order.receipt!.base,
+				currency: taken.row.currency,
+				customerId: owner.id,
+				...whereMoneyLies(taken.row, taken.state)
+			}
+		: null;
+	await postJournal(tx, actId, date, journalOfPlacing(brought, numbered, { receiptId, claims }));
+	return { actId, waits: [] };
+}
+
+const owners = new PerTransaction<{ id: number; name: string } | undefined>();
+
+async function ownerOf(tx: Tx, input: AllocationOrder) {
+	if (input.customerId === null) throw new DomainError({ code: 'no-customer' });
+	const { customerId } = input;
+	const owner = await owners.get(tx, String(customerId), () =>
+		tx
+			.select({ id: customer.id, name: customer.name })
+			.from(customer)
+			.where(eq(customer.id, customerId))
+			.get()
+	);
+	if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
+	return owner;
+}
+
+/** The order as the core knows it, from what the books hold now; refuses what changed since it was seen. */
+async function orderOf(
+	tx: Tx,
+	input: AllocationOrder,
+	row: TakenReceipt | null,
+	date: Day,
+	base: Minor | null
+): Promise<PlaceOrder> {
+	const found = await itemsById(
+		tx,
+		input.lines.map((line) => line.itemId)
+	);
+	const items = new Map(found.map((one) => [one.id, one]));
+	if (input.lines.some((line) => !items.has(line.itemId)))
+		throw new DomainError({ code: 'not-found', what: 'item' });
+	await checkVersions(tx, input.lines, items);
+	const credits = await creditsOf(tx, input.credits);
+	const currency = row?.currency ?? credits[0]?.currency ?? found[0]?.currency;
+	if (!currency) throw new DomainError({ code: 'nothing-to-place' });
+	const toBase = await converter(tx, currency, date);
+	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
+	return {
+		currency,
+		tolerance: toleranceIn(limits.tolerance, toBase),
+		receipt: row && {
+			id: row.id,
+			customerId: input.customerId!,
+			amount: row.amount,
+			base: base ?? toBase(row.amount),
+			fees: input.fees.map((fee) => ({
+				kind: fee.kind,
+				amount: minor(fee.amount),
+				base: toBase(minor(fee.amount))
+			})),
+			surplus: input.surplus.map((one) => ({ kind: one.kind, amount: one.amount }))
+		},
+		credits,
+		lines: input.lines.map((line): PlaceLine => ({
+			item: items.get(line.itemId)!,
+			cash: line.cash,
+			...(line.settles === undefined ? {} : { settles: line.settles }),
+			differences: line.differences.map((gap) => ({ kind: gap.kind, amount: gap.amount }))
+		}))
+	};
+}
+
+/** Earlier money as it lies on account now; refuses what is no longer as it was seen. */
+async function creditsOf(tx: Tx, wanted: AllocationOrder['credits']): Promise<CreditUse[]> {
+	if (wanted.length === 0) return [];
+	const rows = await tx
+		.select({ state: receiptState, currency: receipt.currency })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(
+			and(
+				inArray(
+					receiptState.receiptId,
+					wanted.map((one) => one.receiptId)
+				),
+				eq(receiptState.state, 'allocated')
+			)
+		);
+	const byId = new Map(rows.map((row) => [row.state.receiptId, row]));
+	return wanted.map(({ receiptId, version, use }) => {
+		const row = byId.get(receiptId);
+		if (!row || row.state.version !== version) throw new DomainError({ code: 'credit-changed' });
+		return {
+			receiptId,
+			customerId: row.state.customerId!,
+			currency: row.currency,
+			onAccount: row.state.onAccount,
+			onAccountBase: row.state.onAccountBase,
+			use: minor(use)
+		};
+	});
+}
+
+function checkClaims(input: AllocationOrder, lines: readonly PlaceLine[]): void {
+	for (const [i, line] of input.lines.entries())
+		if (line.differences.some((gap) => gap.kind === 'claim') && !line.claim)
+			throw new DomainError({ code: 'claim-unexplained', item: itemLabel(lines[i]!.item) });
+}
+
+async function askSupervisor(
+	ctx: ActContext,
+	order: AllocationOrder,
+	taken: Awaited<ReturnType<typeof takeReceipt>>,
+	owner: { readonly id: number; readonly name: string },
+	waits: Allocated['waits']
+): Promise<void> {
+	const { row } = taken;
+	const { amount, currency, payerName: payer } = row;
+	const actId = await putBeforeSupervisor(ctx, {
+		...{ kind: 'allocate-receipt', input: order, over: waits, receiptId: row.id, customerId: owner.id },
+		about: { code: 'allocate', sum: { amount, currency }, payer, customer: owner.name }
+	});
+	await moveReceipt(ctx.tx, { id: row.id, state: taken.state.state }, 'ask', actId, {
+		heldBecause: null,
+		heldOrder: JSON.stringify(order)
+	});
+}
+
+/** Why it was proposed, as the server itself answered last; that it was allocated otherwise, where it was. */
+function reasonsOf(ctx: ActContext, order: AllocationOrder): AllocationReason[] {
+	const answer = order.receiptId === null ? null : ctx.answerGiven?.(order.receiptId);
+	if (!answer || answer.band === 'none') return [];
+	return isAsProposed(answer, order) ? [...answer.reasons] : [{ code: 'not-as-proposed' }];
+}

@@ -1,0 +1,105 @@
+import { asc, eq, inArray } from 'drizzle-orm';
+import { z } from 'zod';
+import { type Answer, answerPile } from '../../../core/3-matching';
+import { NO_LIMITS, overLimits } from '../../../core/4-allocation/over-limits';
+import { minor } from '../../../core/money/minor';
+import { defineAct, type ActContext } from '../../act/define-act';
+import { idField, versionField } from '../../act/fields';
+import { receipt, receiptState } from '../../platform/db/schema';
+import { matchingBooks } from '../../matching/store/matching-books';
+import { readSetting } from '../../firm/store/settings';
+import { accountingDate, converter } from '../../receipts/commands/accounting-day';
+import { allocate } from './allocate-receipt';
+
+export const postCertainInput = z.object({
+	receipts: z.array(z.object({ id: idField, version: versionField })).max(5000)
+});
+
+/** What posting the certain ones came to. */
+export interface PostedCertain {
+	/** The decision as a whole, by which it can be undone; null where none of them was certain any more. */
+	readonly actId: number | null;
+	readonly posted: number;
+	/** Changed since, no longer certain, or beyond the person's limits: left where they are. */
+	readonly left: number;
+}
+
+/**
+ * Posts receipts whose answers are certain, those that were read and still are so, each a part of one decision, all in one
+ * transaction. One that changed since, or is no longer certain, is left where it is.
+ */
+export const postCertain = defineAct({
+	kind: 'post-certain',
+	role: 'clerk',
+	input: postCertainInput,
+	run: async (ctx, input): Promise<PostedCertain> => {
+		const { tx } = ctx;
+		const asked = new Map(input.receipts.map((row) => [row.id, row.version]));
+		// Answered with the whole pile: what another receipt wants decides whether this one is still certain.
+		const rows = await tx
+			.select({ row: receipt, version: receiptState.version })
+			.from(receiptState)
+			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+			.where(inArray(receiptState.state, ['waiting', 'held']))
+			.orderBy(asc(receiptState.booked), asc(receipt.id));
+		const facts = rows.map(({ row }) => ({
+			...row,
+			booked: row.booked,
+			amount: minor(row.amount + row.fee),
+			charges: row.charges
+		}));
+		const fees = new Map(
+			rows
+				.filter(({ row }) => row.fee > 0)
+				.map(({ row }) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
+		);
+		const currencies = new Map(rows.map(({ row }) => [row.id, row.currency]));
+		const books = await matchingBooks(tx, facts);
+		const versions = new Map(rows.map(({ row, version }) => [row.id, version]));
+		const itemVersions = new Map(books.items.map((item) => [item.id, item.version]));
+		// Earlier money is allocated by a person only.
+		const certain: Answer[] = [];
+		for (const answer of answerPile(facts, books).answers)
+			if (
+				answer.band === 'certain' &&
+				answer.credits.length === 0 &&
+				asked.get(answer.receiptId) === versions.get(answer.receiptId) &&
+				(await isWithinLimits(ctx, answer, currencies.get(answer.receiptId)!))
+			)
+				certain.push(answer);
+		if (certain.length === 0) return ctx.unchanged({ actId: null, posted: 0, left: input.receipts.length });
+		const actId = await ctx.record({
+			summary: { count: certain.length },
+			facts: { receipts: certain.map((answer) => answer.receiptId) }
+		});
+		for (const answer of certain) {
+			const order = {
+				receiptId: answer.receiptId,
+				receiptVersion: versions.get(answer.receiptId)!,
+				customerId: answer.customerId,
+				lines: answer.lines.map((line) => ({
+					itemId: line.itemId,
+					version: itemVersions.get(line.itemId)!,
+					cash: line.cash,
+					differences: [...line.differences]
+				})),
+				fees: fees.get(answer.receiptId) ?? [],
+				adviceId: answer.adviceId ?? null
+			};
+			await allocate(ctx.part('allocate-receipt'), order, { reasons: answer.reasons });
+			for (const line of order.lines) itemVersions.set(line.itemId, line.version + 1);
+		}
+		const posted = certain.length;
+		return { actId, posted, left: input.receipts.length - posted };
+	}
+});
+
+/** What is beyond a person's limits takes a supervisor, and so a person who asks: it is not posted with the others. */
+async function isWithinLimits(ctx: ActContext, answer: Answer, currency: string): Promise<boolean> {
+	const gaps = answer.lines.flatMap((line) => line.differences);
+	if (gaps.length === 0) return true;
+	const limits = (await readSetting(ctx.tx, 'limits')) ?? NO_LIMITS;
+	const toBase = await converter(ctx.tx, currency, await accountingDate(ctx.tx, answer.booked));
+	const booked = gaps.map(({ kind, amount }) => ({ kind, base: toBase(amount) }));
+	return overLimits(limits, ctx.who, booked).length === 0;
+}

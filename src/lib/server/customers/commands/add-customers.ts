@@ -1,0 +1,62 @@
+import { eq } from 'drizzle-orm';
+import { nameKey } from '../../../core/text/name-key';
+import type { Tx } from '../../platform/db/open';
+import { customer, customerName, payerAccount } from '../../platform/db/schema';
+import { defineAct, madeHere } from '../../act/define-act';
+
+export interface NewCustomer {
+	readonly code: string;
+	readonly name: string;
+	readonly otherNames: readonly string[];
+	readonly payerAccounts: readonly string[];
+	readonly currency: string;
+	readonly address: readonly string[];
+	readonly termsDays: number;
+	readonly discountBasisPoints: number | null;
+	readonly discountDays: number | null;
+	readonly creditLimit: number | null;
+	readonly parentCode: string | null;
+	readonly statementEmail: string | null;
+	readonly reminderEmail: string | null;
+	readonly phone: string | null;
+	readonly notes: string;
+	readonly chasingPaused: string | null;
+}
+
+/** Ids by code. */
+export type AddedCustomers = Readonly<Record<string, number>>;
+
+/** Adds customer accounts; a parent must come before its branches. Returns ids by code. */
+export const addCustomers = defineAct({
+	kind: 'add-customers',
+	role: 'clerk',
+	input: madeHere<readonly NewCustomer[]>(),
+	run: async (ctx, customers): Promise<AddedCustomers> => {
+		const { tx } = ctx;
+		const ids = new Map<string, number>();
+		for (const { otherNames, payerAccounts, parentCode, address, ...row } of customers) {
+			const parentId = parentCode ? (ids.get(parentCode) ?? (await idOf(tx, parentCode))) : null;
+			const { id } = await tx
+				.insert(customer)
+				.values({ ...row, address: [...address], parentId })
+				.returning({ id: customer.id })
+				.get();
+			ids.set(row.code, id);
+			await tx
+				.insert(customerName)
+				.values([row.name, ...otherNames].map((name) => ({ customerId: id, name, key: nameKey(name) })));
+			if (payerAccounts.length)
+				await tx.insert(payerAccount).values(payerAccounts.map((account) => ({ customerId: id, account })));
+		}
+		await ctx.record({
+			summary: { count: customers.length },
+			facts: { codes: customers.map((row) => row.code) }
+		});
+		return Object.fromEntries(ids);
+	}
+});
+
+async function idOf(tx: Tx, code: string): Promise<number | null> {
+	const row = await tx.select({ id: customer.id }).from(customer).where(eq(customer.code, code)).get();
+	return row?.id ?? null;
+}

@@ -1,0 +1,96 @@
+import { ZERO } from '../../../core/money/minor';
+import { sql, and, asc, desc, eq, gt } from 'drizzle-orm';
+import { age } from '../../../core/6-reports/age';
+import type { Minor } from '../../../core/money/minor';
+import {
+	customer,
+	customerName,
+	delivery,
+	manualReceipt,
+	letter,
+	payerAccount,
+	receipt,
+	receiptState
+} from '../../platform/db/schema';
+import { TIMES_TO_LEARN, lessonsOf } from '../../../core/3-matching';
+import { nameKey } from '../../../core/text/name-key';
+import { habitsOf } from '../../matching/store/lessons';
+import { payersLearned } from '../../matching/store/payer-lessons';
+import { openItemsOf } from '../../documents/store/open-items';
+import { returnedPayments } from '../../returns/store/returned-payments';
+import { overtakenLetters } from '../../letters/store/overtaken-letters';
+import { defineLook } from '../../act/define-look';
+
+/** One customer account: where it stands, and what is known of it; its ledger is read by the page (`looks/account-ledger`). */
+export const lookAtAccount = defineLook('reader', async (db, code: string, { today }) => {
+	const owner = await db.select().from(customer).where(eq(customer.code, code)).get();
+	if (!owner) return null;
+	const credits = await db
+		.select({ currency: receipt.currency, onAccount: sql<number>`sum(${receiptState.onAccount})` })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(and(eq(receiptState.customerId, owner.id), gt(receiptState.onAccount, ZERO)))
+		.groupBy(receipt.currency);
+	const open = await openItemsOf(db, [owner.id]);
+	const currencies = [...new Set([owner.currency, ...open.map((row) => row.currency)])];
+	const standingByCurrency = currencies.map((currency) => {
+		const own = open
+			.filter((row) => row.currency === currency)
+			.map((row) => ({ due: row.due, open: (row.kind === 'credit_note' ? -row.open : row.open) as Minor }));
+		const credit = credits.find((row) => row.currency === currency)?.onAccount ?? 0;
+		const aged = age(own, today);
+		return {
+			currency,
+			open: own.reduce((sum, row) => sum + row.open, 0),
+			late: own.filter((row) => row.open > 0 && row.due < today).reduce((sum, row) => sum + row.open, 0),
+			credit,
+			aged
+		};
+	});
+	const names = await db.select().from(customerName).where(eq(customerName.customerId, owner.id));
+	const accounts = await db.select().from(payerAccount).where(eq(payerAccount.customerId, owner.id));
+	const letters = await db
+		.select({
+			id: letter.id,
+			kind: letter.kind,
+			date: letter.date,
+			amount: letter.amount,
+			currency: letter.currency,
+			state: delivery.state
+		})
+		.from(letter)
+		.innerJoin(delivery, eq(delivery.letterId, letter.id))
+		.where(and(eq(letter.customerId, owner.id), gt(letter.id, 0)))
+		.orderBy(desc(letter.id))
+		.limit(20);
+	const typed = await db
+		.select()
+		.from(manualReceipt)
+		.where(eq(manualReceipt.customerId, owner.id))
+		.orderBy(asc(manualReceipt.date), asc(manualReceipt.id));
+	const habits = (await habitsOf(db, [owner.id])).get(owner.id) ?? null;
+	const otherNames = names.map((row) => row.name).filter((name) => name !== owner.name);
+	const given = new Set([...accounts.map((row) => row.account), ...[owner.name, ...otherNames].map(nameKey)]);
+	const learned = (await payersLearned(db, owner.id)).filter(({ key }) => !given.has(key));
+	return {
+		customer: owner,
+		/** Payments typed by hand that are not posted: dated for later, or waiting for somebody to post them. */
+		notCounted: typed.map(({ id, date, method, reference, amount, currency }) => ({
+			...{ id, date, method, reference, amount, currency },
+			dated: date > today
+		})),
+		/** Payments that came back, newest first. */
+		returned: (await returnedPayments(db, { customerId: owner.id })).map(({ method, date, receiptId }) => ({
+			...{ method, date, receiptId }
+		})),
+		standing: standingByCurrency,
+		letters,
+		overtaken: await overtakenLetters(db, owner.id),
+		habits,
+		lessons: habits ? lessonsOf(habits) : [],
+		otherNames,
+		/** Who pays for them and what payments say, as far as placings have taught; words only once they are a lesson. */
+		learned: learned.filter(({ trait, times }) => trait !== 'words' || times >= TIMES_TO_LEARN).slice(0, 12),
+		payerAccounts: accounts.map((row) => row.account)
+	};
+});

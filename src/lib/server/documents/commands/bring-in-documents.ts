@@ -1,0 +1,148 @@
+import { eq, inArray } from 'drizzle-orm';
+import type { DocumentRow } from '../../../core/1-open-items/document-row';
+import { nameKey } from '../../../core/text/name-key';
+import { addDays } from '../../../core/day/arithmetic';
+import type { Day } from '../../../core/day/day';
+import { minor, ZERO } from '../../../core/money/minor';
+import { toDecimal } from '../../../core/money/to-decimal';
+import type { Problem } from '../../../core/problems';
+import { chunks } from '../../platform/db/chunks';
+import type { Reader } from '../../platform/db/open';
+import { customer, customerName, document } from '../../platform/db/schema';
+import { DomainError } from '../../act/domain-error';
+import type { BroughtIn, Fate, Preview } from '../../customers/commands/bring-in-customers';
+import { issue, type NewDocument } from './issue-documents';
+import { defineAct, madeHere } from '../../act/define-act';
+
+type Owner = Pick<
+	typeof customer.$inferSelect,
+	'id' | 'code' | 'discountBasisPoints' | 'discountDays' | 'termsDays'
+>;
+
+/** What would become of each document of a table: added, skipped because it is there already, or refused because it differs. */
+export async function previewDocuments(db: Reader, rows: readonly DocumentRow[]): Promise<Preview> {
+	const owners = await ownersOf(db, rows);
+	const known = new Map<string, { total: number; customerId: number }>();
+	for (const part of chunks(rows.map((row) => row.number)))
+		for (const row of await db
+			.select({
+				kind: document.kind,
+				number: document.number,
+				total: document.total,
+				customerId: document.customerId
+			})
+			.from(document)
+			.where(inArray(document.number, part)))
+			known.set(`${row.kind} ${row.number}`, row);
+	const problems: Problem[] = [];
+	return {
+		problems,
+		rows: rows.map((row) => {
+			const owner = owners(row);
+			if (!owner) {
+				const text = row.customerCode || row.customerName || '';
+				const { file, line } = row;
+				problems.push({ code: 'code-unknown', what: 'customer', text, ...(file ? { file } : { line }) });
+			}
+			const before = known.get(`${row.kind} ${row.number}`);
+			const why = !before
+				? ''
+				: before.total !== row.total
+					? `the books have it with ${toDecimal(minor(before.total), row.currency)}`
+					: before.customerId !== owner?.id
+						? 'the books have it for another customer'
+						: '';
+			const fate: Fate = !before ? 'new' : why ? 'differs' : 'same';
+			const due = owner ? dueOf(row, owner) : row.due;
+			const text = `${owner?.code ?? ''}, ${toDecimal(row.open, row.currency)} ${row.currency} open, due ${due}`;
+			return { file: row.file, line: row.line, label: row.number, text, fate, why };
+		})
+	};
+}
+
+/**
+ * Adds the documents of a table that are not in the books yet; one that differs, or has no customer, stops all of it. What was
+ * settled before they came here is booked against opening balances.
+ */
+export const bringInDocuments = defineAct({
+	kind: 'bring-in-documents',
+	role: 'clerk',
+	input: madeHere<readonly DocumentRow[]>(),
+	run: async (ctx, rows): Promise<BroughtIn> => {
+		const { tx } = ctx;
+		const preview = await previewDocuments(tx, rows);
+		const problems: Problem[] = [...preview.problems];
+		for (const row of preview.rows)
+			if (row.fate === 'differs')
+				problems.push({ code: 'differs', what: `document ${row.label}`, why: row.why, line: row.line });
+		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
+		const owners = await ownersOf(tx, rows);
+		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
+		const brought = { added: fresh.length, skipped: rows.length - fresh.length };
+		if (fresh.length === 0) return ctx.unchanged(brought);
+		await ctx.record({ summary: brought });
+		await issue(
+			ctx,
+			fresh.map((row) => asNew(row, owners(row)!))
+		);
+		return brought;
+	}
+});
+
+/** Finds the customer of a document: by its code, else by a name that only one customer has. */
+async function ownersOf(
+	db: Reader,
+	rows: readonly DocumentRow[]
+): Promise<(row: DocumentRow) => Owner | undefined> {
+	const byCode = new Map<string, Owner>();
+	const columns = {
+		id: customer.id,
+		code: customer.code,
+		discountBasisPoints: customer.discountBasisPoints,
+		discountDays: customer.discountDays,
+		termsDays: customer.termsDays
+	};
+	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))]))
+		for (const row of await db.select(columns).from(customer).where(inArray(customer.code, part)))
+			byCode.set(row.code, row);
+	const names = rows.filter((row) => !byCode.has(row.customerCode) && row.customerName);
+	const keys = [...new Set(names.map((row) => nameKey(row.customerName!)))];
+	const byName = new Map<string, Owner | null>();
+	for (const part of chunks(keys))
+		for (const { key, ...owner } of await db
+			.select({ ...columns, key: customerName.key })
+			.from(customerName)
+			.innerJoin(customer, eq(customer.id, customerName.customerId))
+			.where(inArray(customerName.key, part))) {
+			const known = byName.get(key);
+			byName.set(key, known === undefined || known?.id === owner.id ? owner : null);
+		}
+	return (row) =>
+		byCode.get(row.customerCode) ??
+		(row.customerName ? (byName.get(nameKey(row.customerName)) ?? undefined) : undefined);
+}
+
+/** The day on which it is due: its own, else by the customer's terms. */
+function dueOf(row: DocumentRow, owner: Owner): Day {
+	return row.due ?? addDays(row.issued, owner.termsDays);
+}
+
+function asNew(row: DocumentRow, owner: Owner): NewDocument {
+	const { kind, number, issued, currency, purchaseOrder, paymentReference, text, total } = row;
+	const usual = kind === 'invoice' && owner.discountBasisPoints && owner.discountDays !== null;
+	const discount =
+		row.discount ??
+		(usual ? { basisPoints: owner.discountBasisPoints!, until: addDays(issued, owner.discountDays!) } : null);
+	return {
+		...{ kind, number, issued, currency, purchaseOrder, paymentReference, text },
+		customerId: owner.id,
+		lines: row.lines.length
+			? row.lines
+			: [{ text: text || number, net: total, taxBasisPoints: 0, tax: ZERO }],
+		instalments: row.instalments.length ? row.instalments : [{ due: dueOf(row, owner), amount: total }],
+		orderReference: row.orderReference ?? null,
+		discountBasisPoints: discount?.basisPoints ?? null,
+		discountUntil: discount?.until ?? null,
+		settledBefore: minor(total - row.open)
+	};
+}

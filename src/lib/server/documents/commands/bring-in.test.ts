@@ -1,0 +1,104 @@
+import { asc, eq } from 'drizzle-orm';
+import { afterEach, beforeEach, expect, it } from 'vitest';
+import { DOCUMENT_COLUMNS, readDocuments } from '../../../core/1-open-items/read-documents';
+import { CUSTOMER_COLUMNS, readCustomers } from '../../../core/1-open-items/read-customers';
+import { parseTable } from '../../../tables/parse-table';
+import type { Books } from '../../platform/db/open';
+import { customer, document, item, itemState } from '../../platform/db/schema';
+import { decodeText } from '../../platform/files/decode-text';
+import { proveBooks } from '../../ledger/queries/proof';
+import { as, CLERK, testBooks } from '../../testing';
+import { bringInCustomers } from '../../customers/commands/bring-in-customers';
+import { bringInDocuments, previewDocuments } from './bring-in-documents';
+import { perform } from '../../act/perform';
+
+let books: Books;
+beforeEach(async () => (books = await testBooks()));
+afterEach(() => books.close());
+const proves = async () => expect((await proveBooks(books.db)).breaches).toEqual([]);
+
+function documents(...lines: string[]) {
+	const head = 'number,kind,customer_code,issue_date,due_date,currency,total,open,instalments';
+	const rows = parseTable([head, ...lines].join('\n'), DOCUMENT_COLUMNS);
+	const read = rows.ok ? readDocuments(rows.value) : rows;
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+}
+function customers(...lines: string[]) {
+	const rows = parseTable(['code,name,currency,parent_code', ...lines].join('\n'), CUSTOMER_COLUMNS);
+	const read = rows.ok ? readCustomers(rows.value) : rows;
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+}
+
+it('adds open documents with what is left of them, the rest against opening balances', async () => {
+	const rows = documents(
+		'AK-1,invoice,H1,2026-09-01,2026-10-01,GBP,90.00,60.00,2026-10-01 45.00|2026-11-01 45.00',
+		'AC-1,credit_note,H1,2026-09-01,2026-10-01,GBP,20.00,5.00,'
+	);
+	const result = await perform(books, bringInDocuments, rows, as(CLERK));
+	expect(result).toEqual({ ok: true, value: { added: 2, skipped: 0 } });
+	const open = await books.db
+		.select({ number: document.number, part: item.part, open: itemState.open })
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.orderBy(asc(item.id));
+	expect(open).toEqual([
+		{ number: 'AK-1', part: 1, open: 1500 },
+		{ number: 'AK-1', part: 2, open: 4500 },
+		{ number: 'AC-1', part: 1, open: 500 }
+	]);
+	await proves();
+});
+
+it('says what would be added, is there already, or differs; what differs stops all of it', async () => {
+	const line = 'AK-1,invoice,H1,2026-09-01,2026-10-01,GBP,90.00,90.00,';
+	await perform(books, bringInDocuments, documents(line), as(CLERK));
+	const again = documents(
+		line,
+		'AK-2,invoice,H1,2026-09-01,2026-10-01,GBP,10.00,10.00,',
+		'AK-3,invoice,X9,2026-09-01,2026-10-01,GBP,10.00,10.00,'
+	);
+	const preview = await previewDocuments(books.db, again);
+	expect([preview.rows.map((row) => row.fate), preview.problems]).toEqual([
+		['same', 'new', 'new'],
+		[{ code: 'code-unknown', what: 'customer', text: 'X9', line: 4 }]
+	]);
+	const other = documents(
+		line.replaceAll('90.00', '91.00'),
+		'AK-2,invoice,H1,2026-09-01,2026-10-01,GBP,10.00,10.00,'
+	);
+	const refused = await perform(books, bringInDocuments, other, as(CLERK));
+	expect(refused.ok ? [] : refused.problems.map((one) => one.code)).toEqual(['differs']);
+	expect(await books.db.$count(document)).toBe(1);
+	const twice = await perform(books, bringInDocuments, documents(line), as(CLERK));
+	expect(twice.ok && twice.value).toEqual({ added: 0, skipped: 1 });
+	await proves();
+});
+
+it('adds customers, parents before their branches, and refuses one that differs', async () => {
+	const result = await perform(
+		books,
+		bringInCustomers,
+		customers('B1,Branch,GBP,P1', 'P1,Parent,GBP,', 'H1,Hazel Hill Pottery,GBP,'),
+		as(CLERK)
+	);
+	expect(result.ok && result.value).toEqual({ added: 2, skipped: 1 });
+	const rows = await books.db.select().from(customer).where(eq(customer.code, 'B1'));
+	const parent = await books.db.select().from(customer).where(eq(customer.code, 'P1')).get();
+	expect(rows[0]!.parentId).toBe(parent!.id);
+	for (const [line, code] of [
+		['H1,Hazel Dale,GBP,', 'differs'],
+		['N1,New,GBP,Q9', 'code-unknown']
+	] as const) {
+		const refused = await perform(books, bringInCustomers, customers(line), as(CLERK));
+		expect(refused.ok ? [] : refused.problems.map((one) => one.code)).toEqual([code]);
+	}
+});
+
+it.each([
+	['UTF-8', Buffer.from('Töpferei')],
+	['Windows-1252', Buffer.from([0x54, 0xf6, 0x70, 0x66, 0x65, 0x72, 0x65, 0x69])],
+	['UTF-16', Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from('Töpferei', 'utf16le')])]
+])('reads a table in %s', (_, bytes) => expect(decodeText(bytes)).toContain('Töpferei'));

@@ -1,0 +1,56 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { customer, document, documentLine, item } from '../../platform/db/schema';
+import { nextNumber } from '../store/next-number';
+import { paperFor } from '../store/paper-for';
+import { defineLook } from '../../act/define-look';
+
+/** What a new document begins with: the customer's terms, the next free number of each kind, the rate of tax of its last invoice. */
+export const lookAtNewDocument = defineLook('clerk', async (db, customerId: number | null) => {
+	const owner = customerId
+		? await db
+				.select({
+					id: customer.id,
+					code: customer.code,
+					name: customer.name,
+					currency: customer.currency,
+					address: customer.address,
+					termsDays: customer.termsDays,
+					discountBasisPoints: customer.discountBasisPoints,
+					discountDays: customer.discountDays
+				})
+				.from(customer)
+				.where(eq(customer.id, customerId))
+				.get()
+		: undefined;
+	const numbers = {
+		invoice: await nextNumber(db, 'invoice'),
+		credit_note: await nextNumber(db, 'credit_note'),
+		charge: await nextNumber(db, 'charge')
+	};
+	const usual = owner
+		? await db
+				.select({ taxBasisPoints: documentLine.taxBasisPoints })
+				.from(documentLine)
+				.innerJoin(document, eq(document.id, documentLine.documentId))
+				.where(and(eq(document.customerId, owner.id), eq(document.kind, 'invoice')))
+				.orderBy(desc(documentLine.id))
+				.limit(1)
+				.get()
+		: undefined;
+	return { customer: owner ?? null, numbers, taxBasisPoints: usual?.taxBasisPoints ?? 2000 };
+});
+
+/** A document by its id with its first item, for going to it. */
+export const lookAtFirstItem = defineLook('reader', async (db, documentId: number) => {
+	const row = await db
+		.select({ itemId: item.id })
+		.from(item)
+		.where(eq(item.documentId, documentId))
+		.orderBy(item.id)
+		.limit(1)
+		.get();
+	return row?.itemId ?? null;
+});
+
+/** A document as its paper; null where there is none. */
+export const lookAtPaper = defineLook('reader', (db, documentId: number) => paperFor(db, documentId));

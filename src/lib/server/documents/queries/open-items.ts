@@ -1,0 +1,126 @@
+import { minor } from '../../../core/money/minor';
+import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
+import { daysLate } from '../../../core/6-reports/age';
+import { addDays } from '../../../core/day/arithmetic';
+import type { Reader } from '../../platform/db/open';
+import { customer, document, item, itemState } from '../../platform/db/schema';
+import { isOpen, signedOpen } from '../store/is-open';
+import { defineLook } from '../../act/define-look';
+
+export const FACETS = ['all', 'late', 'late-30', 'late-90', 'part-paid', 'credits'] as const;
+export type Facet = (typeof FACETS)[number];
+
+export interface OpenItemsQuery {
+	readonly facet: Facet;
+	readonly text: string;
+	readonly page: number;
+}
+
+export interface OpenItemRow {
+	readonly id: number;
+	readonly number: string;
+	readonly kind: string;
+	readonly part: number;
+	readonly parts: number;
+	readonly customer: string;
+	readonly code: string;
+	readonly text: string;
+	readonly due: string;
+	readonly issued: string;
+	readonly total: number;
+	readonly open: number;
+	readonly currency: string;
+	readonly late: number;
+}
+
+export const PAGE = 200;
+
+/** Every open document, late ones first, by facet and any part of number, name, order or amount. */
+export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQuery, { today }) => {
+	const notCredit = inArray(itemState.kind, ['invoice', 'charge']);
+	const total = sql<number>`(select ${item.total} from ${item} where ${item.id} = ${itemState.itemId})`;
+	const conditions: Record<Facet, SQL | undefined> = {
+		all: undefined,
+		late: and(lt(itemState.due, today), notCredit),
+		'late-30': and(lt(itemState.due, addDays(today, -30)), notCredit),
+		'late-90': and(lt(itemState.due, addDays(today, -90)), notCredit),
+		'part-paid': sql`${itemState.open} < ${total}`,
+		credits: eq(itemState.kind, 'credit_note')
+	};
+	// The sums read the index of open items alone; the words are looked up in documents and customers by themselves.
+	const base = and(isOpen, matching(db, query.text));
+	const rows = await db
+		.select({ state: itemState, item, document, name: customer.name, code: customer.code })
+		.from(itemState)
+		.innerJoin(item, eq(item.id, itemState.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(customer, eq(customer.id, itemState.customerId))
+		.where(and(base, conditions[query.facet]))
+		.orderBy(asc(itemState.due), asc(itemState.itemId))
+		.limit(PAGE)
+		.offset(query.page * PAGE);
+	const countIf = (facet: Facet) =>
+		sql<number>`coalesce(sum(case when ${conditions[facet] ?? sql`1`} then 1 else 0 end), 0)`;
+	const counts = await db
+		.select({
+			all: countIf('all'),
+			late: countIf('late'),
+			'late-30': countIf('late-30'),
+			'late-90': countIf('late-90'),
+			'part-paid': countIf('part-paid'),
+			credits: countIf('credits')
+		})
+		.from(itemState)
+		.where(base)
+		.get();
+	const sums = await db
+		.select({ currency: itemState.currency, open: sql<number>`sum(${signedOpen})` })
+		.from(itemState)
+		.where(and(base, conditions[query.facet]))
+		.groupBy(itemState.currency)
+		.orderBy(desc(sql`2`));
+	return {
+		rows: rows.map(({ state, item: it, document: doc, name, code }): OpenItemRow => ({
+			id: it.id,
+			number: doc.number,
+			kind: doc.kind,
+			part: it.part,
+			parts: it.parts,
+			customer: name,
+			code,
+			text: doc.text,
+			due: it.due,
+			issued: doc.issued,
+			total: it.total,
+			open: state.open,
+			currency: doc.currency,
+			late: doc.kind === 'credit_note' ? 0 : daysLate(it.due, today)
+		})),
+		counts: counts as Record<Facet, number>,
+		sums
+	};
+});
+
+/** Condition that a part of number, order or name, or an amount as it is typed, is found with the item. */
+function matching(db: Reader, text: string): SQL | undefined {
+	const wanted = text.trim().replace(/[%_]/g, '');
+	if (!wanted) return undefined;
+	const part = `%${wanted}%`;
+	const documents = db
+		.select({ id: document.id })
+		.from(document)
+		.where(or(like(document.number, part), like(document.purchaseOrder, part)));
+	const customers = db.select({ id: customer.id }).from(customer).where(like(customer.name, part));
+	const cents = /^[\d,]+\.\d\d$/.test(wanted) ? Number(wanted.replace(/\D/g, '')) : null;
+	const items = db
+		.select({ id: item.id })
+		.from(item)
+		.where(
+			or(inArray(item.documentId, documents), cents === null ? undefined : eq(item.total, minor(cents)))
+		);
+	return or(
+		inArray(itemState.itemId, items),
+		inArray(itemState.customerId, customers),
+		cents === null ? undefined : eq(itemState.open, minor(cents))
+	);
+}

@@ -1,0 +1,20 @@
+import { usualLimits } from '../../../core/4-allocation/usual-limits';
+import { DomainError } from '../../act/domain-error';
+import { addPerson, nobodyYet, type PersonInput } from '../../people/commands/people';
+import { defineAct, madeHere } from '../../act/define-act';
+import { setUpFirm, type FirmSetUp } from './set-up-firm';
+
+/** The first start: the first supervisor and the firm, both or neither. Refused once there is anybody. */
+export const openNewBooks = defineAct({
+	kind: 'open-books',
+	role: 'supervisor',
+	input: madeHere<{ readonly person: PersonInput; readonly firm: FirmSetUp }>(),
+	run: async (ctx, { person, firm }): Promise<{ actId: number }> => {
+		if (!(await nobodyYet(ctx.tx)))
+			throw new DomainError({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
+		const actId = await ctx.record({ summary: { firm: firm.firm.name } });
+		await ctx.run(addPerson, { ...person, role: 'supervisor' });
+		await ctx.run(setUpFirm, { limits: usualLimits(firm.firm.baseCurrency), ...firm });
+		return { actId };
+	}
+});

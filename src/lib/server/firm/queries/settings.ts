@@ -1,0 +1,17 @@
+import { and, asc, eq, ne } from 'drizzle-orm';
+import { NO_LIMITS } from '../../../core/4-allocation/over-limits';
+import { bankAccount, user } from '../../platform/db/schema';
+import { readSetting } from '../store/settings';
+import { defineLook } from '../../act/define-look';
+
+/** The firm's settings: its bank accounts, and who may book how much alone. */
+export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
+	limits: (await readSetting(db, 'limits')) ?? NO_LIMITS,
+	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
+	people: await db
+		.select({ id: user.id, name: user.name, role: user.role })
+		.from(user)
+		.where(and(eq(user.active, true), ne(user.role, 'reader')))
+		.orderBy(asc(user.name)),
+	banks: await db.select().from(bankAccount).orderBy(asc(bankAccount.id))
+}));

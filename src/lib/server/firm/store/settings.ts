@@ -1,0 +1,65 @@
+import { eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { DIFFERENCE_KINDS } from '../../../core/model/records';
+import type { Reader, Tx } from '../../platform/db/types';
+import { PerTransaction } from '../../platform/db/per-transaction';
+import { setting } from '../../platform/db/schema';
+
+const LIMITS = z.partialRecord(z.enum([...DIFFERENCE_KINDS, 'refund']), z.number().int().min(0));
+
+export const LIMITS_SHAPE = z.object({
+	/** The most that may be called a small difference; null for no such bound. */
+	tolerance: z.number().int().min(0).nullable(),
+	byRole: z.object({ clerk: LIMITS, supervisor: LIMITS }),
+	byPerson: z.record(z.string(), LIMITS)
+});
+
+/** The firm's settings by key, each with its shape. */
+const SHAPES = {
+	firm: z.object({
+		name: z.string(),
+		address: z.array(z.string()),
+		email: z.string(),
+		phone: z.string(),
+		registration: z.string(),
+		baseCurrency: z.string()
+	}),
+	/** A fixed day for the demo; without it, the day of the clock. */
+	today: z.string(),
+	/** Books up to and including this day are locked. */
+	lockedThrough: z.string(),
+	demo: z.boolean(),
+	/** Which column of a processor's report is which, by the processor's name. */
+	processors: z.record(
+		z.string(),
+		z.object({ name: z.string(), text: z.string(), gross: z.string(), fee: z.string() })
+	),
+	/** Ledger accounts for money that is not a customer's, by the name of who sends or takes it. */
+	asideRules: z.record(z.string(), z.object({ account: z.string(), by: z.string() })),
+	/** How money may come by hand. */
+	methods: z.array(z.string()),
+	/** How much each role may book alone, in base currency. */
+	limits: LIMITS_SHAPE
+} as const;
+
+export type SettingKey = keyof typeof SHAPES;
+export type Setting<K extends SettingKey> = z.infer<(typeof SHAPES)[K]>;
+
+const kept = new PerTransaction<string | null>();
+
+export async function readSetting<K extends SettingKey>(db: Reader, key: K): Promise<Setting<K> | null> {
+	const text = await kept.get(db, key, async () => {
+		const row = await db.select().from(setting).where(eq(setting.key, key)).get();
+		return row?.value ?? null;
+	});
+	return text === null ? null : (SHAPES[key].parse(JSON.parse(text)) as Setting<K>);
+}
+
+export async function writeSetting<K extends SettingKey>(tx: Tx, key: K, value: Setting<K>): Promise<void> {
+	const text = JSON.stringify(SHAPES[key].parse(value));
+	await tx
+		.insert(setting)
+		.values({ key, value: text })
+		.onConflictDoUpdate({ target: setting.key, set: { value: text } });
+	kept.set(tx, key, text);
+}

@@ -1,0 +1,123 @@
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { CHART } from '../../../core/5-journal/chart';
+import type { ProofFacts } from '../../../core/5-journal/proof/facts';
+import type { Reader } from '../../platform/db/open';
+import { returnsNotShown } from '../../returns/store/returned-payments';
+import {
+	act,
+	allocation,
+	bankAccount,
+	bankEntry,
+	bankStatement,
+	receiptAdjustment,
+	difference,
+	document,
+	item,
+	itemState,
+	journalLine,
+	receipt,
+	receiptState,
+	statementEntry
+} from '../../platform/db/schema';
+import { kindOf, namesOf } from '../../act/kinds';
+
+/** Reads all that the proof needs. */
+export async function proofFacts(db: Reader): Promise<ProofFacts> {
+	const placings = await db
+		.select({
+			id: act.id,
+			kind: act.kind,
+			receiptId: act.receiptId,
+			customerId: act.customerId,
+			date: act.date,
+			undoesId: act.undoesId
+		})
+		.from(act)
+		.where(inArray(act.kind, namesOf('allocate-receipt', 'undo-posting')))
+		.orderBy(asc(act.id));
+	const isAllocation = (row: (typeof placings)[number]) => kindOf(row) === 'allocate-receipt';
+	const placed = new Set(placings.filter(isAllocation).map((row) => row.id));
+	return {
+		lines: await db.select().from(journalLine),
+		items: await db
+			.select({
+				id: item.id,
+				documentId: item.documentId,
+				number: document.number,
+				customerId: document.customerId,
+				currency: document.currency,
+				credit: sql<boolean>`${document.kind} = 'credit_note'`.mapWith(Boolean),
+				issued: document.issued,
+				total: item.total,
+				totalBase: item.totalBase,
+				stateOpen: itemState.open,
+				stateOpenBase: itemState.openBase
+			})
+			.from(item)
+			.innerJoin(document, eq(document.id, item.documentId))
+			.innerJoin(itemState, eq(itemState.itemId, item.id)),
+		allocations: await db.select().from(allocation),
+		differences: await db.select().from(difference),
+		receiptAdjustments: await db.select().from(receiptAdjustment),
+		receipts: await db
+			.select({
+				id: receipt.id,
+				bankEntryId: receipt.bankEntryId,
+				customerId: receiptState.customerId,
+				state: receiptState.state,
+				amount: receipt.amount,
+				currency: receipt.currency,
+				onAccount: receiptState.onAccount,
+				onItsWay:
+					sql<boolean>`${receipt.bankEntryId} is null and ${receipt.method} <> 'petty cash' and ${receiptState.state} = 'allocated'
+					and not exists (select 1 from standing_bank_match m where m.recorded_id = ${receipt.id})`.mapWith(Boolean),
+				unidentified:
+					sql<boolean>`${receiptState.unidentifiedActId} is not null and ${receiptState.state} in ('waiting', 'held')`.mapWith(
+						Boolean
+					)
+			})
+			.from(receipt)
+			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
+		receiptPostings: placings
+			.filter((row) => isAllocation(row) || placed.has(row.undoesId!))
+			.map((row) => ({
+				receiptId: row.receiptId!,
+				customerId: row.customerId!,
+				date: row.date,
+				sign: isAllocation(row) ? 1 : -1
+			})),
+		entries: await db
+			.select({
+				id: bankEntry.id,
+				accountId: bankEntry.bankAccountId,
+				amount: bankEntry.amount,
+				currency: bankEntry.currency
+			})
+			.from(bankEntry),
+		statements: await db
+			.select({
+				accountId: bankStatement.bankAccountId,
+				reference: bankStatement.reference,
+				opening: bankStatement.opening,
+				closing: bankStatement.closing,
+				entries: sql<number>`coalesce(sum(${bankEntry.amount}), 0)`
+			})
+			.from(bankStatement)
+			.leftJoin(statementEntry, eq(statementEntry.statementId, bankStatement.id))
+			.leftJoin(bankEntry, eq(bankEntry.id, statementEntry.entryId))
+			.groupBy(bankStatement.id),
+		bankAccounts: await db
+			.select({
+				id: bankAccount.id,
+				name: bankAccount.name,
+				ledger: bankAccount.ledger,
+				currency: bankAccount.currency
+			})
+			.from(bankAccount),
+		returned: await returnsNotShown(db),
+		receivables: CHART.receivables.code,
+		back: CHART.returned.code,
+		way: CHART.onItsWay.code,
+		unidentified: CHART.unidentified.code
+	};
+}

@@ -1,0 +1,34 @@
+import MailComposer from 'nodemailer/lib/mail-composer/index.js';
+import type { Letter } from '../../core/7-letters/letter';
+import { mailText } from '../../words/en-GB/letter-text';
+
+export interface Composed {
+	readonly eml: Buffer;
+	readonly messageId: string;
+	readonly subject: string;
+	readonly body: string;
+}
+
+/** The message that carries a letter, as it will travel (RFC 5322, MIME). Its id is given, so that sending again is seen. */
+export async function composeMail(
+	letter: Letter,
+	pdf: Buffer,
+	to: string,
+	id: string,
+	date: Date
+): Promise<Composed> {
+	const { subject, body } = mailText(letter);
+	const host = letter.firm.email.split('@')[1] ?? 'localhost';
+	const messageId = `<${id}@${host}>`;
+	const filename = `${letter.kind}-${letter.customer.code}-${letter.date}.pdf`;
+	const composer = new MailComposer({
+		from: { name: letter.firm.name, address: letter.firm.email },
+		to,
+		subject,
+		text: body,
+		messageId,
+		date,
+		attachments: [{ filename, content: pdf, contentType: 'application/pdf' }]
+	});
+	return { eml: await composer.compile().build(), messageId, subject, body };
+}

@@ -1,0 +1,91 @@
+import type { Day } from '../../../core/day/day';
+import { namesOf } from '../../act/kinds';
+import { sql } from 'drizzle-orm';
+import type { Reader } from '../../platform/db/open';
+
+/** A letter that told an account of a placing which was taken off, or moved, after it was sent. */
+export interface OvertakenLetter {
+	readonly customerId: number;
+	readonly currency: string;
+	readonly letterId: number;
+	readonly kind: 'statement' | 'reminder';
+	/** The letter's day. */
+	readonly date: Day;
+	/** The act that took the placing off, who did it, and when. */
+	readonly undoingId: number;
+	readonly by: string;
+	readonly at: string;
+}
+
+interface Row extends OvertakenLetter {
+	readonly letterActId: number;
+	readonly receiptId: number | null;
+	/** The account that the money was placed on as a whole. */
+	readonly ownerId: number;
+}
+
+/**
+ * For each account and currency the last statement or reminder that is not so any more, because a placing that stood when it
+ * was sent was taken off since; none once a newer statement was sent, nor where the money lies as it lay then. All accounts,
+ * or one.
+ */
+export async function overtakenLetters(
+	db: Reader,
+	customerId: number | null
+): Promise<readonly OvertakenLetter[]> {
+	const own = customerId === null ? sql`` : sql`and customer_id = ${customerId}`;
+	const rows = await db.all<Row>(sql`
+		with told as (
+			select customer_id, currency, max(case when kind = 'statement' then act_id else 0 end) as said
+			from letter where kind in ('statement', 'reminder') ${own} group by 1, 2
+		), undone as (
+			select u.id as u, f.id as f, f.receipt_id, f.customer_id, u.user_name, u.at
+			from act u join act f on f.id = u.undoes_id
+			where u.undoes_id is not null and u.id > (select min(said) from told)
+				and f.kind in ${namesOf('allocate-receipt', 'allocate-credits')}
+		), touched as (
+			select x.*, x.customer_id as account, r.currency from undone x join receipt r on r.id = x.receipt_id
+			union
+			select x.*, i.customer_id as account, d.currency from undone x
+			join allocation a on a.act_id = x.f
+			join item i on i.id = a.item_id
+			join document d on d.id = i.document_id
+		)
+		select told.customer_id as customerId, told.currency as currency, l.id as letterId, l.kind as kind,
+			l.date as date, l.act_id as letterActId, t.u as undoingId, t.user_name as "by", t.at as at,
+			t.receipt_id as receiptId, t.customer_id as ownerId
+		from touched t
+		join told on told.customer_id = t.account and told.currency = t.currency and t.u > told.said
+		join letter l on l.customer_id = told.customer_id and l.currency = told.currency
+			and l.act_id > t.f and l.act_id < t.u and l.kind in ('statement', 'reminder')
+		order by l.id desc, t.u desc`);
+	const found = new Map<string, OvertakenLetter>();
+	for (const { letterActId, receiptId, ownerId, ...row } of rows) {
+		const key = `${row.customerId} ${row.currency}`;
+		if (found.has(key)) continue;
+		if (receiptId !== null && (await liesAsThen(db, receiptId, ownerId, row.customerId, letterActId)))
+			continue;
+		found.set(key, row);
+	}
+	return [...found.values()];
+}
+
+/** Whether a receipt lies on an account's items, and on its account, as it lay when a letter was sent. */
+async function liesAsThen(
+	db: Reader,
+	receiptId: number,
+	ownerId: number,
+	customerId: number,
+	letterActId: number
+): Promise<boolean> {
+	const moved = await db.all(sql`
+		select a.item_id from allocation a join item i on i.id = a.item_id
+		where a.receipt_id = ${receiptId} and i.customer_id = ${customerId}
+		group by a.item_id
+		having sum(a.amount) <> sum(case when a.act_id < ${letterActId} then a.amount else 0 end)
+		limit 1`);
+	if (moved.length) return false;
+	const owner = await db.all(sql`
+		select 1 from receipt_state where receipt_id = ${receiptId} and state = 'allocated' and customer_id = ${ownerId}`);
+	return owner.length > 0;
+}

@@ -1,8 +1,0 @@
-import { readSetting } from '../repo/settings';
-import { defineLook } from './define-look';
-
-/** Which column of each processor's report is which, as it was mapped before. */
-export const lookAtProcessors = defineLook(
-	'reader',
-	async (db, _: null) => (await readSetting(db, 'processors')) ?? {}
-);

@@ -1,0 +1,94 @@
+import { sql } from 'drizzle-orm';
+import {
+	type Habits,
+	type ItemLeft,
+	learnHabits,
+	type Lesson,
+	lessonOf,
+	type Taught,
+	without
+} from '../../../core/3-matching';
+import type { Day } from '../../../core/day/day';
+import type { PlaceLine } from '../../../core/4-allocation/place-order';
+import type { Minor } from '../../../core/money/minor';
+import type { Reader, Tx } from '../../platform/db/open';
+import { placingLesson } from '../../platform/db/schema';
+
+/** Newest payments of a customer that teach; ways of paying change. */
+const NEWEST = 24;
+
+interface Placed {
+	readonly receiptId: number;
+	readonly customerId: number;
+	readonly currency: string;
+	readonly booked: Day;
+	readonly lines: readonly PlaceLine[];
+}
+
+/** What else is open on the account beside the items of a placing, read before it is written. */
+export async function openBeside(tx: Tx, placed: Omit<Placed, 'booked'>): Promise<ItemLeft[]> {
+	const taken = placed.lines.map((line) => line.item.id);
+	return tx.all<{ kind: ItemLeft['kind']; due: Day; open: Minor }>(sql`
+		select kind, due, open from item_state
+		where customer_id = ${placed.customerId} and currency = ${placed.currency} and open > 0
+			and item_id not in (select value from json_each(${JSON.stringify(taken)}))`);
+}
+
+/** Keeps what a placing teaches about its customer's habits, where it teaches anything. */
+export async function keepLesson(
+	tx: Tx,
+	actId: number,
+	{ receiptId, customerId, currency, booked, lines }: Placed,
+	others: readonly ItemLeft[]
+): Promise<void> {
+	// A branch's items that a parent pays say nothing about what was due of the parent.
+	const own = lines.filter(({ item }) => item.customerId === customerId && item.currency === currency);
+	const lesson = lessonOf({ booked, lines: own, others });
+	if (lesson) await tx.insert(placingLesson).values({ actId, receiptId, customerId, currency, ...lesson });
+}
+
+type Row = [
+	customerId: number,
+	actId: number,
+	currency: string,
+	choice: Taught['choice'],
+	wholeUpTo: number,
+	filled: number,
+	discountDaysLate: number | null,
+	bankCharge: Minor | null,
+	taxBasisPoints: number | null
+];
+
+/**
+ * How customers pay, by what their newest placings that still stand have taught since it was last forgotten. Customers of whom
+ * nothing is known are left out.
+ */
+export async function habitsOf(db: Reader, customerIds: readonly number[]): Promise<Map<number, Habits>> {
+	const ids = JSON.stringify(customerIds);
+	const row = await db.get<{ list: string }>(sql`
+		select json_group_array(json_array(customer_id, act_id, currency, choice, whole_up_to, filled,
+			discount_days_late, bank_charge, tax_basis_points)) as list
+		from (
+			select l.*, row_number() over (partition by l.customer_id order by l.act_id desc) as place
+			from placing_lesson l join receipt_state s on s.receipt_id = l.receipt_id and s.act_id = l.act_id
+			where l.customer_id in (select value from json_each(${ids}))
+		) where place <= ${NEWEST}`);
+	const gone = await db.all<{ customerId: number; lesson: Lesson; actId: number }>(sql`
+		select customer_id as customerId, lesson, max(act_id) as actId from forgotten_lesson
+		where customer_id in (select value from json_each(${ids})) group by 1, 2`);
+	const taught = new Map<number, Taught[]>();
+	for (const one of JSON.parse(row?.list ?? '[]') as Row[]) {
+		const [customerId, actId, currency, choice, wholeUpTo, filled, discountDaysLate, bankCharge, tax] = one;
+		const whole: Taught = {
+			...{ currency, choice, wholeUpTo: wholeUpTo === 1, filled: filled === 1 },
+			...{ discountDaysLate, bankCharge, taxBasisPoints: tax }
+		};
+		const left = gone
+			.filter((each) => each.customerId === customerId && each.actId > actId)
+			.reduce((rest, each) => without(rest, each.lesson), whole);
+		const list = taught.get(customerId);
+		if (list) list.push(left);
+		else taught.set(customerId, [left]);
+	}
+	return new Map([...taught].map(([id, list]) => [id, learnHabits(list)]));
+}

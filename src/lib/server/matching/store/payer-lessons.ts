@@ -1,0 +1,85 @@
+import { sql } from 'drizzle-orm';
+import { nameKey } from '../../../core/text/name-key';
+import { learnPayers, type PayerLesson, type PayerTrait } from '../../../core/3-matching';
+import { wordsKey } from '../../../core/text/words-key';
+import type { Reader, Tx } from '../../platform/db/open';
+import { payerLesson } from '../../platform/db/schema';
+
+/** What of a receipt payers are known by. */
+interface Traits {
+	readonly payerName: string | null;
+	readonly payerAccount: string | null;
+	readonly text: string;
+}
+
+const TRAITS = ['account', 'name', 'words'] as const satisfies readonly PayerTrait[];
+
+function keysOf({ payerName, payerAccount, text }: Traits): Record<PayerTrait, string | null> {
+	return {
+		account: payerAccount || null,
+		name: (payerName && nameKey(payerName)) || null,
+		words: wordsKey(text)
+	};
+}
+
+/** Keeps what a placing teaches about who pays for its customer, where it teaches anything. */
+export async function keepPayerLesson(
+	tx: Tx,
+	actId: number,
+	placed: { readonly receiptId: number; readonly customerId: number; readonly told: boolean },
+	receipt: Traits
+): Promise<void> {
+	const keys = keysOf(receipt);
+	if (TRAITS.every((trait) => keys[trait] === null)) return;
+	await tx.insert(payerLesson).values({ actId, ...placed, ...keys });
+}
+
+/** Newest placings that are looked at for one key: what pays for many teaches nothing after a few. */
+const NEWEST = 200;
+
+/**
+ * Whom payments like these were placed on, as far as those placings stand and were not forgotten: all customers of each key, so
+ * that what pays for several is seen to.
+ */
+export async function payerLessonsFor(db: Reader, receipts: readonly Traits[]): Promise<PayerLesson[]> {
+	const wanted: Record<PayerTrait, Set<string>> = { account: new Set(), name: new Set(), words: new Set() };
+	for (const receipt of receipts) {
+		const keys = keysOf(receipt);
+		for (const trait of TRAITS) if (keys[trait] !== null) wanted[trait].add(keys[trait]);
+	}
+	const lessons: PayerLesson[] = [];
+	for (const trait of TRAITS)
+		if (wanted[trait].size > 0) lessons.push(...(await lessonsByKey(db, trait, [...wanted[trait]])));
+	return lessons;
+}
+
+async function lessonsByKey(db: Reader, trait: PayerTrait, keys: readonly string[]): Promise<PayerLesson[]> {
+	const column = sql.identifier(trait);
+	const rows = await db.all<{ key: string; customerId: number; times: number; told: number }>(sql`
+		select k.value as key, l.customer_id as customerId, count(*) as times, max(l.told) as told
+		from json_each(${JSON.stringify(keys)}) k
+		join payer_lesson l on l.act_id in (
+			select n.act_id from payer_lesson n where n.${column} = k.value order by n.act_id desc limit ${NEWEST})
+		join receipt_state s on s.receipt_id = l.receipt_id and s.act_id = l.act_id
+		where not exists (
+			select 1 from forgotten_payer f
+			where f.customer_id = l.customer_id and f.trait = ${trait} and f.key = k.value and f.act_id > l.act_id)
+		group by 1, 2`);
+	return rows.map((row) => ({ ...row, trait, told: row.told === 1 }));
+}
+
+/** What was learned of one customer's payers and is used: not what pays for others as well. The most frequent first. */
+export async function payersLearned(db: Reader, customerId: number): Promise<PayerLesson[]> {
+	const rows = await db.all<Record<PayerTrait, string | null>>(sql`
+		select distinct account, name, words from payer_lesson
+		where customer_id = ${customerId} order by act_id desc limit ${NEWEST}`);
+	const lessons: PayerLesson[] = [];
+	for (const trait of TRAITS) {
+		const keys = [...new Set(rows.flatMap((row) => row[trait] ?? []))];
+		if (keys.length > 0) lessons.push(...(await lessonsByKey(db, trait, keys)));
+	}
+	const taught = learnPayers(lessons);
+	return lessons
+		.filter((one) => one.customerId === customerId && taught(one.trait, one.key)?.customerId === customerId)
+		.sort((a, b) => b.times - a.times || (a.key < b.key ? -1 : 1));
+}

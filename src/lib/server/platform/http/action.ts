@@ -1,0 +1,133 @@
+import type { RequestEvent } from '@sveltejs/kit';
+import { z } from 'zod';
+import type { ActKind } from '../../../core/model/act-facts';
+import { err, ok, type Result } from '../../../core/result';
+import type { Act, CallContext } from '../../act/define-act';
+import { fieldProblems, perform, performedBefore } from '../../act/perform';
+import { requireRole } from '../../act/person';
+import { isUndoable } from '../../act/undoable';
+import { DomainError } from '../../act/domain-error';
+import { refuse } from './refuse';
+
+/** Larger forms are refused unread, in bytes; an action that takes files says its own bound. */
+const FORM_BYTES = 4_000_000;
+
+/** What an act gave, for the form that sent it. */
+export interface Answered<Output> {
+	readonly output: Output;
+	/** The act by which it can be undone; null where it cannot. */
+	readonly undo: number | null;
+}
+
+export interface ActionOptions<Given, Output> {
+	/** Makes of the fields what the act is given; where it is left out, they are just that. */
+	readonly prepare?: (
+		fields: unknown,
+		form: FormData,
+		event: RequestEvent,
+		ctx: CallContext
+	) => Result<Given> | Promise<Result<Given>>;
+	/** What follows when it is done: a redirect, a letter sent on its way. */
+	readonly then?: (output: Output, event: RequestEvent) => void | Promise<void>;
+	/** The most bytes that the form may have. */
+	readonly most?: number;
+}
+
+/**
+ * An act as an action of a page: the role is checked before anything is read, then size and shape; what the act refuses is
+ * the form's failure, with each field's problem by its name.
+ */
+export function action<K extends ActKind, Given, Input, Output>(
+	act: Act<K, Given, Input, Output>,
+	options: ActionOptions<Given, Output> = {}
+) {
+	return async (event: RequestEvent) => {
+		const read = await readFields(event, act.role, options.most);
+		if (!read.ok) return refuse(read.problems);
+		const { app, who } = event.locals;
+		const { fields, form, key } = read.value;
+		const ctx = await app.context(who!, key, options.prepare && !hasFiles(form) ? fields : undefined);
+		const before = await performedBefore(app.books, act, ctx);
+		const given: Result<Given | null> = before
+			? ok(null)
+			: options.prepare
+				? await options.prepare(fields, form, event, ctx)
+				: ok(fields as Given);
+		if (!given.ok) return refuse(given.problems);
+		const result = before ?? (await perform(app.books, act, given.value as Given, ctx));
+		if (!result.ok) return refuse(result.problems);
+		await options.then?.(result.value, event);
+		return answered(act, result.value);
+	};
+}
+
+function answered<K extends ActKind, Given, Input, Output>(
+	act: Act<K, Given, Input, Output>,
+	output: Output
+): Answered<Output> {
+	return { output, undo: wayBack(act.kind, output) };
+}
+
+function hasFiles(form: FormData): boolean {
+	return [...form.values()].some((value) => typeof value !== 'string');
+}
+
+/** An action that only shows what an act would do; the same checks go before it. */
+export function preview<Output extends Record<string, unknown>>(
+	role: CallContext['who']['role'],
+	show: (fields: unknown, form: FormData, event: RequestEvent) => Promise<Result<Output>>,
+	most?: number
+) {
+	return async (event: RequestEvent) => {
+		const read = await readFields(event, role, most);
+		if (!read.ok) return refuse(read.problems);
+		const result = await show(read.value.fields, read.value.form, event);
+		return result.ok ? result.value : refuse(result.problems);
+	};
+}
+
+/** Fields as a shape has them, or every problem of any. */
+export function shaped<S extends z.ZodType>(shape: S, fields: unknown): Result<z.output<S>> {
+	const read = shape.safeParse(fields);
+	return read.success ? ok(read.data) : err(...fieldProblems(read.error.issues));
+}
+
+/** A form's fields (the JSON of its field `json`, or its plain ones) and its key, once the person may send it. */
+async function readFields(
+	{ request, locals }: RequestEvent,
+	role: CallContext['who']['role'],
+	most = FORM_BYTES
+): Promise<Result<{ readonly fields: unknown; readonly form: FormData; readonly key: string | undefined }>> {
+	try {
+		requireRole(locals.who!, role);
+	} catch (error) {
+		if (error instanceof DomainError) return err(...error.problems);
+		throw error;
+	}
+	const bytes = Number(request.headers.get('content-length') ?? 0);
+	if (bytes > most) return err({ code: 'file-too-large', bytes, most });
+	const form = await request.formData();
+	const key = shaped(z.string().max(100).optional(), form.get('key') || undefined);
+	if (!key.ok) return key;
+	const json = form.get('json');
+	try {
+		const fields: unknown =
+			typeof json === 'string'
+				? JSON.parse(json)
+				: Object.fromEntries(
+						[...form].filter(([name, value]) => name !== 'key' && typeof value === 'string')
+					);
+		return ok({ fields, form, key: key.value });
+	} catch {
+		return err({
+			code: 'field',
+			field: 'json',
+			message: 'The form arrived damaged. Load the page again; nothing was posted.'
+		});
+	}
+}
+
+function wayBack(kind: ActKind, output: unknown): number | null {
+	const id = (output as { readonly actId?: unknown } | null)?.actId;
+	return typeof id === 'number' && isUndoable(kind) ? id : null;
+}

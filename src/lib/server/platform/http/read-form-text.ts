@@ -1,0 +1,30 @@
+import { err, ok, type Result } from '../../../core/result';
+import { decodeText } from '../files/decode-text';
+
+/** Larger files are refused: 100,000 open documents are a tenth of it. */
+export const FORM_TEXT_BYTES = 100_000_000;
+
+/** A text that a form brings, with the name of its file; none for what was pasted. */
+export interface FormText {
+	readonly file: string | null;
+	readonly text: string;
+}
+
+/** The texts of the files in a form's field `file`, or of its field `pasted` where no file was chosen. */
+export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
+	const files = form.getAll('file').filter((one) => one instanceof File && one.size > 0) as File[];
+	const bytes = files.reduce((sum, file) => sum + file.size, 0);
+	if (bytes > FORM_TEXT_BYTES) return err({ code: 'file-too-large', bytes, most: FORM_TEXT_BYTES });
+	const pasted = form.get('pasted');
+	if (files.length === 0) return ok([{ file: null, text: typeof pasted === 'string' ? pasted : '' }]);
+	const texts: FormText[] = [];
+	for (const file of files)
+		texts.push({ file: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())) });
+	return ok(texts);
+}
+
+/** Puts the file's name to what is wrong in it. */
+export function inFile<T>(result: Result<T>, file: string | null): Result<T> {
+	if (result.ok || file === null) return result;
+	return err(...result.problems.map((one) => ({ ...one, file })));
+}

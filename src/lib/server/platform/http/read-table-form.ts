@@ -1,0 +1,46 @@
+import { readCustomers, CUSTOMER_COLUMNS, type CustomerRow } from '../../../core/1-open-items/read-customers';
+import type { DocumentRow } from '../../../core/1-open-items/document-row';
+import { readDocumentUbl } from '../../../core/1-open-items/read-document-ubl';
+import { DOCUMENT_COLUMNS, readDocuments } from '../../../core/1-open-items/read-documents';
+import type { Problem } from '../../../core/problems';
+import { err, ok, type Result } from '../../../core/result';
+import { parseTable } from '../../../tables/parse-table';
+import { inFile, readFormTexts, type FormText } from './read-form-text';
+
+/** Customers of the tables in a form: files, or rows pasted from a spreadsheet with their headings. */
+export async function readCustomerTables(form: FormData): Promise<Result<CustomerRow[]>> {
+	const sources = await readFormTexts(form);
+	return sources.ok ? together(sources.value, customersOf) : sources;
+}
+
+/** Documents of the tables in a form, or of XML files in it. */
+export async function readDocumentTables(form: FormData): Promise<Result<DocumentRow[]>> {
+	const sources = await readFormTexts(form);
+	return sources.ok ? together(sources.value, documentsOf) : sources;
+}
+
+function customersOf({ text }: FormText): Result<CustomerRow[]> {
+	const rows = parseTable(text, CUSTOMER_COLUMNS);
+	return rows.ok ? readCustomers(rows.value) : rows;
+}
+
+function documentsOf({ text, file }: FormText): Result<DocumentRow[]> {
+	if (text.trimStart().startsWith('<')) {
+		const one = readDocumentUbl(text, file ?? '');
+		return one.ok ? ok([one.value]) : one;
+	}
+	const rows = parseTable(text, DOCUMENT_COLUMNS);
+	return rows.ok ? readDocuments(rows.value) : rows;
+}
+
+/** The rows of all sources, or every problem of any. */
+function together<T>(sources: readonly FormText[], read: (source: FormText) => Result<T[]>): Result<T[]> {
+	const rows: T[] = [];
+	const problems: Problem[] = [];
+	for (const source of sources) {
+		const result = inFile(read(source), source.file);
+		if (result.ok) rows.push(...result.value);
+		else problems.push(...result.problems);
+	}
+	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
+}

@@ -1,0 +1,219 @@
+import { and, eq, inArray } from 'drizzle-orm';
+import type { ReadStatement } from '../../../core/1-bank-files/read-bank-text';
+import { receiptsOfEntry } from '../../../core/2-receipts/receipts-of-entry';
+import type { StatementEntry } from '../../../core/model/bank';
+import type { Problem } from '../../../core/problems';
+import { takeId, takeIds } from '../../platform/db/take-ids';
+import { insertRows } from '../../platform/db/insert-rows';
+import type { Tx } from '../../platform/db/open';
+import {
+	act,
+	bankAccount,
+	bankEntry,
+	bankFile,
+	bankFilePart,
+	bankStatement,
+	receipt,
+	receiptState,
+	statementEntry
+} from '../../platform/db/schema';
+import type { BankFileRead } from '../store/read-bank-file';
+import { numbered } from '../../allocation/store/number-placing';
+import { fingerprints } from '../store/fingerprints';
+import { defineAct, madeHere } from '../../act/define-act';
+import { waitingState } from '../store/receipt-states';
+import { DomainError } from '../../act/domain-error';
+
+export interface ImportedStatement {
+	readonly account: string;
+	readonly reference: string;
+	readonly closing: number | null;
+	readonly closingOn: string | null;
+	readonly currency: string;
+	readonly entriesNew: number;
+	readonly entriesKnown: number;
+	readonly notBooked: number;
+	readonly balanceChecked: boolean;
+}
+
+export interface Imported {
+	readonly name: string;
+	/** When and by whom the very same file was brought in before; then nothing changed. */
+	readonly before: { readonly at: string; readonly who: string } | null;
+	readonly statements: readonly ImportedStatement[];
+	readonly entriesNew: number;
+	readonly entriesKnown: number;
+}
+
+/** Brings a file that was read into the books, whole or not at all. What is there already stays as it is. */
+export const importBankFile = defineAct({
+	kind: 'import-bank-file',
+	role: 'clerk',
+	input: madeHere<BankFileRead>(),
+	run: async (ctx, file): Promise<Imported> => {
+		const { tx } = ctx;
+		const before = await importedBefore(tx, file.sha256);
+		if (before)
+			return ctx.unchanged({ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 });
+		const accounts = await accountsFor(tx, file.statements);
+
+		const statements: ImportedStatement[] = [];
+		const rows = {
+			statements: [] as (typeof bankStatement.$inferInsert)[],
+			entries: [] as (typeof bankEntry.$inferInsert)[],
+			links: [] as (typeof statementEntry.$inferInsert)[],
+			receipts: [] as (typeof receipt.$inferInsert & { readonly id: number })[]
+		};
+		const fileId = await takeId(tx, bankFile);
+		const within = new Map<string, number>();
+		let previous: ReadStatement | null = null;
+		for (const statement of file.statements) {
+			const account = accounts.get(statement.header.account)!;
+			const continues: boolean =
+				previous !== null &&
+				previous.header.account === statement.header.account &&
+				previous.header.reference !== statement.header.reference &&
+				previous.balances.closing !== null &&
+				previous.balances.closing === statement.balances.opening;
+			const known = await fingerprints(tx, account.id, statement, continues ? 'continue' : 'start', within);
+			previous = statement;
+			const statementId = await takeId(tx, bankStatement);
+			const fresh = known.filter((entry) => entry.entryId === null).length;
+			let entryId = await takeIds(tx, bankEntry, fresh);
+			const drafts: Omit<typeof receipt.$inferInsert, 'id'>[] = [];
+			rows.statements.push({
+				id: statementId,
+				fileId,
+				bankAccountId: account.id,
+				reference: statement.header.reference,
+				sequence: statement.header.sequence,
+				...statement.balances,
+				balanceChecked: statement.balanceChecked,
+				notBooked: statement.notBooked
+			});
+			for (const [place, entry] of statement.entries.entries()) {
+				const print = known[place]!;
+				let id = print.entryId;
+				if (id === null) {
+					id = entryId++;
+					within.set(print.fingerprint, id);
+					rows.entries.push(entryRow(entry, id, account.id, print.fingerprint));
+					for (const draft of receiptsOfEntry(entry))
+						drafts.push({
+							...draft,
+							bankEntryId: id,
+							booked: entry.booked,
+							currency: entry.currency
+						});
+				}
+				rows.links.push({ statementId, place, entryId: id });
+			}
+			rows.receipts.push(...(await numbered(tx, receipt, drafts)));
+			statements.push({
+				account: account.name,
+				reference: statement.header.reference,
+				closing: statement.balances.closing,
+				closingOn: statement.balances.closingOn,
+				currency: account.currency,
+				entriesNew: fresh,
+				entriesKnown: known.length - fresh,
+				notBooked: statement.notBooked,
+				balanceChecked: statement.balanceChecked
+			});
+		}
+		const entriesNew = rows.entries.length;
+		const entriesKnown = rows.links.length - entriesNew;
+		const actId = await ctx.record({
+			summary: { file: file.name, entriesNew, entriesKnown },
+			facts: { sha256: file.sha256 }
+		});
+		const { name, sha256, bytes } = file;
+		await tx.insert(bankFile).values({ id: fileId, actId, name, sha256, bytes, entriesNew, entriesKnown });
+		for (const [part, gzip] of file.parts.entries())
+			await tx.insert(bankFilePart).values({ fileId, part, gzip });
+		await insertRows(tx, bankStatement, rows.statements);
+		await insertRows(tx, bankEntry, rows.entries);
+		await insertRows(tx, statementEntry, rows.links);
+		await insertRows(tx, receipt, rows.receipts);
+		await insertRows(
+			tx,
+			receiptState,
+			rows.receipts.map((row) => waitingState(row.id, row.booked, actId))
+		);
+		return { name: file.name, before: null, statements, entriesNew, entriesKnown };
+	}
+});
+
+async function importedBefore(tx: Tx, sha256: string): Promise<Imported['before']> {
+	const row = await tx
+		.select({ at: act.at, who: act.userName })
+		.from(bankFile)
+		.innerJoin(act, eq(act.id, bankFile.actId))
+		.where(eq(bankFile.sha256, sha256))
+		.get();
+	return row ?? null;
+}
+
+/** The firm's accounts that the statements name; refuses a file with one that is not ours, or in another currency. */
+async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
+	const numbers = [...new Set(statements.map((statement) => statement.header.account))];
+	const found = await tx
+		.select()
+		.from(bankAccount)
+		.where(and(inArray(bankAccount.number, numbers)));
+	const accounts = new Map(found.map((row) => [row.number, row]));
+	const problems: Problem[] = [];
+	for (const { header, entries } of statements) {
+		const place = { statement: header.reference };
+		const account = accounts.get(header.account);
+		const currency = header.currency ?? entries[0]?.currency ?? '';
+		if (!account) problems.push({ code: 'account-unknown', account: header.account, currency, ...place });
+		else if (currency && currency !== account.currency)
+			problems.push({
+				code: 'account-currency',
+				account: header.account,
+				found: currency,
+				want: account.currency,
+				...place
+			});
+		else
+			for (const entry of entries)
+				if (entry.currency !== account.currency)
+					problems.push({
+						code: 'entry-currency',
+						found: entry.currency,
+						account: account.currency,
+						entry: entry.bankReference ?? entry.entryReference ?? `number ${entry.index + 1}`,
+						...place
+					});
+	}
+	if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
+	return accounts;
+}
+
+function entryRow(
+	entry: StatementEntry,
+	id: number,
+	bankAccountId: number,
+	fingerprint: string
+): typeof bankEntry.$inferInsert {
+	const { booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges } =
+		entry;
+	const details = JSON.stringify(entry.details);
+	return {
+		id,
+		bankAccountId,
+		fingerprint,
+		booked,
+		valued,
+		amount,
+		currency,
+		reversal,
+		entryReference,
+		bankReference,
+		code,
+		text,
+		charges,
+		details
+	};
+}

@@ -1,0 +1,57 @@
+import { and, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { journalOfSetAside } from '../../../core/5-journal/journal-of-set-aside';
+import { ledgerAccount } from '../../platform/db/schema';
+import { postJournal } from '../../ledger/store/post-journal';
+import { rememberAside } from '../store/aside-rules';
+import { whereMoneyLies } from '../store/where-money-lies';
+import { defineAct } from '../../act/define-act';
+import { moneyOf } from './accounting-day';
+import { moveReceipt } from '../store/receipt-states';
+import { DomainError } from '../../act/domain-error';
+import { takeReceipt } from './take-receipt';
+
+export const setAsideInput = z.object({
+	receiptId: z.number().int(),
+	receiptVersion: z.number().int(),
+	account: z.string().min(1, 'Choose the ledger account.'),
+	/** Whether money of this name goes there from now on: proposed, not posted by itself. */
+	remember: z.boolean().default(false)
+});
+
+/** Books money that is not a customer's (either direction) on a ledger account. */
+export const setAside = defineAct({
+	kind: 'set-aside',
+	role: 'clerk',
+	input: setAsideInput,
+	run: async (ctx, input): Promise<{ actId: number }> => {
+		const { tx } = ctx;
+		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
+		const target = await tx
+			.select()
+			.from(ledgerAccount)
+			.where(and(eq(ledgerAccount.code, input.account), eq(ledgerAccount.forSettingAside, true)))
+			.get();
+		if (!target) throw new DomainError({ code: 'not-found', what: `ledger account ${input.account}` });
+		const lies = whereMoneyLies(row, state);
+		const { date, base } = await moneyOf(tx, row, state, ctx.today);
+		const amount = row.amount;
+		const actId = await ctx.record({
+			date,
+			summary: { amount, currency: row.currency, account: target.name },
+			facts: { account: target.code },
+			receiptId: row.id
+		});
+		await moveReceipt(tx, { id: row.id, state: state.state }, 'set_aside', actId);
+		if (input.remember && row.payerName) await rememberAside(tx, row.payerName, target.code, ctx.who.name);
+		const posting = {
+			amount,
+			base,
+			currency: row.currency,
+			bankLedger: lies.ledger,
+			bankEntryId: lies.bankEntryId
+		};
+		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
+		return { actId };
+	}
+});

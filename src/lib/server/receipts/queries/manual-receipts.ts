@@ -1,0 +1,91 @@
+import { asc, desc, eq, isNull, inArray, and } from 'drizzle-orm';
+import { addDays } from '../../../core/day/arithmetic';
+import { methodsOf } from '../../firm/store/methods';
+import {
+	bankAccount,
+	customer,
+	manualReceipt,
+	payingInSlip,
+	receipt,
+	receiptState,
+	slipReceipt
+} from '../../platform/db/schema';
+import { onItsWay } from '../store/on-its-way';
+import { readSetting } from '../../firm/store/settings';
+import { defineLook } from '../../act/define-look';
+
+/** After so many days without being seen at the bank, recorded money is pointed out. */
+const LATE_DAYS = 5;
+const SLIPS = 12;
+
+/** Payments recorded by hand: typed and not posted, dated for later, waiting for a slip, and on their way. */
+export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { today }) => {
+	const drafts = await db
+		.select({ draft: manualReceipt, name: customer.name, code: customer.code })
+		.from(manualReceipt)
+		.innerJoin(customer, eq(customer.id, manualReceipt.customerId))
+		.orderBy(asc(manualReceipt.date), asc(manualReceipt.id));
+	const rows = drafts.map(({ draft, name, code }) => ({ ...draft, name, code }));
+	const loose = await db
+		.select({
+			id: receipt.id,
+			booked: receipt.booked,
+			method: receipt.method,
+			reference: receipt.text,
+			name: receipt.payerName,
+			amount: receipt.amount,
+			currency: receipt.currency
+		})
+		.from(receipt)
+		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.leftJoin(slipReceipt, eq(slipReceipt.receiptId, receipt.id))
+		.where(
+			and(
+				isNull(receipt.bankEntryId),
+				inArray(receipt.method, ['cheque', 'cash']),
+				eq(receiptState.state, 'allocated'),
+				isNull(slipReceipt.slipId)
+			)
+		)
+		.orderBy(asc(receipt.id));
+	const way = await onItsWay(db);
+	const open = new Set(way.filter((one) => one.kind === 'receipt').map((one) => one.id));
+	return {
+		methods: await methodsOf(db),
+		due: rows.filter((row) => row.date <= today),
+		dated: rows.filter((row) => row.date > today),
+		loose: loose.filter((row) => open.has(row.id)),
+		banks: await db
+			.select({ id: bankAccount.id, name: bankAccount.name, currency: bankAccount.currency })
+			.from(bankAccount)
+			.orderBy(asc(bankAccount.id)),
+		slips: await db.select().from(payingInSlip).orderBy(desc(payingInSlip.id)).limit(SLIPS),
+		way,
+		lateSince: addDays(today, -LATE_DAYS)
+	};
+});
+
+/** One paying-in slip with its payments, for printing. */
+export const lookAtSlip = defineLook('reader', async (db, id: number) => {
+	const slip = await db
+		.select({ slip: payingInSlip, bank: bankAccount })
+		.from(payingInSlip)
+		.innerJoin(bankAccount, eq(bankAccount.id, payingInSlip.bankAccountId))
+		.where(eq(payingInSlip.id, id))
+		.get();
+	if (!slip) return null;
+	const rows = await db
+		.select({
+			id: receipt.id,
+			name: receipt.payerName,
+			method: receipt.method,
+			reference: receipt.text,
+			amount: receipt.amount,
+			currency: receipt.currency
+		})
+		.from(slipReceipt)
+		.innerJoin(receipt, eq(receipt.id, slipReceipt.receiptId))
+		.where(eq(slipReceipt.slipId, id))
+		.orderBy(asc(receipt.id));
+	return { ...slip, rows, firm: await readSetting(db, 'firm') };
+});

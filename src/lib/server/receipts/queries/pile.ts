@@ -1,0 +1,102 @@
+import { and, eq, inArray, max, sql } from 'drizzle-orm';
+import { type Band, saysReturned } from '../../../core/3-matching';
+import { nameKey } from '../../../core/text/name-key';
+import type { Db } from '../../platform/db/open';
+import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../../platform/db/schema';
+import { answeredPile } from '../../services/answers/answers';
+import { readSetting } from '../../firm/store/settings';
+import { defineLook } from '../../act/define-look';
+
+export interface PileRow {
+	readonly id: number;
+	readonly version: number;
+	readonly band: Band;
+	readonly held: string | null;
+	/** The customer's name where known, else the payer's as the bank prints it. */
+	readonly who: string;
+	readonly amount: number;
+	readonly currency: string;
+	/** Numbers of the items that the answer takes. */
+	readonly numbers: readonly string[];
+	/** Amount placed by the answer, minus the open total of its items when short. */
+	readonly gap: number;
+	readonly otherAnswers: number;
+	readonly text: string;
+	/** Whether a debit entry says that a payment came back. */
+	readonly cameBack: boolean;
+	/** Where a rule would set it aside, or null. */
+	readonly aside: string | null;
+}
+
+/** An account with credit that something owed could be paid from. */
+export interface CreditRow {
+	readonly customerId: number;
+	readonly name: string;
+	readonly currency: string;
+	readonly amount: number;
+	/** The document that a deposit of it was paid for, where that is open now. */
+	readonly deposit: string | null;
+}
+
+/** The pile on Money in: every receipt that waits, by how sure the answer is. */
+export const lookAtPile = defineLook('reader', async (db, _: null) => {
+	const { receipts, answers, books, fresh } = await answeredPile(db);
+	const customers = new Map(books.customers.map((row) => [row.id, row.name]));
+	const items = new Map(books.items.map((row) => [row.id, row]));
+	const rules = (await readSetting(db, 'asideRules')) ?? {};
+	const rows: PileRow[] = receipts.map((row) => {
+		const answer = answers.get(row.id)!;
+		const lines = answer.lines.filter((line) => items.has(line.itemId));
+		const open = lines.reduce((sum, line) => sum + Math.sign(line.cash) * items.get(line.itemId)!.open, 0);
+		return {
+			id: row.id,
+			version: row.version,
+			band: answer.band,
+			held: row.heldBecause,
+			who: (answer.customerId && customers.get(answer.customerId)) || row.payerName || 'Unnamed payer',
+			amount: row.amount,
+			currency: row.currency,
+			numbers: [...new Set(lines.map((line) => items.get(line.itemId)!.number))],
+			gap: lines.length ? row.amount - open : 0,
+			otherAnswers: answer.otherAnswers,
+			text: row.text,
+			cameBack: row.amount < 0 && saysReturned(row),
+			aside: (row.payerName && rules[nameKey(row.payerName)]?.account) || null
+		};
+	});
+	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);
+	const done = await db
+		.select({ n: sql<number>`count(*)` })
+		.from(bankStatement)
+		.innerJoin(statementEntry, eq(statementEntry.statementId, bankStatement.id))
+		.innerJoin(receipt, eq(receipt.bankEntryId, statementEntry.entryId))
+		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['allocated', 'set_aside'])))
+		.get();
+	return { rows, fresh, doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) };
+});
+
+/** Accounts where credit on account, or a credit note, could meet something that is owed. */
+async function creditsToPlace(db: Db): Promise<CreditRow[]> {
+	return db.all<CreditRow>(sql`
+		with credit as (
+			select s.customer_id, r.currency, sum(s.on_account) as amount
+			from receipt_state s join receipt r on r.id = s.receipt_id
+			where s.on_account > 0 group by 1, 2
+			union all
+			select customer_id, currency, sum(open) from item_state
+			where open > 0 and kind = 'credit_note' group by 1, 2
+		)
+		select c.id as customerId, c.name as name, credit.currency as currency, sum(credit.amount) as amount,
+			(select min(d.number) from receipt_state s join item i on i.customer_id = s.customer_id
+				join item_state o on o.item_id = i.id join document d on d.id = i.document_id
+				where s.customer_id = c.id and s.on_account > 0 and s.deposit_for is not null and o.open > 0
+				and s.deposit_for in (d.order_reference, d.purchase_order)) as deposit
+		from credit join customer c on c.id = credit.customer_id
+		where exists (
+			select 1 from item_state o where o.customer_id = credit.customer_id
+			and o.currency = credit.currency and o.open > 0 and o.kind <> 'credit_note'
+		)
+		group by c.id, credit.currency
+		order by deposit is null, c.name, credit.currency`);
+}

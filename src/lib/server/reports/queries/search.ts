@@ -1,0 +1,158 @@
+import { minor } from '../../../core/money/minor';
+import { asc, desc, eq, inArray, like, or } from 'drizzle-orm';
+import { parseTyped } from '../../../core/money/parse-typed';
+import type { Db } from '../../platform/db/open';
+import {
+	bankEntry,
+	customer,
+	customerName,
+	document,
+	item,
+	itemState,
+	receipt,
+	receiptState
+} from '../../platform/db/schema';
+import { readSetting } from '../../firm/store/settings';
+import { defineLook } from '../../act/define-look';
+
+/** One thing found, with the page on which it is seen. */
+export interface Finding {
+	readonly kind: 'customer' | 'document' | 'receipt';
+	readonly name: string;
+	/** What tells it from others of its kind. */
+	readonly about: string;
+	readonly amount: number | null;
+	/** What of a document is open; null for anything else. */
+	readonly open: number | null;
+	readonly currency: string;
+	readonly day: string | null;
+	readonly href: string;
+}
+
+const MOST = 8;
+
+/**
+ * Customers, documents and receipts by any part of a number, name, order or reference, or by an amount as it is typed
+ * ("1,889.20"); at most 8 of each, the open and the newest first.
+ */
+export const searchBooks = defineLook('reader', async (db, text: string): Promise<Finding[]> => {
+	const plain = text.trim().replace(/[%_]/g, '').slice(0, 100);
+	if (plain.length < 2) return [];
+	const part = `%${plain}%`;
+	const firm = await readSetting(db, 'firm');
+	const typed = /\d/.test(plain) ? parseTyped(plain, firm?.baseCurrency ?? 'GBP') : null;
+	const amount = typeof typed === 'number' && typed > 0 ? typed : null;
+	return [
+		...(await customersBy(db, part)),
+		...(await documentsBy(db, part, amount)),
+		...(await receiptsBy(db, part, amount))
+	];
+});
+
+async function customersBy(db: Db, part: string): Promise<Finding[]> {
+	const named = db
+		.select({ id: customerName.customerId })
+		.from(customerName)
+		.where(like(customerName.name, part));
+	const rows = await db
+		.select({ code: customer.code, name: customer.name, currency: customer.currency })
+		.from(customer)
+		.where(or(like(customer.name, part), like(customer.code, part), inArray(customer.id, named)))
+		.orderBy(asc(customer.name), asc(customer.id))
+		.limit(MOST);
+	return rows.map(({ code, name, currency }) => ({
+		...{ kind: 'customer', name, about: code, amount: null, open: null, currency, day: null },
+		href: `/customers/${code}`
+	}));
+}
+
+async function documentsBy(db: Db, part: string, amount: number | null): Promise<Finding[]> {
+	const documents = db
+		.select({ id: document.id })
+		.from(document)
+		.where(
+			or(
+				like(document.number, part),
+				like(document.purchaseOrder, part),
+				like(document.orderReference, part),
+				like(document.paymentReference, part)
+			)
+		);
+	// An open amount is looked for among what is open, a total among the documents' parts.
+	const openNow = db
+		.select({ id: itemState.itemId })
+		.from(itemState)
+		.where(eq(itemState.open, minor(amount ?? -1)));
+	const rows = await db
+		.select({
+			id: item.id,
+			number: document.number,
+			...{ part: item.part, parts: item.parts, due: item.due, total: item.total },
+			open: itemState.open,
+			currency: document.currency,
+			customer: customer.name,
+			code: customer.code
+		})
+		.from(item)
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(itemState, eq(itemState.itemId, item.id))
+		.innerJoin(customer, eq(customer.id, item.customerId))
+		.where(
+			amount === null
+				? inArray(item.documentId, documents)
+				: or(inArray(item.documentId, documents), eq(item.total, minor(amount)), inArray(item.id, openNow))
+		)
+		.orderBy(desc(itemState.open), desc(item.id))
+		.limit(MOST);
+	return rows.map((row) => ({
+		kind: 'document',
+		name: row.parts > 1 ? `${row.number} (${row.part} of ${row.parts})` : row.number,
+		about: row.customer,
+		amount: row.total,
+		open: row.open,
+		currency: row.currency,
+		day: row.due,
+		href: `/customers/${row.code}?item=${row.id}`
+	}));
+}
+
+async function receiptsBy(db: Db, part: string, amount: number | null): Promise<Finding[]> {
+	const entries = db
+		.select({ id: bankEntry.id })
+		.from(bankEntry)
+		.where(or(like(bankEntry.bankReference, part), like(bankEntry.entryReference, part)));
+	const words = or(
+		like(receipt.payerName, part),
+		like(receipt.text, part),
+		like(receipt.structuredReference, part),
+		like(receipt.endToEndId, part),
+		inArray(receipt.bankEntryId, entries)
+	);
+	const rows = await db
+		.select({
+			id: receipt.id,
+			...{ booked: receipt.booked, amount: receipt.amount, currency: receipt.currency },
+			...{ name: receipt.payerName, text: receipt.text },
+			state: receiptState.state,
+			actId: receiptState.actId,
+			lastActId: receiptState.lastActId
+		})
+		.from(receipt)
+		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.where(amount === null ? words : or(words, eq(receipt.amount, minor(amount))))
+		.orderBy(desc(receipt.booked), desc(receipt.id))
+		.limit(MOST);
+	return rows.map((row) => ({
+		kind: 'receipt',
+		name: row.name ?? 'Unnamed payer',
+		about: row.text,
+		amount: row.amount,
+		open: null,
+		currency: row.currency,
+		day: row.booked,
+		href:
+			row.state === 'waiting' || row.state === 'held'
+				? `/money-in?receipt=${row.id}`
+				: `/books/journal?act=${row.actId ?? row.lastActId}`
+	}));
+}

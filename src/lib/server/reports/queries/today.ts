@@ -1,0 +1,157 @@
+import { ZERO } from '../../../core/money/minor';
+import { and, desc, eq, gt, gte, inArray, lt, lte, ne, sql } from 'drizzle-orm';
+import { CHART } from '../../../core/5-journal/chart';
+import { age } from '../../../core/6-reports/age';
+import { addDays, firstOfMonth } from '../../../core/day/arithmetic';
+import type { Day } from '../../../core/day/day';
+import type { Minor } from '../../../core/money/minor';
+import {
+	bankAccount,
+	bankStatement,
+	customer,
+	delivery,
+	document,
+	item,
+	itemState,
+	journalLine,
+	letter,
+	receipt,
+	receiptState
+} from '../../platform/db/schema';
+import { isOpen, signedOpenBase } from '../../documents/store/is-open';
+import { readSetting } from '../../firm/store/settings';
+import { answeredPile } from '../../services/answers/answers';
+import { defineLook } from '../../act/define-look';
+
+const MOST_LATE = 7;
+
+/** Today: what the day asks for, with true figures. Sums over currencies are in base currency. */
+export const lookAtToday = defineLook('reader', async (db, _: null, { today }) => {
+	const firm = await readSetting(db, 'firm');
+	const pile = await answeredPile(db);
+	const bands = { certain: 0, likely: 0, choose: 0, none: 0 };
+	let out = 0;
+	const waiting: Record<string, number> = {};
+	for (const row of pile.receipts) {
+		if (row.amount < 0) {
+			out++;
+			continue;
+		}
+		bands[pile.answers.get(row.id)!.band]++;
+		waiting[row.currency] = (waiting[row.currency] ?? 0) + row.amount;
+	}
+	const banks = await db
+		.select({
+			name: bankAccount.name,
+			closingOn: sql<string | null>`max(${bankStatement.closingOn})`
+		})
+		.from(bankAccount)
+		.leftJoin(bankStatement, eq(bankStatement.bankAccountId, bankAccount.id))
+		.groupBy(bankAccount.id);
+	const owed = await db
+		.select({
+			all: sql<number>`coalesce(sum(${signedOpenBase}), 0)`,
+			late: sql<number>`coalesce(sum(case when ${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge') then ${itemState.openBase} else 0 end), 0)`
+		})
+		.from(itemState)
+		.where(isOpen)
+		.get();
+	const onAccount = await db
+		.select({ sum: sql<number>`coalesce(sum(${receiptState.onAccountBase}), 0)` })
+		.from(receiptState)
+		.where(gt(receiptState.onAccount, ZERO))
+		.get();
+	const letters = await db
+		.select({ state: delivery.state, n: sql<number>`count(*)` })
+		.from(delivery)
+		.innerJoin(letter, eq(letter.id, delivery.letterId))
+		.where(inArray(delivery.state, ['waiting', 'refused', 'failed']))
+		.groupBy(delivery.state);
+	return {
+		/** False where receipts are still being answered: then it pays to ask again. */
+		answered: pile.fresh,
+		baseCurrency: firm?.baseCurrency ?? 'GBP',
+		banks,
+		bands,
+		out,
+		waiting,
+		waitingCount: Object.values(bands).reduce((a, b) => a + b, 0),
+		waitingCustomers: new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? [])).size,
+		owed: (owed?.all ?? 0) - (onAccount?.sum ?? 0),
+		late: owed?.late ?? 0,
+		month: await monthSoFar(),
+		lateAccounts: await lateAccounts(),
+		letters: Object.fromEntries(letters.map((row) => [row.state, row.n]))
+	};
+
+	async function monthSoFar() {
+		const from = firstOfMonth(today);
+		const collected = await db
+			.select({ day: receipt.booked, amount: sql<number>`sum(-${journalLine.base})` })
+			.from(receiptState)
+			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+			.innerJoin(
+				journalLine,
+				and(eq(journalLine.actId, receiptState.actId), eq(journalLine.account, CHART.receivables.code))
+			)
+			.where(
+				and(
+					eq(receiptState.state, 'allocated'),
+					gte(receiptState.booked, from),
+					lte(receiptState.booked, today)
+				)
+			)
+			.groupBy(receipt.booked);
+		const fellDue = await db
+			.select({ day: item.due, amount: sql<number>`sum(${item.totalBase})` })
+			.from(item)
+			.innerJoin(document, eq(document.id, item.documentId))
+			.where(and(gte(item.due, from), lte(item.due, today), ne(document.kind, 'credit_note')))
+			.groupBy(item.due);
+		const sum = (rows: { day: string; amount: number }[]) =>
+			new Map(rows.map((row) => [row.day, row.amount]));
+		const [money, due] = [sum(collected), sum(fellDue)];
+		const days: { day: Day; collected: number; fellDue: number }[] = [];
+		for (let one = from, a = 0, b = 0; one <= today; one = addDays(one, 1)) {
+			a += money.get(one) ?? 0;
+			b += due.get(one) ?? 0;
+			days.push({ day: one, collected: a, fellDue: b });
+		}
+		return days;
+	}
+
+	async function lateAccounts() {
+		const late = await db
+			.select({
+				id: customer.id,
+				code: customer.code,
+				name: customer.name,
+				late: sql<number>`sum(${itemState.openBase})`
+			})
+			.from(itemState)
+			.innerJoin(customer, eq(customer.id, itemState.customerId))
+			.where(and(isOpen, lt(itemState.due, today), inArray(itemState.kind, ['invoice', 'charge'])))
+			.groupBy(customer.id)
+			.orderBy(desc(sql`sum(${itemState.openBase})`))
+			.limit(MOST_LATE);
+		if (late.length === 0) return [];
+		const rows = await db
+			.select({ customerId: itemState.customerId, due: itemState.due, open: signedOpenBase })
+			.from(itemState)
+			.where(
+				and(
+					isOpen,
+					inArray(
+						itemState.customerId,
+						late.map((row) => row.id)
+					)
+				)
+			);
+		return late.map((row) => {
+			const items = rows
+				.filter((one) => one.customerId === row.id)
+				.map(({ due, open }) => ({ due: due, open: open as Minor }));
+			return { ...row, owed: items.reduce((sum, one) => sum + one.open, 0), aged: age(items, today) };
+		});
+	}
+});

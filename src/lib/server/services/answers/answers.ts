@@ -1,0 +1,240 @@
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import {
+	type Answer,
+	type AnswerFailure,
+	answerPile,
+	type MatchBooks,
+	notYet
+} from '../../../core/3-matching';
+import type { ReceiptFacts } from '../../../core/model/records';
+import { minor, type Minor } from '../../../core/money/minor';
+import { allocationInput, type AllocationInput } from '../../allocation/allocation-input';
+import { act, receipt, receiptState } from '../../platform/db/schema';
+import type { Db, Reader } from '../../platform/db/open';
+import { matchingBooks } from '../../matching/store/matching-books';
+import { logFailure, logTrace } from '../../platform/log';
+import { traceOf, type Trace } from '../../platform/trace-of';
+import { runWorker } from '../../platform/worker-pool';
+
+export interface Waiting extends ReceiptFacts {
+	readonly version: number;
+	readonly heldBecause: string | null;
+	/** The act that booked it to unidentified receipts, where it lies there meanwhile. */
+	readonly unidentifiedActId: number | null;
+	readonly bankEntryId: number | null;
+	/** What was laid when it was held, or null. */
+	readonly heldOrder: AllocationInput | null;
+	readonly charges: Minor;
+	/** What a processor is known to have kept: the payer is credited with it as well. */
+	readonly fee: Minor;
+	readonly parentId: number | null;
+	readonly method: string;
+	/** The bank's reason where the entry is a return. */
+	readonly returnReason: string | null;
+}
+
+export interface Pile {
+	readonly receipts: readonly Waiting[];
+	readonly answers: ReadonlyMap<number, Answer>;
+	readonly books: MatchBooks;
+	/** The newest act of the books that it was answered for. */
+	readonly actId: number;
+	/** False where something was done since, and a newer one is being made. */
+	readonly fresh: boolean;
+	/** Receipts on which answering failed, and how: they are answered "not yet". */
+	readonly failures: readonly { readonly receiptId: number | null; readonly trace: Trace }[];
+}
+
+/** Where books can be read by a thread of its own. */
+export interface BooksPlace {
+	readonly url: string;
+	readonly token?: string;
+}
+
+/** So many milliseconds a page waits for the newest answers, where it can show those before. */
+const PATIENCE = 400;
+/** And so many where there are none yet: then it shows what waits, and the answers when they are there. */
+const FIRST_PATIENCE = 3_000;
+
+interface Kept {
+	/** The last that was made. */
+	pile: Pile | null;
+	making: { readonly actId: number; readonly pile: Promise<Pile> } | null;
+}
+
+const kept = new WeakMap<Db, Kept>();
+const places = new WeakMap<Db, BooksPlace>();
+
+/** From now on the receipts of these books are answered in a thread of its own, where the application is built. */
+export function answerInThread(db: Db, place: BooksPlace): void {
+	places.set(db, place);
+}
+
+/**
+ * All receipts that wait, answered together; anew only when something was done since. Where that takes longer than a page may
+ * wait, what was answered before is given, without what is gone; then `fresh` is false and it pays to ask again.
+ * @param patience milliseconds to wait for the newest; nought does not wait at all
+ */
+export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
+	const actId = await newestAct(db);
+	const mine = kept.get(db) ?? { pile: null, making: null };
+	kept.set(db, mine);
+	if (mine.pile && mine.pile.actId >= actId) return mine.pile;
+	const before = mine.pile;
+	const newest = newestPile(db, actId, mine);
+	if (patience === Infinity) return newest;
+	// Answers that cannot be made stop nobody: what waits is shown as it is.
+	const made = newest.catch((error: unknown) => {
+		logFailure('answering the receipts that wait', error);
+		return null;
+	});
+	const bound = before ? patience : Math.max(patience, FIRST_PATIENCE);
+	const pile = bound <= 0 ? null : await within(made, bound);
+	return pile ?? asFarAsKnown(db, before ?? NO_PILE);
+}
+
+/** What is there before anything was answered. */
+const NO_PILE: Pile = {
+	...{ receipts: [], answers: new Map(), books: { customers: [], items: [] }, actId: 0, fresh: false },
+	failures: []
+};
+
+/** What comes of work within so many milliseconds; null where that is too short. */
+async function within<T>(work: Promise<T>, milliseconds: number): Promise<T | null> {
+	let timer: NodeJS.Timeout | undefined;
+	const late = new Promise<null>((done) => (timer = setTimeout(() => done(null), milliseconds)));
+	try {
+		return await Promise.race([work, late]);
+	} finally {
+		clearTimeout(timer);
+	}
+}
+
+/** A failure as it crosses threads. */
+function asText({ receiptId, error }: AnswerFailure) {
+	return { receiptId, trace: traceOf(error) };
+}
+
+/** What was answered last for a receipt, as pages have shown it; null where nothing was. */
+export function answerGiven(db: Db, receiptId: number): Answer | null {
+	return kept.get(db)?.pile?.answers.get(receiptId) ?? null;
+}
+
+/** The pile for the books as they are now; one is made at a time. */
+async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
+	while (mine.making && mine.making.actId < actId) await mine.making.pile.catch(() => undefined);
+	if (!mine.making) {
+		const place = places.get(db);
+		const made =
+			(place && runWorker<BooksPlace, Pile>('answers-worker', place, { keeps: true })) ??
+			readPile(db).then(answerPileRead);
+		mine.making = { actId, pile: made };
+		made.then(
+			(pile) => {
+				for (const { receiptId, trace } of pile.failures)
+					logTrace('answering a receipt', trace, { ...(receiptId !== null && { id: receiptId }) });
+				mine.pile = pile;
+				mine.making = null;
+			},
+			() => (mine.making = null)
+		);
+	}
+	const pile = await mine.making.pile;
+	return pile.actId < actId ? newestPile(db, actId, mine) : pile;
+}
+
+async function newestAct(db: Reader): Promise<number> {
+	const last = await db.select({ id: act.id }).from(act).orderBy(desc(act.id)).limit(1).get();
+	return last?.id ?? 0;
+}
+
+/** What waits now, with the answers of before; what came since has none yet. */
+async function asFarAsKnown(db: Db, before: Pile): Promise<Pile> {
+	const receipts = await waitingReceipts(db);
+	const answers = new Map(
+		receipts.map((row) => [row.id, before.answers.get(row.id) ?? notYet(row)] as const)
+	);
+	return { ...before, receipts, answers, fresh: false };
+}
+
+/** What a pile is answered from. */
+interface PileRead {
+	readonly actId: number;
+	readonly receipts: readonly Waiting[];
+	readonly books: MatchBooks;
+}
+
+/**
+ * Reads what waits and what of the books matters to it.
+ * @param connection what `db` reads by, where it is a transaction of its own
+ */
+export async function readPile(db: Reader, connection: object = db): Promise<PileRead> {
+	const actId = await newestAct(db);
+	const receipts = await waitingReceipts(db);
+	return { actId, receipts, books: await matchingBooks(db, receipts, connection) };
+}
+
+/** Answers what was read, in the thread that calls; the books may go on meanwhile. */
+export function answerPileRead({ actId, receipts, books }: PileRead): Pile {
+	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
+	const { answers, failures } = answerPile(gross, books);
+	return {
+		...{ receipts, books, actId, fresh: true, failures: failures.map(asText) },
+		answers: new Map(answers.map((answer) => [answer.receiptId, answer]))
+	};
+}
+
+/** How many receipts wait. */
+export async function countWaiting(db: Reader): Promise<number> {
+	const row = await db
+		.select({ n: sql<number>`count(*)` })
+		.from(receiptState)
+		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.get();
+	return row?.n ?? 0;
+}
+
+async function waitingReceipts(db: Reader): Promise<Waiting[]> {
+	const rows = await db
+		.select({ row: receipt, state: receiptState })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.orderBy(asc(receiptState.booked), asc(receipt.id));
+	return rows.map(({ row, state }) => ({
+		id: row.id,
+		booked: row.booked,
+		amount: row.amount as Minor,
+		currency: row.currency,
+		payerName: row.payerName,
+		payerAccount: row.payerAccount,
+		text: row.text,
+		structuredReference: row.structuredReference,
+		endToEndId: row.endToEndId,
+		knownCustomerId: row.knownCustomerId,
+		version: state.version,
+		heldBecause: state.heldBecause,
+		unidentifiedActId: state.unidentifiedActId,
+		heldOrder: heldOrderOf(state.heldOrder),
+		bankEntryId: row.bankEntryId,
+		charges: row.charges as Minor,
+		fee: row.fee as Minor,
+		parentId: row.parentId,
+		method: row.method,
+		returnReason: row.returnReason
+	}));
+}
+
+/** What was laid when it was held; what cannot be read is not there. */
+function heldOrderOf(stored: string | null): AllocationInput | null {
+	const read = stored === null ? null : allocationInput.safeParse(jsonOf(stored));
+	return read?.success ? read.data : null;
+}
+
+function jsonOf(text: string): unknown {
+	try {
+		return JSON.parse(text);
+	} catch {
+		return null;
+	}
+}

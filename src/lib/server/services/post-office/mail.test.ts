@@ -1,0 +1,227 @@
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { asc, eq } from 'drizzle-orm';
+import { simpleParser } from 'mailparser';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { sendAgain } from '../../letters/commands/send-again';
+import { sendLetters } from '../../letters/commands/send-letters';
+import { setAddress } from '../../customers/commands/set-address';
+import { perform } from '../../act/perform';
+import { reinstate } from '../../allocation/commands/reinstate';
+import { allocateReceipt } from '../../allocation/commands/allocate-receipt';
+import { undoPosting } from '../../allocation/commands/undo-posting';
+import type { Books } from '../../platform/db/open';
+import { delivery, letter, message } from '../../platform/db/schema';
+import { prepareLetters } from '../prepare-letters';
+import { lookAtRun } from '../../letters/queries/letters';
+import {
+	as,
+	bankXml,
+	bringIn,
+	CLERK,
+	credit,
+	done,
+	invoices,
+	newDocument,
+	READER,
+	testBooks,
+	TODAY
+} from '../../testing';
+import { deliverWaiting } from './deliver';
+import { startStandIn } from '../../platform/mail/stand-in';
+
+const viewer = { who: CLERK, today: TODAY };
+const now = () => '2026-10-30T10:00:00.000Z';
+let books: Books;
+let folder: string;
+beforeEach(async () => {
+	books = await testBooks();
+	folder = mkdtempSync(join(tmpdir(), 'odd-penny-mail-'));
+	await invoices(books, newDocument('AK-1', 1, 1000), newDocument('AK-2', 2, 2000));
+});
+const chosen = [
+	{ customerId: 1, currency: 'GBP' },
+	{ customerId: 2, currency: 'GBP' }
+];
+const states = async () =>
+	(await books.db.select().from(delivery).orderBy(asc(delivery.letterId))).map((row) => row.state);
+async function send(kind: 'statement' | 'reminder') {
+	const prepared = await prepareLetters(books.db, kind, chosen, viewer, now());
+	if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
+	return perform(books, sendLetters, { kind, letters: prepared.value }, as(CLERK));
+}
+
+describe('letters', () => {
+	it('go by SMTP and are kept as they were sent; a refused address is said and the rest goes', async () => {
+		await done(
+			books,
+			setAddress,
+			{ customerId: 1, kind: 'statement', email: 'accounts@no-such-host.example' },
+			CLERK
+		);
+		await send('statement');
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['refused', 'sent']);
+		expect((await books.db.select().from(delivery).where(eq(delivery.letterId, 1)).get())!.answer).toContain(
+			'550'
+		);
+		const [file] = readdirSync(folder);
+		const arrived = await simpleParser(readFileSync(join(folder, file!)));
+		const kept = await books.db.select().from(message).where(eq(message.letterId, 2)).get();
+		const sent = await simpleParser(kept!.eml);
+		expect([arrived.messageId, arrived.subject, arrived.text]).toEqual([
+			sent.messageId,
+			sent.subject,
+			sent.text
+		]);
+		expect(arrived.attachments[0]!.content.equals(sent.attachments[0]!.content)).toBe(true);
+		expect(arrived.attachments[0]!.content.subarray(0, 5).toString()).toBe('%PDF-');
+		const stored = await books.db.select().from(letter).where(eq(letter.id, 2)).get();
+		expect(Buffer.from(stored!.pdf).equals(arrived.attachments[0]!.content)).toBe(true);
+	});
+	it('that no server takes fail with what was said, and can be sent again', async () => {
+		await send('reminder');
+		const busy = createServer((socket) => socket.end('421 4.3.2 too busy\r\n'));
+		await new Promise<void>((resolve) => busy.listen(0, '127.0.0.1', resolve));
+		await deliverWaiting(books, `smtp://127.0.0.1:${(busy.address() as { port: number }).port}`, now);
+		busy.close();
+		expect(await states()).toEqual(['failed', 'failed']);
+		await done(books, sendAgain, { letterId: 1 }, CLERK);
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['sent', 'failed']);
+	});
+	it('cut off while they were sent are not sent again by themselves', async () => {
+		await send('reminder');
+		await books.write((tx) => tx.update(delivery).set({ state: 'sending' }).where(eq(delivery.letterId, 1)));
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['failed', 'sent']);
+	});
+	it('are stopped when the account changed after they were written', async () => {
+		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
+		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
+		await done(
+			books,
+			allocateReceipt,
+			{
+				receiptId: 1,
+				receiptVersion: 1,
+				customerId: 1,
+				lines: [{ itemId: 1, version: 1, cash: 400, differences: [] }]
+			},
+			CLERK
+		);
+		const result = await perform(
+			books,
+			sendLetters,
+			{ kind: 'statement', letters: prepared.ok ? prepared.value : [] },
+			as(CLERK)
+		);
+		expect(result.ok ? [] : result.problems.map((problem) => problem.code)).toEqual(['letter-changed']);
+		expect(await states()).toEqual([]);
+	});
+	it('are the same byte for byte when written twice', async () => {
+		const [first, second] = [
+			await prepareLetters(books.db, 'statement', chosen, viewer, now()),
+			await prepareLetters(books.db, 'statement', chosen, viewer, now())
+		];
+		expect(first.ok && second.ok && first.value[0]!.pdf.equals(second.value[0]!.pdf)).toBe(true);
+	});
+	it('are not for a reader to send', async () => {
+		const result = await perform(books, sendLetters, { kind: 'statement', letters: [] }, as(READER));
+		expect(result.ok ? '' : result.problems[0]!.code).toBe('not-allowed');
+	});
+});
+
+it('the run says who would better wait, and why', async () => {
+	await bringIn(books, bankXml([credit(1000, 'AK-1')]));
+	const { rows, ready } = await lookAtRun(books.db, { kind: 'reminder', page: 0 }, viewer);
+	expect(ready).toEqual([{ customerId: rows[0]!.customerId, currency: 'GBP' }]);
+	expect(rows.map((row) => [row.code, row.late, row.leftOut])).toEqual([
+		['W2', 2000, null],
+		['H1', 1000, 'money-waiting']
+	]);
+});
+
+describe('a letter that is not so any more', () => {
+	const letters = async (ids = chosen) => {
+		const prepared = await prepareLetters(books.db, 'statement', ids, viewer, now());
+		if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
+		return prepared.value.map((one) => ({ ...one, corrects: one.letter.corrects, title: one.subject }));
+	};
+	const told = async () =>
+		(await lookAtRun(books.db, { kind: 'statement', page: 0, corrections: true }, viewer)).rows.map(
+			(row) => `${row.code} ${row.corrects}`
+		);
+	const place = (customerId: number, itemId: number, cash: number, version = 1) =>
+		done(
+			books,
+			allocateReceipt,
+			{
+				...{ receiptId: 1, receiptVersion: version, customerId },
+				lines: [{ itemId, version: 1, cash, differences: [] }]
+			},
+			CLERK
+		);
+	beforeEach(async () => {
+		await bringIn(books, bankXml([credit(400, 'AK-1')]));
+	});
+
+	it('is found once the payment it showed is taken off, and a corrected one takes its place', async () => {
+		const { actId } = await place(1, 1, 400);
+		await send('statement');
+		expect(await told()).toEqual([]);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+		const [mine, other] = await letters();
+		expect(mine!.corrects).toEqual({ kind: 'statement', date: '2026-10-30' });
+		expect(mine!.title).toContain('Corrected statement');
+		expect(mine!.body).toContain('takes its place');
+		expect(other!.corrects).toBeUndefined();
+		const one = await prepareLetters(books.db, 'statement', chosen.slice(0, 1), viewer, now());
+		await done(books, sendLetters, { kind: 'statement', letters: one.ok ? one.value : [] }, CLERK);
+		expect(await told()).toEqual([]);
+		expect((await letters())[0]!.corrects).toBeUndefined();
+	});
+
+	it('is so again where the undoing was taken back', async () => {
+		const { actId } = await place(1, 1, 400);
+		await send('reminder');
+		const undone = await done(books, undoPosting, { actId: actId! }, CLERK);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+		await done(books, reinstate, { actId: undone.actId }, CLERK);
+		expect(await told()).toEqual([]);
+	});
+
+	it('is not one that was sent before the payment was placed', async () => {
+		await send('statement');
+		const { actId } = await place(1, 1, 400);
+		await done(books, undoPosting, { actId: actId! }, CLERK);
+		expect(await told()).toEqual([]);
+	});
+
+	it('tells the account that had the money, not the one that gets it', async () => {
+		const { actId } = await place(1, 1, 400);
+		await send('statement');
+		await done(books, undoPosting, { actId: actId! }, CLERK);
+		await place(2, 2, 400, 3);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+	});
+
+	it('also where the money only lay on account, and lies on another account now', async () => {
+		const onAccount = (customerId: number, receiptVersion: number) =>
+			done(books, allocateReceipt, { receiptId: 1, receiptVersion, customerId, lines: [] }, CLERK);
+		const { actId } = await onAccount(1, 1);
+		await send('statement');
+		await done(books, undoPosting, { actId: actId! }, CLERK);
+		await onAccount(2, 3);
+		expect(await told()).toEqual(['H1 2026-10-30']);
+	});
+});

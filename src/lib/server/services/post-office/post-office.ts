@@ -1,0 +1,49 @@
+import type { Books } from '../../platform/db/open';
+import { deliverWaiting } from './deliver';
+import { logFailure } from '../../platform/log';
+import { startStandIn, type StandIn } from '../../platform/mail/stand-in';
+
+export interface PostOffice {
+	/** Starts sending what waits; a call while sending is under way makes it look once more. */
+	wake(): void;
+	/** Resolves when nothing waits any more. */
+	idle(): Promise<void>;
+	readonly standIn: boolean;
+	close(): Promise<void>;
+}
+
+/** Sends letters in the background, by `smtpUrl` or, with none, by the stand-in that keeps them in a folder. */
+export async function openPostOffice(
+	books: Books,
+	smtpUrl: string | null,
+	folder: string,
+	now: () => string
+): Promise<PostOffice> {
+	const standIn: StandIn | null = smtpUrl ? null : await startStandIn(folder);
+	const url = smtpUrl ?? standIn!.url;
+	let running: Promise<void> | null = null;
+	let again = false;
+	const run = async () => {
+		do {
+			again = false;
+			await deliverWaiting(books, url, now);
+		} while (again);
+	};
+	return {
+		standIn: standIn !== null,
+		wake() {
+			if (running) again = true;
+			else
+				running = run()
+					.catch((error) => logFailure('sending letters', error))
+					.finally(() => (running = null));
+		},
+		idle: async () => {
+			while (running) await running;
+		},
+		close: async () => {
+			while (running) await running;
+			await standIn?.close();
+		}
+	};
+}

@@ -1,0 +1,41 @@
+import { randomUUID } from 'node:crypto';
+import type { LetterKind } from '../../core/7-letters/letter';
+import type { Problem } from '../../core/problems';
+import { err, ok, type Result } from '../../core/result';
+import type { PreparedLetter } from '../letters/commands/send-letters';
+import type { Db } from '../platform/db/open';
+import type { Viewer } from '../act/define-look';
+import { lookAtLetter } from '../letters/queries/letters';
+import { letterVersions } from '../letters/store/letter-versions';
+import { composeMail } from '../letters/compose-mail';
+import { render } from './render-pdf';
+
+/** Writes letters for the accounts chosen: data, paper and message, all before anything is in the books. */
+export async function prepareLetters(
+	db: Db,
+	kind: LetterKind,
+	chosen: readonly { customerId: number; currency: string; returnedId?: number }[],
+	viewer: Viewer,
+	now: string
+): Promise<Result<PreparedLetter[]>> {
+	const problems: Problem[] = [];
+	const prepared: PreparedLetter[] = [];
+	// Before the letters: what changes while they are written is seen when they go.
+	const shows = await letterVersions(db, kind, chosen);
+	for (const [n, one] of chosen.entries()) {
+		const found = await lookAtLetter(db, { kind, ...one }, viewer);
+		if (!found.ok) {
+			problems.push(...found.problems);
+			continue;
+		}
+		const { letter, to } = found.value;
+		if (!to) {
+			problems.push({ code: 'address-missing', customer: letter.customer.name });
+			continue;
+		}
+		const pdf = await render({ what: 'letter', letter });
+		const mail = await composeMail(letter, pdf, to, randomUUID(), new Date(now));
+		prepared.push({ letter, to, pdf, shows: shows[n]!, ...mail });
+	}
+	return problems.length ? err(...problems) : ok(prepared);
+}

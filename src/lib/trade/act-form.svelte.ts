@@ -1,0 +1,156 @@
+import { deserialize } from '$app/forms';
+import { goto, invalidateAll } from '$app/navigation';
+import type { SubmitFunction } from '@sveltejs/kit';
+
+import type { Answered } from '$lib/server/platform/http/action';
+
+/** What an act is given, and what it gives. */
+export type GivenOf<A> = A extends { readonly input: { readonly _zod: { readonly input: infer G } } }
+	? G
+	: never;
+export type OutputOf<A> = A extends { readonly run: (...args: never[]) => Promise<infer O> } ? O : never;
+
+export interface ActFormOptions<Output> {
+	/** What is said where the server could not be reached or failed. */
+	readonly otherwise?: string;
+	/** What follows when it is done, before the page shows the books as they are now. */
+	readonly done?: (answer: Answered<Output>) => void | Promise<void>;
+	/** What is said where the act leads to another page. */
+	readonly leaving?: () => void;
+	/** Whether the page is loaded anew afterwards; it is, where this is left out. */
+	readonly refresh?: boolean;
+}
+
+interface Failed {
+	readonly problems?: readonly string[];
+	readonly fields?: Readonly<Record<string, string>>;
+}
+
+let forms = 0;
+
+/**
+ * A form that does an act: its key is made when it is shown, so that sending it twice does it once; while it is on its way it is
+ * busy; what the act refuses stands at its fields, the rest in `problems`; nothing that was typed is lost.
+ */
+export class ActForm<A, Given = GivenOf<A>> {
+	busy = $state(false);
+	#problems = $state.raw<readonly string[]>([]);
+	#fields = $state.raw<Readonly<Record<string, string>>>({});
+	#shownAtFields = $state.raw<readonly string[]>([]);
+	#key = crypto.randomUUID();
+	readonly #id = `act-form-${++forms}`;
+	readonly #action: string;
+	readonly #options: ActFormOptions<OutputOf<A>>;
+
+	constructor(action: string, options: ActFormOptions<OutputOf<A>> = {}) {
+		this.#action = action;
+		this.#options = options;
+	}
+
+	/** What stands at no field. */
+	get problems(): readonly string[] {
+		const atFields = new Set(this.#shownAtFields.map((name) => this.#fields[name]));
+		return this.#problems.filter((problem) => !atFields.has(problem));
+	}
+
+	/** Says something itself, such as that an amount cannot be read; an empty list takes all of it away. */
+	say(...problems: readonly string[]): void {
+		this.#problems = problems;
+		this.#fields = {};
+	}
+
+	/** What is wrong in a field. */
+	error(name: string): string | undefined {
+		return this.#fields[name];
+	}
+
+	/** The id under which a field's error stands. */
+	errorId(name: string): string {
+		return `${this.#id}-${name}`;
+	}
+
+	/** Says that the error of a field is shown beside it. */
+	showsAt(name: string): void {
+		if (!this.#shownAtFields.includes(name)) this.#shownAtFields = [...this.#shownAtFields, name];
+	}
+
+	/** Sends it without a form of HTML. Returns what the act gave, or null where it was refused. */
+	async send(given: Given): Promise<Answered<OutputOf<A>> | null> {
+		if (this.busy) return null;
+		this.#begin();
+		const body = new FormData();
+		body.set('json', JSON.stringify(given));
+		body.set('key', this.#key);
+		const result = await fetch(this.#action, {
+			method: 'POST',
+			body,
+			headers: { 'x-sveltekit-action': 'true' }
+		})
+			.then(async (answer) => deserialize(await answer.text()))
+			.catch(() => null);
+		return this.#take(result);
+	}
+
+	/**
+	 * For `use:enhance` of a form: sends its fields, or what is made of them.
+	 * @param make what the act is given; null where it cannot be sent yet (the reason was said)
+	 */
+	submit(make?: (form: FormData) => Given | null): SubmitFunction {
+		return ({ formData, cancel }) => {
+			if (this.busy) return cancel();
+			this.#begin();
+			if (make) {
+				const given = make(formData);
+				if (given === null) {
+					this.busy = false;
+					return cancel();
+				}
+				for (const [name, value] of [...formData]) if (typeof value === 'string') formData.delete(name);
+				formData.set('json', JSON.stringify(given));
+			}
+			formData.set('key', this.#key);
+			return async ({ result, formElement }) => {
+				const answer = await this.#take(result);
+				if (answer && !make) formElement.reset();
+			};
+		};
+	}
+
+	#begin(): void {
+		this.busy = true;
+		this.say();
+	}
+
+	async #take(
+		result: ({ readonly type: string } & Record<string, unknown>) | null
+	): Promise<Answered<OutputOf<A>> | null> {
+		this.busy = false;
+		if (result?.type === 'failure') {
+			const { problems, fields } = (result['data'] ?? {}) as Failed;
+			this.#problems = problems?.length ? problems : [this.#otherwise];
+			this.#fields = fields ?? {};
+			return null;
+		}
+		if (result?.type === 'redirect') {
+			this.#key = crypto.randomUUID();
+			this.#options.leaving?.();
+			await goto(result['location'] as string, { invalidateAll: true });
+			return null;
+		}
+		if (result?.type !== 'success') {
+			const told = result?.['error'] as { readonly message?: string; readonly failure?: string } | undefined;
+			const number = told?.failure && ` Its number in the log is ${told.failure}.`;
+			this.#problems = [(told?.message ?? this.#otherwise) + (number ?? '')];
+			return null;
+		}
+		this.#key = crypto.randomUUID();
+		const answer = result['data'] as unknown as Answered<OutputOf<A>>;
+		await this.#options.done?.(answer);
+		if (this.#options.refresh ?? true) await invalidateAll();
+		return answer;
+	}
+
+	get #otherwise(): string {
+		return this.#options.otherwise ?? 'That did not work. What is typed is kept; try again.';
+	}
+}

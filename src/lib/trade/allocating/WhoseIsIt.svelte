@@ -1,0 +1,75 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { money } from '$lib/words/en-GB/format';
+	import type { FoundCustomer } from '../../server/customers/queries/find-customers';
+	import { CustomerSearch } from '../find-customers.svelte';
+	import FittingSets from './FittingSets.svelte';
+
+	/** Finds an account by name, code, document number or open amount: as the owner of the money, or beside the owner. */
+	let {
+		mode,
+		mayBe = [],
+		came = null
+	}: {
+		mode: 'owner' | 'beside';
+		/** Who owes just what came. */
+		mayBe?: readonly FoundCustomer[];
+		/** What came, minor units, where nobody is known yet. */
+		came?: { receiptId: number; amount: number; currency: string } | null;
+	} = $props();
+	const search = new CustomerSearch();
+	let text = $derived.by(() => {
+		void mayBe;
+		return '';
+	});
+	const shown = $derived(text.trim() ? search.found : mayBe);
+	const label = $derived(
+		mode === 'owner'
+			? 'Whose is it? Name, code, document number or open amount'
+			: 'Take items of another account as well: name, code, document number or open amount'
+	);
+	function choose(id: number) {
+		const params = new URLSearchParams(page.url.searchParams);
+		const { pathname } = page.url;
+		if (page.data.desk?.receipt) params.set('receipt', String(page.data.desk.receipt.id));
+		if (mode === 'owner') params.set('customer', String(id));
+		else params.set('accounts', [...(params.get('accounts')?.split(',') ?? []), id].join(','));
+		void goto(`${pathname}?${params}`, { noScroll: true });
+	}
+</script>
+
+<div class="my-2">
+	<input
+		type="text"
+		aria-label={label}
+		placeholder={label}
+		class="w-full"
+		data-keep-enter
+		bind:value={text}
+		oninput={() => search.ask(text)}
+	/>
+	{#if came && !text.trim() && mayBe.length === 0}
+		<p class="mt-1 says">
+			Nobody owes just {money(came.amount, came.currency)}, in one open item, in two, or in all.
+		</p>
+	{/if}
+	{#if shown.length}
+		{#if !text.trim()}<p class="mt-2 text-sm font-semibold text-soft">Who owes just this</p>{/if}
+		<ul class="border border-rule bg-raised">
+			{#each shown as one (one.id)}
+				<li>
+					<button
+						class="flex w-full cursor-pointer gap-2 px-2 py-1 text-left hover:bg-wash"
+						onclick={() => choose(one.id)}
+						>{one.name} <span class="text-soft">{one.code}</span>
+						{#if one.by}<span class="ml-auto text-soft"
+								>{one.by.number}, {money(one.by.open, one.by.currency)} open</span
+							>{/if}</button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if came && came.amount > 0 && !text.trim()}<FittingSets {...came} />{/if}
+</div>

@@ -1,0 +1,168 @@
+import { itemLabel } from '../../core/4-allocation/item-label';
+import { overLimits, type Limits } from '../../core/4-allocation/over-limits';
+import { place } from '../../core/4-allocation/place';
+import type { PlaceOrder } from '../../core/4-allocation/place-order';
+import type { FeeKind, SurplusKind } from '../../core/model/placing';
+import type { DifferenceKind, OpenItem } from '../../core/model/records';
+import { minor, type Minor } from '../../core/money/minor';
+import type { Desk } from '../../server/allocation/queries/desk';
+import { DIFFERENCE_NAMES } from '../../words/en-GB/difference-names';
+import { list, money } from '../../words/en-GB/format';
+import { overLimitSentence } from '../../words/en-GB/over-limit-sentence';
+import { problemSentence } from '../../words/en-GB/problem-sentence';
+
+export interface Outcome {
+	readonly ok: boolean;
+	readonly text: string;
+	/** Posting is beyond the person's limit: it asks a supervisor instead. */
+	readonly asks: boolean;
+}
+
+/** What lies on the strip, as far as its outcome depends on it. */
+export interface Laid {
+	readonly desk: Desk;
+	readonly currency: string;
+	readonly rows: readonly {
+		readonly item: OpenItem;
+		readonly text: string;
+		readonly cash: Minor | null;
+		readonly other: boolean;
+		readonly settles: Minor | null;
+		readonly settlesText: string;
+		readonly gaps: readonly {
+			readonly kind: DifferenceKind;
+			readonly text: string | null;
+			readonly amount: Minor | null;
+		}[];
+		readonly remains: Minor;
+	}[];
+	readonly credits: readonly {
+		readonly receiptId: number;
+		readonly onAccount: Minor;
+		readonly text: string;
+		readonly use: Minor | null;
+	}[];
+	readonly left: Minor;
+	readonly surplus: SurplusKind | null;
+	readonly depositFor: string;
+	readonly order: {
+		readonly fees: readonly { readonly kind: FeeKind; readonly amount: number }[];
+		readonly surplus: readonly { readonly kind: SurplusKind; readonly amount: number }[];
+	};
+}
+
+const no = (text: string): Outcome => ({ ok: false, text, asks: false });
+
+/** The line that says what posting will do, or what stands in its way. */
+export function outcomeOf(placing: Laid): Outcome {
+	const { receipt, customer } = placing.desk;
+	if (receipt && receipt.amount < 0) return no('Money that went out: book it on a ledger account.');
+	if (!customer) return no('Choose whose money this is.');
+	const unreadable = unreadableOf(placing);
+	if (unreadable) return no(unreadable);
+	const result = place(orderOf(placing));
+	if (!result.ok) return no(problemSentence(result.problems[0]!));
+	const limits: Limits = {
+		tolerance: null,
+		byRole: { clerk: {}, supervisor: {} },
+		byPerson: { me: placing.desk.limits.mine }
+	};
+	const booked = [
+		...result.value.differences,
+		...result.value.receiptAdjustments.filter(
+			(one): one is typeof one & { kind: 'refund' | 'small_difference' } =>
+				one.kind === 'refund' || one.kind === 'small_difference'
+		)
+	];
+	// Limits are in base currency; for other currencies the books say so when it is posted.
+	const over =
+		placing.currency === placing.desk.baseCurrency
+			? overLimits(limits, { id: 'me', role: 'clerk' }, booked)
+			: [];
+	const text = does(placing);
+	if (over.length === 0) return { ok: true, text, asks: false };
+	if (!receipt) return no(overLimitSentence(over[0]!, placing.desk.baseCurrency));
+	return { ok: true, text: `${overLimitSentence(over[0]!, placing.desk.baseCurrency)} ${text}`, asks: true };
+}
+
+function unreadableOf(placing: Laid): string | null {
+	for (const row of placing.rows) {
+		if (row.cash === null) return `“${row.text}” for ${row.item.number} is not an amount.`;
+		if (row.other && row.settles === null)
+			return `“${row.settlesText}” is not an amount in ${row.item.currency} for ${row.item.number}.`;
+		const gap = row.gaps.find((one) => one.amount === null);
+		if (gap) return `“${gap.text}” as ${DIFFERENCE_NAMES[gap.kind].toLowerCase()} is not an amount.`;
+	}
+	for (const credit of placing.credits)
+		if (credit.use === null) return `“${credit.text}” of the earlier money is not an amount.`;
+	return null;
+}
+
+function orderOf(placing: Laid): PlaceOrder {
+	const { receipt, customer, limits } = placing.desk;
+	const { order } = placing;
+	return {
+		currency: placing.currency,
+		tolerance: limits.tolerance === null ? null : minor(limits.tolerance),
+		receipt: receipt && {
+			id: receipt.id,
+			customerId: customer!.id,
+			amount: receipt.amount,
+			base: receipt.amount,
+			fees: order.fees.map(({ kind, amount }) => ({ kind, amount: minor(amount), base: minor(amount) })),
+			surplus: order.surplus.map(({ kind, amount }) => ({ kind, amount: minor(amount) }))
+		},
+		credits: placing.credits.map((credit) => ({
+			receiptId: credit.receiptId,
+			customerId: customer!.id,
+			currency: placing.currency,
+			onAccount: credit.onAccount,
+			onAccountBase: credit.onAccount,
+			use: credit.use!
+		})),
+		lines: placing.rows.map((row) => ({
+			item: row.item,
+			cash: row.cash!,
+			...(row.settles === null ? {} : { settles: row.settles }),
+			differences: row.gaps.flatMap(({ kind, amount }) => (amount ? [{ kind, amount }] : []))
+		}))
+	};
+}
+
+function does(placing: Laid): string {
+	const { rows, currency, credits, left, surplus } = placing;
+	const parts: string[] = [];
+	const plain = rows.filter((row) => row.item.kind !== 'credit_note');
+	const settled = plain.filter((row) => row.remains === 0).map((row) => itemLabel(row.item));
+	if (settled.length) parts.push(`settles ${list(settled)}`);
+	for (const row of plain)
+		if (row.remains > 0)
+			parts.push(`leaves ${money(row.remains, row.item.currency)} of ${itemLabel(row.item)} open`);
+	const used = rows.filter((row) => row.item.kind === 'credit_note').map((row) => itemLabel(row.item));
+	if (used.length) parts.push(`uses ${list(used)}`);
+	if (credits.length)
+		parts.push(
+			`uses ${money(
+				credits.reduce((sum, one) => sum + (one.use ?? 0), 0),
+				currency
+			)} of earlier money`
+		);
+	for (const row of rows)
+		for (const gap of row.gaps)
+			if (gap.amount)
+				parts.push(
+					gap.kind === 'claim'
+						? `opens a claim of ${money(gap.amount, row.item.currency)}`
+						: `books ${money(gap.amount, row.item.currency)} as ${DIFFERENCE_NAMES[gap.kind].toLowerCase()}`
+				);
+	for (const fee of placing.order.fees)
+		parts.push(`books ${money(fee.amount, currency)} as ${DIFFERENCE_NAMES[fee.kind].toLowerCase()}`);
+	if (left > 0 && surplus === 'refund') parts.push(`marks ${money(left, currency)} to be paid back`);
+	else if (left > 0 && surplus) parts.push(`books ${money(left, currency)} as small difference`);
+	else if (left > 0)
+		parts.push(
+			`leaves ${money(left, currency)} on account${placing.depositFor.trim() ? ` for order ${placing.depositFor.trim()}` : ''}`
+		);
+	const text = parts.join('; ') || 'does nothing';
+	return `${text[0]!.toUpperCase()}${text.slice(1)}.`;
+}

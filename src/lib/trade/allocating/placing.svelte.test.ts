@@ -1,0 +1,292 @@
+import { describe, expect, it } from 'vitest';
+import { type Answer, matchAdvice } from '../../core/3-matching';
+import { day } from '../../core/day/day';
+import type { OpenItem } from '../../core/model/records';
+import { minor } from '../../core/money/minor';
+import type { Desk } from '../../server/allocation/queries/desk';
+import { GAP_NAMES, Placing } from './placing.svelte';
+import { readAdviceText } from '../../core/2-receipts/advice/read-advice-text';
+import { sampleItem } from '../../core/model/sample-item';
+
+const item = (id: number, open: number, over: Partial<OpenItem> = {}) =>
+	sampleItem(id, open, { number: `AK-${id}`, version: 3, ...over });
+const items = [
+	item(1, 75000),
+	item(2, 48000),
+	item(3, 70460),
+	item(4, 6210, { kind: 'credit_note', number: 'AC-4' }),
+	item(5, 1000, { part: 2, parts: 3 })
+];
+function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> = {}): Desk {
+	const receipt = {
+		id: 9,
+		booked: day('2026-10-29'),
+		amount: minor(amount),
+		currency: 'GBP',
+		payerName: 'HAZEL',
+		payerAccount: null,
+		text: '',
+		structuredReference: null,
+		endToEndId: null,
+		version: 2,
+		heldBecause: null,
+		unidentifiedActId: null,
+		heldOrder: null,
+		bankEntryId: 1,
+		charges: minor(0),
+		fee: minor(0),
+		parentId: null,
+		method: 'bank',
+		returnReason: null
+	};
+	const answer: Answer = {
+		receiptId: 9,
+		band: 'likely',
+		credits: [],
+		customerId: 1,
+		lines,
+		onAccount: minor(0),
+		others: [],
+		reasons: [],
+		otherAnswers: 0,
+		recognised: [],
+		booked: day('2026-10-29')
+	};
+	return {
+		receipt,
+		answer,
+		currency: 'GBP',
+		baseCurrency: 'GBP',
+		debit: null,
+		habits: null,
+		refundsBack: [],
+		returned: [],
+		owners: {},
+		credits: [],
+		mayBe: [],
+		suspects: [],
+		bankMatches: [],
+		advices: [],
+		feePattern: null,
+		payerKnown: true,
+		asideRule: null,
+		limits: { tolerance: 500, mine: {} },
+		bank: { name: 'Current', reference: null },
+		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },
+		items,
+		itemsOf: { accounts: [1], version: '1' },
+		habit: [],
+		setAside: [],
+		...over
+	};
+}
+const place = (one: Desk) => new Placing(one, day('2026-10-30'), 'Wren');
+const cash = (placing: Placing) => placing.rows.map((row) => [row.item.id, row.cash]);
+
+describe('the strip', () => {
+	it('begins with the answer, and says what posting would do', () => {
+		const placing = place(
+			desk(123000, [
+				{ itemId: 1, cash: minor(75000), differences: [] },
+				{ itemId: 2, cash: minor(48000), differences: [] }
+			])
+		);
+		expect(placing.outcome).toMatchObject({ ok: true, text: 'Settles AK-1 and AK-2.' });
+		expect(placing.order.lines[0]).toEqual({ itemId: 1, version: 3, cash: 75000, differences: [] });
+	});
+	it('lays money in the order taken, anew when one is left', () => {
+		const placing = place(desk(100000));
+		placing.toggle(1);
+		placing.toggle(2);
+		expect(cash(placing)).toEqual([
+			[1, 75000],
+			[2, 25000]
+		]);
+		placing.toggle(1);
+		expect(cash(placing)).toEqual([[2, 48000]]);
+		expect(placing.left).toBe(52000);
+		expect(placing.outcome.text).toBe('Settles AK-2; leaves £520.00 on account.');
+	});
+	it('uses a credit note whole and gives what it frees to the rest', () => {
+		const placing = place(desk(70000));
+		placing.toggle(1);
+		placing.toggle(4);
+		expect(cash(placing)).toEqual([
+			[1, 75000],
+			[4, -6210]
+		]);
+		expect(placing.outcome.text).toBe('Settles AK-1; uses AC-4; leaves £12.10 on account.');
+	});
+	it('leaves alone what was typed, sums too', () => {
+		const placing = place(desk(100000));
+		placing.toggle(1);
+		placing.type(1, '100+20.50');
+		placing.toggle(2);
+		expect(cash(placing)).toEqual([
+			[1, 12050],
+			[2, 48000]
+		]);
+	});
+	it.each([
+		['nonsense', '“nonsense” for AK-1 is not an amount.'],
+		['-5', '“-5” for AK-1 is not an amount.'],
+		['750.01', 'AK-1 has £750.00 open; £750.01 is more.'],
+		['0', 'AK-1: type an amount above zero. Fees and discounts are typed as positive numbers, too.']
+	])('refuses %s and keeps it', (text, says) => {
+		const placing = place(desk(100000));
+		placing.toggle(1);
+		placing.type(1, text);
+		expect(placing.outcome).toMatchObject({ ok: false, text: says });
+		expect(placing.rows[0]!.text).toBe(text);
+	});
+	it('names the gap, and takes the name back', () => {
+		const placing = place(desk(70460 - 4540));
+		placing.toggle(3);
+		expect(placing.short?.remains).toBe(4540);
+		for (const kind of GAP_NAMES.slice(1)) {
+			placing.nameGap(kind);
+			expect(placing.order.lines[0]!.differences).toEqual([{ kind, amount: 4540 }]);
+			expect(placing.outcome.text).toMatch(
+				kind === 'small_difference'
+					? /^£45\.40 is no small difference: those go up to £5\.00/
+					: /^Settles AK-3; (books £45\.40 as|opens a claim of £45\.40)/
+			);
+		}
+		placing.nameGap(null);
+		expect(placing.outcome.text).toBe('Leaves £45.40 of AK-3 open.');
+	});
+	it('clears to on account, names instalments, and asks whose it is', () => {
+		const placing = place(desk(5000));
+		placing.toggle(5);
+		expect(placing.outcome.text).toBe('Settles AK-5 (2 of 3); leaves £40.00 on account.');
+		placing.clear();
+		expect(placing.outcome.text).toBe('Leaves £50.00 on account.');
+		expect(place(desk(5000, [], { customer: null })).outcome).toMatchObject({
+			ok: false,
+			text: 'Choose whose money this is.'
+		});
+		expect(place(desk(-5000)).outcome.ok).toBe(false);
+	});
+	it('does nothing for an item that is not there', () => {
+		const placing = place(desk(5000));
+		placing.toggle(99);
+		placing.type(99, '1');
+		expect(placing.rows).toEqual([]);
+	});
+	it('fills the oldest first, by due day, the last one in part', () => {
+		const early = item(6, 20000, { due: day('2026-08-01') });
+		const placing = place(desk(100000, [], { items: [...items, early, item(7, 900, { kind: 'claim' })] }));
+		placing.fillOldest();
+		expect(cash(placing)).toEqual([
+			[6, 20000],
+			[1, 75000],
+			[2, 5000]
+		]);
+	});
+	it('gives one gap several names, each editable, the last one the rest', () => {
+		const placing = place(desk(70460 - 4540));
+		placing.toggle(3);
+		placing.nameGap('settlement_discount');
+		placing.typeGap(3, 0, '14.09');
+		expect(placing.short?.remains).toBe(3131);
+		placing.nameGap('claim');
+		expect(placing.order.lines[0]).toMatchObject({
+			differences: [
+				{ kind: 'settlement_discount', amount: 1409 },
+				{ kind: 'claim', amount: 3131 }
+			],
+			claim: { reason: 'damaged', owner: 'Wren', deadline: '2026-11-13' }
+		});
+		placing.changeClaim(3, { reason: 'missing', note: 'one box' });
+		expect(placing.claimOf(3)).toMatchObject({ reason: 'missing', note: 'one box' });
+		placing.dropGap(3, 1);
+		expect([placing.short?.remains, placing.claimOf(3)]).toEqual([3131, null]);
+		placing.typeGap(3, 0, 'x');
+		expect(placing.outcome).toMatchObject({
+			ok: false,
+			text: '“x” as settlement discount is not an amount.'
+		});
+	});
+	it('says what is left over, by its name', () => {
+		const placing = place(desk(76000));
+		placing.toggle(1);
+		placing.depositFor = 'PO-9';
+		expect(placing.outcome.text).toBe('Settles AK-1; leaves £10.00 on account for order PO-9.');
+		placing.surplus = 'refund';
+		expect(placing.outcome.text).toBe('Settles AK-1; marks £10.00 to be paid back.');
+		expect(placing.order.surplus).toEqual([{ kind: 'refund', amount: 1000 }]);
+		placing.surplus = 'small_difference';
+		expect(placing.outcome.text).toMatch(/^£10\.00 is no small difference/);
+	});
+	it('credits in full where a fee was kept: net and fee make gross', () => {
+		const placing = place(desk(74000));
+		placing.fees = [{ kind: 'processor_fee', text: '10' }];
+		placing.toggle(1);
+		expect([placing.gross, placing.left]).toEqual([75000, 0]);
+		expect(placing.outcome.text).toBe('Settles AK-1; books £10.00 as processor fee.');
+	});
+	it('uses earlier money with new, or without any', () => {
+		const credits = [
+			{
+				receiptId: 3,
+				version: 2,
+				booked: '2026-09-01',
+				payerName: null,
+				onAccount: minor(5000),
+				depositFor: null
+			}
+		];
+		const placing = place(desk(70000, [], { credits }));
+		placing.useCredit(3);
+		placing.toggle(1);
+		expect(placing.outcome.text).toBe('Settles AK-1; uses £50.00 of earlier money.');
+		const alone = place(desk(0, [], { credits, receipt: null, answer: null }));
+		alone.toggle(2);
+		expect(alone.outcome.text).toBe('Leaves £430.00 of AK-2 open; uses £50.00 of earlier money.');
+		expect(alone.order).toMatchObject({ receiptId: null, credits: [{ receiptId: 3, use: 5000 }] });
+		alone.typeCredit(3, '60');
+		expect(alone.outcome).toMatchObject({
+			ok: false,
+			text: '£50.00 of that payment is left; £60.00 is more.'
+		});
+	});
+	it('gives only so much of a credit note as is taken with it', () => {
+		const placing = place(desk(0, [], { receipt: null, answer: null }));
+		placing.toggle(5);
+		placing.toggle(4);
+		expect(cash(placing)).toEqual([
+			[5, 1000],
+			[4, -1000]
+		]);
+	});
+	it('asks what is settled of an item in another currency', () => {
+		const euro = item(8, 10000, { currency: 'EUR' });
+		const placing = place(desk(8400, [], { items: [euro] }));
+		placing.toggle(8);
+		expect(placing.order.lines[0]).toMatchObject({ cash: 8400, settles: 10000 });
+		placing.typeSettles(8, '');
+		expect(placing.outcome.text).toBe('“” is not an amount in EUR for AK-8.');
+	});
+	it('says when a supervisor has to agree, and lays again what was asked for', () => {
+		const limits = { tolerance: null, mine: { bank_charge: 1000 } };
+		const placing = place(desk(73000, [], { limits }));
+		placing.toggle(1);
+		placing.nameGap('bank_charge');
+		expect(placing.outcome).toMatchObject({ ok: true, asks: true });
+		expect(placing.outcome.text).toMatch(/^£20\.00 as bank charge is above your limit of £10\.00/);
+		const one = desk(73000);
+		const again = place({ ...one, receipt: { ...one.receipt!, heldOrder: placing.order } });
+		expect(again.order).toEqual(placing.order);
+	});
+	it('lays what an advice says, deductions by their names', () => {
+		const placing = place(desk(118_460));
+		const lines = readAdviceText('AK-1 750.00\nAK-2 480.00 45.40 434.60 two broken', 'GBP');
+		placing.takeAdvice(matchAdvice(lines, placing.desk.items));
+		expect(placing.outcome.text).toBe('Settles AK-1 and AK-2; opens a claim of £45.40.');
+		expect(placing.order.lines[1]).toMatchObject({
+			cash: 43_460,
+			differences: [{ kind: 'claim', amount: 4540 }],
+			claim: { reason: 'damaged', note: 'AK-2 480.00 45.40 434.60 two broken' }
+		});
+	});
+});

@@ -1,0 +1,443 @@
+import { type AnswerLine, matchAdvice, type MatchedLine, type UsedCredit } from '../../core/3-matching';
+import { addDays } from '../../core/day/arithmetic';
+import type { Day } from '../../core/day/day';
+import type { ClaimReason } from '../../core/model/claim';
+import type { FeeKind, SurplusKind } from '../../core/model/placing';
+import type { DifferenceKind, OpenItem } from '../../core/model/records';
+import { minor, ZERO, type Minor } from '../../core/money/minor';
+import { parseTyped } from '../../core/money/parse-typed';
+import { money } from '../../words/en-GB/format';
+import type { Desk } from '../../server/allocation/queries/desk';
+import type { AllocationInput } from '../../server/allocation/allocation-input';
+import { outcomeOf } from './placing-outcome';
+
+/** Names of a gap, in the order of their keys; null leaves it owed. */
+export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
+	null,
+	'settlement_discount',
+	'claim',
+	'bank_charge',
+	'processor_fee',
+	'withholding_tax',
+	'small_difference',
+	'currency',
+	'bad_debt'
+];
+
+/** What is left over is called these, by their keys; null leaves it on account. */
+export const SURPLUS_NAMES = [null, 'refund', 'small_difference'] as const;
+
+/** One name for a gap; the one without a typed amount takes all that is left of the gap. */
+export interface Gap {
+	readonly kind: DifferenceKind;
+	text: string | null;
+}
+
+export interface ClaimDraft {
+	reason: ClaimReason;
+	owner: string;
+	deadline: string;
+	note: string;
+}
+
+interface Chosen {
+	readonly item: OpenItem;
+	/** What stands in the field. */
+	text: string;
+	/** True once a person typed it: then it is left alone when others are taken or left. */
+	typed: boolean;
+	gaps: Gap[];
+	claim: ClaimDraft | null;
+	/** What it settles of an item in another currency, as typed. */
+	settles: string | null;
+}
+
+/** What of the earlier money is used; kept as typed. */
+interface TypedCredit {
+	readonly receiptId: number;
+	text: string;
+}
+
+/** How long a new claim has until somebody should have decided it. */
+const CLAIM_DAYS = 14;
+
+/**
+ * What lies on the strip while money is on the desk: which items and credits, how much of each, what the gaps are called.
+ * Says at every moment what posting would do, by the same rules that posting follows.
+ */
+export class Placing {
+	readonly desk: Desk;
+	readonly currency: string;
+	#chosen = $state<Chosen[]>([]);
+	#used = $state<TypedCredit[]>([]);
+	fees = $state<{ kind: FeeKind; text: string }[]>([]);
+	surplus = $state<SurplusKind | null>(null);
+	depositFor = $state('');
+	/** The kept advice that lies on the strip. */
+	adviceId = $state<number | null>(null);
+	/** Whether the payer is remembered for the customer. */
+	remember = $state(false);
+	/** The accounting day where only credits are placed. */
+	date = $state('');
+
+	/** The new money, with what was kept of it where it is credited in full. */
+	readonly gross = $derived.by(() =>
+		minor(
+			(this.desk.receipt?.amount ?? 0) + this.fees.reduce((sum, fee) => sum + (this.#read(fee.text) ?? 0), 0)
+		)
+	);
+	readonly credits = $derived.by(() =>
+		this.#used.map((one) => ({
+			...this.desk.credits.find((credit) => credit.receiptId === one.receiptId)!,
+			text: one.text,
+			use: this.#read(one.text)
+		}))
+	);
+	/** All that can be laid: the new money and the earlier one that is used. */
+	readonly amount = $derived.by(() =>
+		minor(this.gross + this.credits.reduce((sum, credit) => sum + (credit.use ?? 0), 0))
+	);
+	readonly rows = $derived.by(() => this.#chosen.map((one) => this.#row(one)));
+	readonly placed = $derived.by(() => minor(this.rows.reduce((sum, row) => sum + (row.cash ?? 0), 0)));
+	/** What of the money is not laid on an item yet. */
+	readonly left = $derived.by(() => minor(this.amount - this.placed));
+	/** The first item that would not be settled whole, or whose gap has a name. */
+	readonly short = $derived.by(() => this.rows.find((row) => row.remains > 0 || row.gaps.length > 0));
+	readonly outcome = $derived.by(() => outcomeOf(this));
+
+	constructor(
+		desk: Desk,
+		readonly today: Day,
+		readonly viewer: string,
+		lay: readonly number[] = []
+	) {
+		this.desk = desk;
+		this.currency = desk.currency;
+		if (desk.receipt && desk.receipt.fee > 0)
+			this.fees = [{ kind: 'processor_fee', text: plain(desk.receipt.fee, desk.currency) }];
+		if (lay.some((id) => desk.items.some((item) => item.id === id))) for (const id of lay) this.toggle(id);
+		else if (desk.receipt?.heldOrder) this.#restore(desk.receipt.heldOrder);
+		else if (desk.answer && desk.customer?.id === desk.answer.customerId) {
+			const advice = desk.advices.find((one) => one.id === desk.answer!.adviceId);
+			if (advice) this.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id);
+			else this.adopt(desk.answer.lines, desk.answer.credits);
+		} else if (!desk.receipt) this.#layCredits();
+	}
+
+	/** Deposits on the documents of their orders, where such are open; else all credit, for the items to be chosen. */
+	#layCredits(): void {
+		const { credits, items } = this.desk;
+		const orderOf = (item: OpenItem) => item.orderReference ?? item.purchaseOrder;
+		const deposits = credits.filter(
+			({ depositFor }) => depositFor && items.some((item) => orderOf(item) === depositFor)
+		);
+		for (const one of deposits.length ? deposits : credits) this.useCredit(one.receiptId);
+		const orders = new Set(deposits.map((one) => one.depositFor));
+		for (const item of items)
+			if (item.kind === 'invoice' && orders.has(orderOf(item)) && this.left > 0) this.toggle(item.id);
+	}
+
+	/** Lays an answer on the strip instead of what is there, with the earlier money that joins in. */
+	adopt(lines: readonly AnswerLine[], credits: readonly UsedCredit[] = []): void {
+		this.adviceId = null;
+		this.#used = credits
+			.filter((one) => this.desk.credits.some((credit) => credit.receiptId === one.receiptId))
+			.map((one) => ({ receiptId: one.receiptId, text: plain(one.use, this.currency) }));
+		const said = this.desk.answer?.reasons.find((reason) => reason.code === 'claim-said');
+		this.#chosen = lines.flatMap((line) => {
+			const item = this.desk.items.find((one) => one.id === line.itemId);
+			if (!item) return [];
+			const gaps = line.differences.map((gap) => ({
+				kind: gap.kind,
+				text: plain(gap.amount, item.currency)
+			}));
+			// The last name takes the rest, so that typing another amount keeps the whole settled.
+			const last = gaps.at(-1) as Gap | undefined;
+			if (last) last.text = null;
+			return [
+				{
+					...blank(item),
+					text: plain(line.cash, this.currency),
+					gaps,
+					claim: this.#draft(gaps, null, said?.claim)
+				}
+			];
+		});
+	}
+
+	/** Lays again what was on the strip when the receipt was held, as far as it is still open. */
+	#restore(order: AllocationInput): void {
+		for (const line of order.lines) {
+			const item = this.desk.items.find((one) => one.id === line.itemId);
+			if (!item) continue;
+			this.#chosen.push({
+				item,
+				text: plain(line.cash, this.currency),
+				typed: true,
+				gaps: line.differences.map((gap) => ({ kind: gap.kind, text: plain(gap.amount, item.currency) })),
+				claim: line.claim ? { note: '', ...line.claim } : null,
+				settles: line.settles === undefined ? null : plain(line.settles, item.currency)
+			});
+		}
+		for (const { receiptId, use } of order.credits ?? [])
+			if (this.desk.credits.some((one) => one.receiptId === receiptId))
+				this.#used.push({ receiptId, text: plain(use, this.currency) });
+		this.fees = (order.fees ?? []).map((fee) => ({ kind: fee.kind, text: plain(fee.amount, this.currency) }));
+		this.surplus = order.surplus?.[0]?.kind ?? null;
+		this.depositFor = order.depositFor ?? '';
+	}
+
+	readonly #chosenIds = $derived.by(() => new Set(this.#chosen.map((one) => one.item.id)));
+	isChosen(id: number): boolean {
+		return this.#chosenIds.has(id);
+	}
+
+	/** Takes an item, or leaves it. */
+	toggle(id: number): void {
+		const item = this.desk.items.find((one) => one.id === id);
+		if (!item) return;
+		if (this.isChosen(id)) this.#chosen = this.#chosen.filter((one) => one.item.id !== id);
+		else this.#chosen = [...this.#chosen, blank(item)];
+		this.#lay();
+	}
+
+	/** Takes the oldest items by due day, as far as the money goes; the last one in part. Credit notes stay as they are. */
+	fillOldest(): void {
+		const credits = this.#chosen.filter((one) => one.item.kind === 'credit_note');
+		let left = this.amount + credits.reduce((sum, one) => sum + one.item.open, 0);
+		const taken: Chosen[] = [];
+		const own = this.desk.items.filter(
+			(item) =>
+				item.kind !== 'credit_note' &&
+				item.kind !== 'claim' &&
+				item.currency === this.currency &&
+				item.customerId === this.desk.customer?.id
+		);
+		for (const item of [...own].sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id))) {
+			if (left <= 0) break;
+			taken.push(blank(item));
+			left -= item.open;
+		}
+		this.#chosen = [...taken, ...credits];
+		this.#lay();
+	}
+
+	/** Lays what a remittance advice says instead of what is there: its items, amounts, and deductions by their names. */
+	takeAdvice(lines: readonly MatchedLine[], adviceId: number | null = null): void {
+		this.adviceId = adviceId;
+		this.#chosen = lines.flatMap(({ item, paid, deduction, text }) => {
+			if (!item) return [];
+			const open = item.kind === 'credit_note' ? -item.open : item.open;
+			const gaps = deduction
+				? [{ kind: deduction.kind, text: plain(deduction.amount, item.currency) as string | null }]
+				: [];
+			// What is left after the named deduction closes the item, so the last name takes the rest.
+			if (deduction && paid !== null && paid + deduction.amount === item.open) gaps[0]!.text = null;
+			const draft = this.#draft(gaps);
+			return [
+				{
+					...blank(item),
+					text: plain(paid ?? open, this.currency),
+					typed: true,
+					gaps,
+					claim: draft && { ...draft, reason: deduction!.reason, note: text.slice(0, 200) }
+				}
+			];
+		});
+	}
+
+	/** Uses earlier money, or no longer. */
+	useCredit(receiptId: number): void {
+		const credit = this.desk.credits.find((one) => one.receiptId === receiptId);
+		if (!credit) return;
+		if (this.#used.some((one) => one.receiptId === receiptId))
+			this.#used = this.#used.filter((one) => one.receiptId !== receiptId);
+		else this.#used = [...this.#used, { receiptId, text: plain(credit.onAccount, this.currency) }];
+		this.#lay();
+	}
+
+	typeCredit(receiptId: number, text: string): void {
+		const one = this.#used.find((used) => used.receiptId === receiptId);
+		if (one) one.text = text;
+		this.#lay();
+	}
+
+	/** Leaves everything: all of it on account. */
+	clear(): void {
+		this.adviceId = null;
+		this.#chosen = [];
+		this.#used = [];
+	}
+
+	type(id: number, text: string): void {
+		const one = this.#find(id);
+		if (!one) return;
+		one.text = text;
+		one.typed = true;
+	}
+
+	typeSettles(id: number, text: string): void {
+		const one = this.#find(id);
+		if (one) one.settles = text;
+	}
+
+	typeGap(id: number, index: number, text: string): void {
+		const gap = this.#find(id)?.gaps[index];
+		if (gap) gap.text = text;
+	}
+
+	dropGap(id: number, index: number): void {
+		const one = this.#find(id);
+		if (!one) return;
+		one.gaps = one.gaps.filter((_, i) => i !== index);
+		one.claim = this.#draft(one.gaps, one.claim);
+	}
+
+	/**
+	 * Names the gap on the item that falls short; null leaves it owed. While something of the gap has no name yet the name is
+	 * for that rest, beside those already given; else it goes in the place of the last one.
+	 */
+	nameGap(kind: DifferenceKind | null): void {
+		const one = this.short && this.#find(this.short.item.id);
+		if (!one || one.item.kind === 'credit_note') return;
+		const others = one.gaps.filter((gap) => gap.text !== null);
+		one.gaps = kind === null ? others : [...others.filter((gap) => gap.kind !== kind), { kind, text: null }];
+		one.claim = this.#draft(one.gaps, one.claim);
+	}
+
+	claimOf(id: number): ClaimDraft | null {
+		return this.#find(id)?.claim ?? null;
+	}
+
+	changeClaim(id: number, change: Partial<ClaimDraft>): void {
+		const one = this.#find(id);
+		if (one?.claim) one.claim = { ...one.claim, ...change };
+	}
+
+	/** What is sent to be posted. */
+	get order() {
+		const { receipt, customer } = this.desk;
+		return {
+			receiptId: receipt?.id ?? null,
+			receiptVersion: receipt?.version ?? null,
+			customerId: customer?.id ?? null,
+			credits: this.credits.map(({ receiptId, version, use }) => ({ receiptId, version, use: use ?? 0 })),
+			lines: this.rows.map((row) => ({
+				itemId: row.item.id,
+				version: row.item.version,
+				cash: row.cash ?? 0,
+				...(row.settles === null ? {} : { settles: row.settles }),
+				differences: row.gaps
+					.filter((gap) => gap.amount !== 0)
+					.map((gap) => ({ kind: gap.kind, amount: gap.amount ?? 0 })),
+				...(row.claim && row.gaps.some((gap) => gap.kind === 'claim') ? { claim: row.claim } : {})
+			})),
+			fees: this.fees.map((fee) => ({ kind: fee.kind, amount: this.#read(fee.text) ?? 0 })),
+			surplus: this.surplus && this.left > 0 ? [{ kind: this.surplus, amount: this.left as number }] : [],
+			depositFor: this.depositFor.trim() || null,
+			adviceId: this.adviceId,
+			remember: this.remember,
+			date: receipt || !this.date ? null : this.date
+		} satisfies AllocationInput;
+	}
+
+	#find(id: number): Chosen | undefined {
+		return this.#chosen.find((one) => one.item.id === id);
+	}
+
+	#read(text: string): Minor | null {
+		const parsed = parseTyped(text, this.currency, false);
+		return typeof parsed === 'string' ? null : parsed;
+	}
+
+	#draft(
+		gaps: readonly Gap[],
+		known: ClaimDraft | null = null,
+		reason: ClaimReason = 'damaged'
+	): ClaimDraft | null {
+		if (!gaps.some((gap) => gap.kind === 'claim')) return null;
+		const deadline = addDays(this.today, CLAIM_DAYS);
+		return known ?? { reason, owner: this.viewer, deadline, note: '' };
+	}
+
+	/** Lays the money anew over what nobody typed: credit notes whole, then the items in the order taken. */
+	#lay(): void {
+		let left: number = this.amount;
+		for (const one of this.#chosen) {
+			if (one.typed) left -= this.#row(one).cash ?? 0;
+			else if (one.item.kind === 'credit_note') {
+				one.text = plain(-one.item.open, this.currency);
+				left += one.item.open;
+			}
+		}
+		for (const one of this.#chosen) {
+			if (one.typed || one.item.kind === 'credit_note') continue;
+			const other = one.item.currency !== this.currency;
+			const cash = Math.max(0, other ? left : Math.min(left, one.item.open));
+			one.text = plain(cash, this.currency);
+			left -= cash;
+		}
+		// A credit note that is more than what is taken with it gives only so much.
+		for (const one of this.#chosen) {
+			if (left <= this.amount || one.typed || one.item.kind !== 'credit_note') continue;
+			const less = Math.min(left - this.amount, one.item.open);
+			one.text = plain(less - one.item.open, this.currency);
+			left -= less;
+		}
+	}
+
+	#row(one: Chosen) {
+		const credit = one.item.kind === 'credit_note';
+		const parsed = parseTyped(one.text, this.currency, credit);
+		const cash = typeof parsed === 'string' ? null : parsed;
+		const other = one.item.currency !== this.currency;
+		const typed = other ? parseTyped(one.settles ?? '', one.item.currency, false) : null;
+		const settles = typeof typed === 'string' ? null : typed;
+		const rest = Math.max(0, one.item.open - Math.abs((other ? settles : cash) ?? 0));
+		let unnamed = rest;
+		const gaps = one.gaps.map((gap) => {
+			const given = gap.text === null ? null : parseTyped(gap.text, one.item.currency, false);
+			const amount = gap.text === null ? null : typeof given === 'string' ? null : given;
+			if (amount !== null) unnamed -= amount;
+			return { kind: gap.kind, text: gap.text, amount };
+		});
+		const named = gaps.map((gap) => {
+			if (gap.text !== null) return gap;
+			const amount = minor(Math.max(0, unnamed));
+			unnamed -= amount;
+			return { ...gap, amount };
+		});
+		const difference = named.reduce((sum, gap) => sum + (gap.amount ?? 0), 0);
+		return {
+			item: one.item,
+			text: one.text,
+			cash,
+			other,
+			settlesText: one.settles ?? '',
+			settles,
+			gaps: named,
+			claim: one.claim,
+			difference: difference === 0 ? ZERO : minor(difference),
+			remains: minor(Math.max(0, rest - difference))
+		};
+	}
+}
+
+export type PlacingRow = Placing['rows'][number];
+
+function blank(item: OpenItem): Chosen {
+	return {
+		item,
+		text: '',
+		typed: false,
+		gaps: [],
+		claim: null,
+		settles: plain(item.open, item.currency)
+	};
+}
+
+function plain(value: number, currency: string): string {
+	return money(value, currency)
+		.replace(/[^\d.,−-]/g, '')
+		.replace('−', '-');
+}

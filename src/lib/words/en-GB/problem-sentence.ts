@@ -1,0 +1,190 @@
+import type { Problem } from '../../core/problems';
+import { actSentence } from './act-sentence';
+import { amount, moment, money, shortDay } from './format';
+import { overLimitSentence } from './over-limit-sentence';
+
+const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
+	'unknown-currency': 'its currency is not one of ISO 4217',
+	'not-a-number': 'it is not a number',
+	'too-many-decimals': 'it has more decimals than the currency',
+	'too-large': 'it is too large'
+};
+
+/** Says what is wrong, where, and what to do. */
+export function problemSentence(problem: Problem): string {
+	const where = placeOf(problem);
+	return where ? `${where}: ${lowerFirst(sentence(problem))}` : sentence(problem);
+}
+
+function sentence(problem: Problem): string {
+	switch (problem.code) {
+		case 'file-empty':
+			return 'The file is empty. Fetch it from the bank again.';
+		case 'file-too-large':
+			return `The file is larger than ${Math.round(problem.most / 1e6)} MB. Ask the bank for shorter periods and bring them in one by one.`;
+		case 'file-encoding-unknown':
+			return `The file says it is written in “${problem.encoding}”, which cannot be read. Ask the bank for UTF-8.`;
+		case 'xml-broken':
+			return `The XML is broken here (${problem.detail}). Fetch the file from the bank again.`;
+		case 'xml-cut-off':
+			return 'The file ends in the middle. Fetch it from the bank again; nothing of it was taken.';
+		case 'xml-doctype':
+			return 'The file declares a document type, which no bank statement does. It is not read, for safety.';
+		case 'not-camt053':
+			return `This is no camt.053 statement; it says “${problem.found}”.`;
+		case 'camt-version-unknown':
+			return `Version ${problem.found} of camt.053 is not known here; 001.02 to 001.12 are.`;
+		case 'no-statement':
+			return 'The file holds no statement.';
+		case 'part-missing':
+			return `The part ${problem.part} is missing or not one of its allowed values.`;
+		case 'amount-bad':
+			return `The amount “${problem.text}” ${problem.currency} in ${problem.part} cannot be taken: ${AMOUNT_FAULTS[problem.why] ?? problem.why}.`;
+		case 'date-bad':
+			return `“${problem.text}” in ${problem.part} is not a date.`;
+		case 'entry-currency':
+			return `The entry is in ${problem.found}, but the account is kept in ${problem.account}.`;
+		case 'balance-wrong':
+			return `The balance is wrong: opening ${amount(problem.opening, problem.currency)} and entries of ${amount(problem.entries, problem.currency)} do not come to the closing balance of ${amount(problem.closing, problem.currency)}. Entries may be missing; fetch the statement again.`;
+		case 'account-unknown':
+			return `Account ${problem.account} is not one of the firm's bank accounts. Add it under Books, or check the file.`;
+		case 'account-currency':
+			return `Account ${problem.account} is kept in ${problem.want}, but the statement is in ${problem.found}.`;
+		case 'too-many-problems':
+			return `There are more than ${problem.shown} problems; the first ${problem.shown} are listed.`;
+		case 'csv-broken':
+			return `The table is broken here (${problem.detail}).`;
+		case 'csv-column-missing':
+			return `The column ${problem.columns.join(', ')} is missing. The first line names: ${problem.found.join(', ') || 'nothing'}.`;
+		case 'csv-width':
+			return `There are ${problem.found} fields here, but the first line names ${problem.want} columns.`;
+		case 'csv-too-long':
+			return `The table has more than ${problem.most.toLocaleString('en-GB')} rows. Split it.`;
+		case 'csv-field':
+			return `“${problem.text}” in ${problem.field} cannot be taken: ${problem.why}.`;
+		case 'sums-differ':
+			return `${problem.parts} come to ${amount(problem.found, problem.currency)}, but ${problem.whole} is ${amount(problem.want, problem.currency)}.`;
+		case 'not-a-document':
+			return `This is no invoice or credit note in UBL 2.1; it says “${problem.found}”.`;
+		case 'differs':
+			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table; nothing was added.`;
+		case 'code-unknown':
+			return `There is no ${problem.what} “${problem.text}”.`;
+		case 'rate-bridge-missing':
+			return `The rates of ${shortDay(problem.date)} do not say how much ${problem.base} one ${problem.of} buys, so they cannot be told in ${problem.base}.`;
+		case 'nothing-to-place':
+			return 'Nothing is chosen to be placed.';
+		case 'line-not-positive':
+			return `${problem.item}: type an amount above zero. Fees and discounts are typed as positive numbers, too.`;
+		case 'line-twice':
+			return `${problem.item} is on this receipt twice.`;
+		case 'over-item':
+			return `${problem.item} has ${money(problem.open, problem.currency)} open; ${money(problem.asked, problem.currency)} is more.`;
+		case 'over-receipt':
+			return `${money(problem.placed, problem.currency)} is more than the ${money(problem.amount, problem.currency)} that came.`;
+		case 'credit-unused':
+			return `${problem.item} is ${money(problem.over, problem.currency)} more than the items chosen with it. Take another item, or less of the credit note.`;
+		case 'other-currency':
+			return `${problem.item} is in ${problem.found}, the receipt in ${problem.want}.`;
+		case 'earlier-credit-unused':
+			return `${money(problem.over, problem.currency)} of the earlier money is laid on nothing. Take an item, or less of that money.`;
+		case 'over-credit':
+			return `${money(problem.left, problem.currency)} of that payment is left; ${money(problem.asked, problem.currency)} is more.`;
+		case 'over-tolerance':
+			return `${money(problem.amount, problem.currency)} is no small difference: those go up to ${money(problem.most, problem.currency)}. Give it another name.`;
+		case 'over-limit':
+			return overLimitSentence(problem, problem.currency);
+		case 'already-answered':
+			return `${problem.who} answered that on ${moment(problem.at)} already.`;
+		case 'credit-changed':
+			return 'The earlier money was used by somebody meanwhile. Look at the account again.';
+		case 'claim-of-claim':
+			return `${problem.item} is a claim already. Settle it, or decide it.`;
+		case 'claim-changed':
+			return `Somebody dealt with ${problem.claim} meanwhile; ${money(problem.open, problem.currency)} of it is open now. Look at it again; nothing was decided.`;
+		case 'claim-unexplained':
+			return `Say why ${problem.item} was paid short, who follows it up, and until when.`;
+		case 'split-part':
+			return `Part ${problem.part}: the gross must be above zero, and the fee less than the gross.`;
+		case 'split-sum':
+			return `The parts less their fees come to ${money(problem.parts, problem.currency)}, the entry to ${money(problem.amount, problem.currency)}: ${money(Math.abs(problem.amount - problem.parts), problem.currency)} ${problem.amount > problem.parts ? 'is missing' : 'is too much'}.`;
+		case 'draft-gone':
+			return 'One of these was dealt with by somebody meanwhile. Look at the list again; nothing was done.';
+		case 'draft-dated':
+			return `The payment of ${problem.customer} is dated ${shortDay(problem.date)}. It is not money before that day.`;
+		case 'not-open':
+			return `${problem.number} is not open on the account of ${problem.customer}.`;
+		case 'match-differs':
+			return `${money(problem.recorded, problem.currency)} was recorded, but the bank shows ${money(problem.shown, problem.currency)}.`;
+		case 'no-customer':
+			return 'Choose whose money it is first.';
+		case 'not-a-credit-entry':
+			return 'This is money that went out; it cannot settle invoices.';
+		case 'over-return':
+			return problem.asked <= 0
+				? 'Say how much came back: more than nothing.'
+				: `${money(problem.asked, problem.currency)} is more than can come back: ${money(problem.most, problem.currency)} of this payment is placed or on account.`;
+		case 'return-differs':
+			return `The bank took ${money(problem.shown, problem.currency)}, ${money(problem.booked, problem.currency)} was booked. Choose what the entry shows, or have the rest booked as a bank charge.`;
+		case 'came-back':
+			return `The payment from ${problem.payer} came back on ${shortDay(problem.date)}. Take that back first if it is wrong.`;
+		case 'unidentified-first':
+			return 'This money was booked to unidentified receipts. Take that back first (on the desk, under what the bank wrote).';
+		case 'not-allowed':
+			return `Your role (${problem.role}) may not do this; it takes a ${problem.needs}.`;
+		case 'not-signed-in':
+			return 'Sign in first.';
+		case 'not-found':
+			return `There is no such ${problem.what}.`;
+		case 'receipt-taken':
+			return `${problem.who || 'Somebody'} dealt with this receipt${problem.at ? ` on ${moment(problem.at)}` : ''}${problem.to ? `, for ${problem.to}` : ''}. What you typed is kept below; nothing was posted.`;
+		case 'item-changed':
+			return `${problem.who || 'Somebody'} changed ${problem.item} on ${moment(problem.at)}; ${money(problem.open, problem.currency)} is open now. Check the amounts and post again.`;
+		case 'already-undone':
+			return `${problem.who} took this back on ${moment(problem.at)}.`;
+		case 'key-used':
+			return `This form was posted at ${moment(problem.at)} by ${problem.who}, with what it held then. Load the page again to see it; what you changed since is not posted.`;
+		case 'cannot-undo':
+			return `This cannot be undone in one step: ${actSentence(problem.act)}. Put it right on the pages of its receipts, claims or documents.`;
+		case 'credit-in-use':
+			return `The credit is in use: ${problem.what}. Take that off first.`;
+		case 'period-locked':
+			return `The books are locked on ${shortDay(problem.date)}. The first open day is ${shortDay(problem.firstOpen)}.`;
+		case 'no-rate':
+			return `There is no ${problem.currency} rate on or before ${shortDay(problem.date)}. Add one first.`;
+		case 'field':
+			return problem.message;
+		case 'number-taken':
+			return `The number ${problem.number} is taken.`;
+		case 'total-mismatch':
+			return `The instalments of ${problem.number} do not come to its total.`;
+		case 'address-missing':
+			return `${problem.customer} has no e-mail address.`;
+		case 'nothing-owed':
+			return `${problem.customer} has nothing to ask for.`;
+		case 'letter-changed':
+			return `The account of ${problem.customer} changed since the letter was written. Look at it again before it goes.`;
+		case 'last-supervisor':
+			return 'The books need one supervisor at least.';
+		default:
+			return problem satisfies never;
+	}
+}
+
+function placeOf(problem: Problem): string {
+	const parts: string[] = [];
+	if ('file' in problem && problem.file) parts.push(problem.file);
+	if ('statement' in problem && problem.statement) parts.push(`Statement ${problem.statement}`);
+	if ('entry' in problem && problem.entry) parts.push(`${parts.length ? 'entry' : 'Entry'} ${problem.entry}`);
+	if ('line' in problem && problem.line) parts.push(`${parts.length ? 'line' : 'Line'} ${problem.line}`);
+	return parts.join(', ');
+}
+
+function lowerFirst(text: string): string {
+	return /^[A-Z][a-z]/.test(text) && !/^(XML|ISO)/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text;
+}
+
+/** Several problems as one text. */
+export function problemsText(problems: readonly Problem[]): string {
+	return problems.map(problemSentence).join(' ');
+}

@@ -1,0 +1,58 @@
+<script lang="ts">
+	import { matchAdvice } from '$lib/core/3-matching';
+	import { readAdvice } from '$lib/tables/read-advice';
+	import Problems from '$lib/ui/Problems.svelte';
+	import Dialog from '$lib/ui/Dialog.svelte';
+	import { count, money } from '$lib/words/en-GB/format';
+	import { problemSentence } from '$lib/words/en-GB/problem-sentence';
+	import AdviceLines from '$lib/trade/AdviceLines.svelte';
+	import type { Placing } from '$lib/trade/allocating/placing.svelte';
+
+	/** Takes a remittance advice, pasted or as a file: its lines tied to open items, and what does not add up line by line. */
+	let { open = $bindable(), placing }: { open: boolean; placing: Placing } = $props();
+	let text = $state('');
+	const read = $derived(readAdvice(text, placing.currency));
+	const problems = $derived(read.ok ? [] : read.problems.map(problemSentence));
+	const lines = $derived(matchAdvice(read.ok ? read.value : [], placing.desk.items));
+	const tied = $derived(lines.filter((line) => line.item && line.wrong !== 'it is on the advice twice'));
+	const sum = $derived(lines.reduce((all, line) => all + (line.paid ?? 0), 0));
+	const off = $derived(sum - placing.amount);
+	async function takeFile(event: Event & { currentTarget: HTMLInputElement }) {
+		const file = event.currentTarget.files?.[0];
+		if (file) text = await file.text();
+	}
+</script>
+
+<Dialog title="Remittance advice" wide bind:open>
+	<p class="says">
+		Paste what they wrote, or rows of their table; or take a file (CSV, text, UBL RemittanceAdvice). One line
+		for each document.
+	</p>
+	<textarea
+		class="mt-2 w-full font-mono text-[13px]"
+		rows="6"
+		aria-label="The advice"
+		placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"
+		bind:value={text}></textarea>
+	<input type="file" class="mt-1" aria-label="The advice as a file" onchange={takeFile} />
+	<div class="mt-2"><Problems {problems} /></div>
+	{#if lines.length}
+		<AdviceLines {lines} currency={placing.currency} />
+		<p class="mt-2 text-sm">
+			The advice comes to {money(sum, placing.currency)}{off === 0
+				? ': what came, to the penny.'
+				: `, ${money(Math.abs(off), placing.currency)} ${off > 0 ? 'more' : 'less'} than came.`}
+		</p>
+	{:else if text.trim() && problems.length === 0}
+		<p class="mt-2 text-copper">No line with a document number was found.</p>
+	{/if}
+	<button
+		class="btn btn-main mt-3"
+		disabled={tied.length === 0}
+		onclick={() => {
+			placing.takeAdvice(tied);
+			text = '';
+			open = false;
+		}}>Lay {count(tied.length, 'line')} on the strip</button
+	>
+</Dialog>

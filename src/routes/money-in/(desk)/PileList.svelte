@@ -1,0 +1,161 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import Coin from '$lib/ui/Coin.svelte';
+	import More from '$lib/ui/More.svelte';
+	import Pips from '$lib/ui/Pips.svelte';
+	import type { CreditRow, PileRow } from '$lib/server/receipts/queries/pile';
+	import { amount, count, money, list } from '$lib/words/en-GB/format';
+
+	/** The receipts that wait, grouped by how sure the answer is. */
+	let {
+		rows,
+		selected,
+		credits,
+		account,
+		readThrough
+	}: {
+		rows: readonly PileRow[];
+		selected: number | null;
+		credits: readonly CreditRow[];
+		/** The account whose credits are on the desk, or null. */
+		account: number | null;
+		readThrough: () => void;
+	} = $props();
+	const groups = [
+		{ band: 'certain', name: 'Certain', filled: 3 },
+		{ band: 'likely', name: 'Likely', filled: 2 },
+		{ band: 'choose', name: 'Choose', filled: 1 },
+		{ band: 'none', name: 'Nothing yet', filled: 0 }
+	] as const;
+	const of = (band: PileRow['band']) => rows.filter((row) => row.band === band && !row.held);
+	/** Of a long pile only so many rows of each group are drawn; more when their end comes into sight. */
+	const STEP = 100;
+	let drawn = $state<Record<string, number>>({});
+	const shownOf = (band: PileRow['band'], some: readonly PileRow[]) => {
+		const at = some.findIndex((row) => row.id === selected);
+		return some.slice(0, Math.max(drawn[band] ?? STEP, at + STEP / 2));
+	};
+	const held = $derived(rows.filter((row) => row.held));
+	function hint(row: PileRow): string {
+		if (row.held) return row.held;
+		if (row.aside) return `goes to ${row.aside}, as before`;
+		if (row.cameBack) return 'a payment came back';
+		if (row.amount < 0) return 'went out';
+		if (row.numbers.length === 0) return row.text ? `“${row.text}”` : 'no words';
+		if (row.otherAnswers > 0 && row.band === 'choose') return `${row.otherAnswers + 1} answers fit`;
+		const numbers = row.numbers.length > 2 ? `${row.numbers.length} items` : list(row.numbers);
+		if (row.gap < 0) return `${numbers}, ${amount(-row.gap, row.currency)} short`;
+		if (row.gap > 0) return `${numbers}, ${amount(row.gap, row.currency)} over`;
+		return numbers;
+	}
+	const share = (row: PileRow) =>
+		row.numbers.length === 0
+			? 0
+			: row.gap < 0
+				? row.amount / (row.amount - row.gap)
+				: row.gap > 0
+					? (row.amount - row.gap) / row.amount
+					: 1;
+	const ready = (row: PileRow) =>
+		row.numbers.length === 0
+			? 'nothing laid on it'
+			: row.gap
+				? 'partly placed by the answer'
+				: 'placed whole by the answer';
+</script>
+
+{#snippet entry(row: PileRow)}
+	<a
+		href="/money-in?receipt={row.id}"
+		data-sveltekit-noscroll
+		data-sveltekit-keepfocus
+		data-receipt={row.id}
+		aria-current={row.id === selected ? 'true' : undefined}
+		class={[
+			'row grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1.5 pr-4 pl-4 hover:bg-raised hover:no-underline',
+			row.id === selected ? 'border-copper bg-raised' : 'border-transparent'
+		]}
+	>
+		<span class="pt-0.5"><Coin share={share(row)} label={ready(row)} /></span>
+		<span class="truncate">{row.who}</span>
+		<span class="text-right"
+			>{row.currency === page.data.base
+				? amount(row.amount, row.currency)
+				: money(row.amount, row.currency)}</span
+		>
+		<span class="col-span-2 col-start-2 truncate text-xs text-soft">{hint(row)}</span>
+	</a>
+{/snippet}
+
+<nav aria-label="Receipts to place" class="pb-4">
+	{#each groups as group (group.band)}
+		{@const some = of(group.band)}
+		{#if some.length}
+			<h3
+				class="sticky top-0 z-10 flex items-center gap-2 bg-paper px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft"
+			>
+				<Pips filled={group.filled} />
+				{group.name}
+				{#if group.band === 'certain'}
+					<button
+						class="ml-auto cursor-pointer font-semibold text-copper hover:underline"
+						onclick={readThrough}>{some.length} · read and post</button
+					>
+				{:else}<span class="ml-auto">{some.length}</span>{/if}
+			</h3>
+			{@const shown = shownOf(group.band, some)}
+			{#each shown as row (row.id)}{@render entry(row)}{/each}
+			{#if shown.length < some.length}{#key shown.length}<p class="px-5 py-2 text-sm">
+						<More
+							more={() => (drawn[group.band] = shown.length + STEP)}
+							words="{count(some.length - shown.length, 'receipt')} more"
+						/>
+					</p>{/key}{/if}
+		{/if}
+	{/each}
+	{#if held.length}
+		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
+			Held <span class="float-right">{held.length}</span>
+		</h3>
+		{#each held as row (row.id)}{@render entry(row)}{/each}
+	{/if}
+	{#if credits.length}
+		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
+			Credit that could be placed <span class="float-right">{credits.length}</span>
+		</h3>
+		{#each credits as row (`${row.customerId} ${row.currency}`)}
+			<a
+				href="/money-in?credits={row.customerId}"
+				data-sveltekit-noscroll
+				aria-current={row.customerId === account ? 'true' : undefined}
+				class={[
+					'credit grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1 pr-4 pl-4 hover:bg-raised hover:no-underline',
+					row.customerId === account ? 'border-copper bg-raised' : 'border-transparent'
+				]}
+			>
+				<span class="pt-0.5"><Coin share={0.5} label="credit not placed on anything" /></span>
+				<span class="truncate">{row.name}</span>
+				<span class="text-right"
+					>{row.currency === page.data.base
+						? amount(row.amount, row.currency)
+						: money(row.amount, row.currency)}</span
+				>
+				{#if row.deposit}<span class="col-span-2 col-start-2 truncate text-xs text-copper"
+						>a deposit for {row.deposit}</span
+					>{/if}
+			</a>
+		{/each}
+	{/if}
+</nav>
+
+<style>
+	/* A long pile costs only what is seen of it. */
+	.row {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 50px;
+	}
+	.credit {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 30px;
+	}
+</style>

@@ -1,0 +1,195 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import { parseTyped } from '$lib/core/money/parse-typed';
+	import type { FoundCustomer } from '$lib/server/customers/queries/find-customers';
+	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
+	import { CustomerSearch } from '$lib/trade/find-customers.svelte';
+
+	/** One row to be typed, field after field without the mouse; Enter in the last one keeps it and begins the next. */
+	let {
+		today,
+		methods,
+		disabled,
+		addMethod,
+		keep,
+		paste
+	}: {
+		today: Day;
+		methods: readonly string[];
+		disabled: boolean;
+		/** Adds a way to the firm's list; true when it is there. */
+		addMethod: (name: string) => Promise<boolean>;
+		/** Keeps the row; true when it is kept. */
+		keep: (row: ManualReceiptRow) => Promise<boolean>;
+		paste: (text: string) => void;
+	} = $props();
+	const search = new CustomerSearch();
+	let who = $state('');
+	let owner = $state<FoundCustomer | null>(null);
+	let marked = $state(0);
+	let when = $state('');
+	const ANOTHER = '';
+	let method = $state('cheque');
+	let another = $state('');
+	let reference = $state('');
+	let sum = $state('');
+	let pays = $state('');
+	let problem = $state('');
+	let first = $state<HTMLInputElement>()!;
+	let whenField = $state<HTMLInputElement>()!;
+
+	function choose(one: FoundCustomer) {
+		owner = one;
+		who = one.name;
+		// Found by a document: that is what it pays.
+		if (one.by && !pays) pays = one.by.number;
+		search.found = [];
+		whenField.focus();
+	}
+	function inCustomer(event: KeyboardEvent) {
+		if (event.key === 'ArrowDown') marked = Math.min(marked + 1, search.found.length - 1);
+		else if (event.key === 'ArrowUp') marked = Math.max(marked - 1, 0);
+		else if (event.key === 'Enter' && search.found[marked]) choose(search.found[marked]!);
+		else if (event.key === 'Tab' && search.found[marked] && !event.shiftKey) choose(search.found[marked]!);
+		else return;
+		event.preventDefault();
+	}
+	/** Takes the way that was typed into the list; nothing typed goes back to the list as it was. */
+	async function addOne() {
+		if (method !== ANOTHER) return;
+		const name = another.trim().toLowerCase();
+		another = '';
+		if (name && !methods.includes(name) && !(await addMethod(name))) method = methods[0]!;
+		else method = name || methods[0]!;
+	}
+	async function submit(event: SubmitEvent) {
+		event.preventDefault();
+		const date = parseTypedDay(when, today);
+		const amount = owner ? parseTyped(sum, owner.currency) : 'not-a-number';
+		if (!owner) problem = 'Choose the customer from the list: any part of name, code or document number.';
+		else if (!date) problem = `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`;
+		else if (typeof amount === 'string' || amount <= 0) problem = `“${sum}” is no amount above zero.`;
+		else {
+			problem = '';
+			const row = {
+				...{ id: null, customerId: owner.id, date, method, reference, amount },
+				...{ currency: owner.currency, pays: pays.trim() || 'oldest' }
+			};
+			if (!(await keep(row))) return;
+			[who, owner, reference, sum, pays] = ['', null, '', '', ''];
+			await tick();
+			first.focus();
+		}
+	}
+</script>
+
+<form onsubmit={submit} class="grid gap-1">
+	<div
+		class="grid grid-cols-[minmax(0,5fr)_6.5rem_8rem_minmax(0,3fr)_8rem_minmax(0,3fr)_auto] items-end gap-2"
+	>
+		<label class="relative grid min-w-0 gap-0.5 text-sm"
+			>Customer<input
+				bind:this={first}
+				type="text"
+				class="w-full"
+				autocomplete="off"
+				bind:value={who}
+				placeholder="part of name, code or document"
+				role="combobox"
+				aria-expanded={search.found.length > 0}
+				aria-controls="found-customers"
+				{disabled}
+				oninput={() => ((owner = null), (marked = 0), search.ask(who))}
+				onkeydown={inCustomer}
+				onpaste={(event) => {
+					const text = event.clipboardData?.getData('text') ?? '';
+					if (!text.includes('\t')) return;
+					event.preventDefault();
+					paste(text);
+				}}
+			/>
+			{#if search.found.length && !owner}
+				<ul
+					id="found-customers"
+					role="listbox"
+					class="absolute top-full z-20 max-h-64 w-[360px] overflow-auto border border-rule bg-raised"
+				>
+					{#each search.found as one, i (one.id)}
+						<li role="option" aria-selected={i === marked}>
+							<button
+								type="button"
+								tabindex="-1"
+								class={['w-full cursor-pointer px-2 py-1 text-left', i === marked && 'bg-wash']}
+								onclick={() => choose(one)}
+								>{one.name}
+								<span class="text-soft">{one.code}{one.by ? ` · ${one.by.number}` : ''}</span></button
+							>
+						</li>
+					{/each}
+				</ul>
+			{/if}</label
+		>
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Date<input
+				bind:this={whenField}
+				type="text"
+				class="w-full"
+				bind:value={when}
+				placeholder="today"
+				{disabled}
+			/></label
+		>
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>How{#if method === ANOTHER}<input
+					type="text"
+					class="w-full"
+					placeholder="another way"
+					bind:value={another}
+					{@attach (field) => field.focus()}
+					onkeydown={(event) => {
+						if (event.key !== 'Enter' && event.key !== 'Escape') return;
+						event.preventDefault();
+						if (event.key === 'Escape') method = methods[0]!;
+						else void addOne();
+					}}
+					onblur={addOne}
+				/>{:else}<select bind:value={method} {disabled}
+					>{#each methods as one (one)}<option value={one}>{one}</option>{/each}<option value={ANOTHER}
+						>another …</option
+					></select
+				>{/if}</label
+		>
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Reference<input
+				type="text"
+				class="w-full"
+				bind:value={reference}
+				placeholder="cheque number"
+				{disabled}
+			/></label
+		>
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Amount<input
+				type="text"
+				inputmode="decimal"
+				class="w-full text-right"
+				bind:value={sum}
+				placeholder="750+480"
+				{disabled}
+			/></label
+		>
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Pays<input
+				type="text"
+				class="w-full"
+				bind:value={pays}
+				placeholder="oldest, account or numbers"
+				{disabled}
+			/></label
+		>
+		<button class="btn" {disabled}>Keep <span class="key">Enter</span></button>
+	</div>
+	{#if problem}<p role="alert" class="text-sm text-oxblood">{problem}</p>{/if}
+</form>
