@@ -1,4 +1,4 @@
-import { countWaiting } from '$lib/server/services/answers/answers';
+import { countWaiting } from '$lib/server/receipts/store/waiting-receipts';
 import { readSetting } from '$lib/server/firm/store/settings';
 import type { LayoutServerLoad } from './$types';
 

@@ -15,7 +15,7 @@ import {
 	receiptState
 } from '../../platform/db/schema';
 import { itemsById, openItemsOf } from '../../documents/store/open-items';
-import type { Waiting } from '../../services/answers/answers';
+import type { Waiting } from '../../receipts/store/waiting-receipts';
 import { reasonsOfRecord } from '../../../words/en-GB/allocation-reason';
 import { defineLook } from '../../act/define-look';
 import { creditsById, frameOf, type Desk, type DeskCredit } from './desk';

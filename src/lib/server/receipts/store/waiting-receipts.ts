@@ -1,0 +1,80 @@
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import type { ReceiptFacts } from '../../../core/model/records';
+import type { Minor } from '../../../core/money/minor';
+import { allocationInput, type AllocationInput } from '../../allocation/allocation-input';
+import type { Reader } from '../../platform/db/open';
+import { receipt, receiptState } from '../../platform/db/schema';
+
+/** A receipt that waits, and what the desk shows of it beside the answer. */
+export interface Waiting extends ReceiptFacts {
+	readonly version: number;
+	readonly heldBecause: string | null;
+	/** The act that booked it to unidentified receipts, where it lies there meanwhile. */
+	readonly unidentifiedActId: number | null;
+	readonly bankEntryId: number | null;
+	/** What was laid when it was held, or null. */
+	readonly heldOrder: AllocationInput | null;
+	readonly charges: Minor;
+	/** What a processor is known to have kept: the payer is credited with it as well. */
+	readonly fee: Minor;
+	readonly parentId: number | null;
+	readonly method: string;
+	/** The bank's reason where the entry is a return. */
+	readonly returnReason: string | null;
+}
+
+/** How many receipts wait. */
+export async function countWaiting(db: Reader): Promise<number> {
+	const row = await db
+		.select({ n: sql<number>`count(*)` })
+		.from(receiptState)
+		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.get();
+	return row?.n ?? 0;
+}
+
+/** All that wait, with what is known of each, the oldest first. */
+export async function waitingReceipts(db: Reader): Promise<Waiting[]> {
+	const rows = await db
+		.select({ row: receipt, state: receiptState })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.orderBy(asc(receiptState.booked), asc(receipt.id));
+	return rows.map(({ row, state }) => ({
+		id: row.id,
+		booked: row.booked,
+		amount: row.amount as Minor,
+		currency: row.currency,
+		payerName: row.payerName,
+		payerAccount: row.payerAccount,
+		text: row.text,
+		structuredReference: row.structuredReference,
+		endToEndId: row.endToEndId,
+		knownCustomerId: row.knownCustomerId,
+		version: state.version,
+		heldBecause: state.heldBecause,
+		unidentifiedActId: state.unidentifiedActId,
+		heldOrder: heldOrderOf(state.heldOrder),
+		bankEntryId: row.bankEntryId,
+		charges: row.charges as Minor,
+		fee: row.fee as Minor,
+		parentId: row.parentId,
+		method: row.method,
+		returnReason: row.returnReason
+	}));
+}
+
+/** What was laid when it was held; what cannot be read is not there. */
+function heldOrderOf(stored: string | null): AllocationInput | null {
+	const read = stored === null ? null : allocationInput.safeParse(jsonOf(stored));
+	return read?.success ? read.data : null;
+}
+
+function jsonOf(text: string): unknown {
+	try {
+		return JSON.parse(text);
+	} catch {
+		return null;
+	}
+}
