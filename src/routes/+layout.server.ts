@@ -1,3 +1,4 @@
+import { followConventions } from '$lib/server/app';
 import { countWaiting } from '$lib/server/receipts/store/waiting-receipts';
 import { readSetting } from '$lib/server/firm/store/settings';
 import type { LayoutServerLoad } from './$types';
@@ -7,11 +8,13 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 	const firm = await readSetting(locals.app.books.db, 'firm');
 	/** Amounts in it stand without their sign. */
 	const base = firm?.baseCurrency ?? 'GBP';
-	if (!locals.who) return { who: null, today: null, base, waiting: 0 };
+	const conventions = await followConventions(locals.app.books);
+	if (!locals.who) return { who: null, today: null, base, conventions, waiting: 0 };
 	return {
 		who: locals.who,
 		today: await locals.app.today(),
 		base,
+		conventions,
 		waiting: await countWaiting(locals.app.books.db)
 	};
 };

@@ -11,6 +11,8 @@ import { openAuth, type Auth } from './people/auth';
 import { openPostOffice, type PostOffice } from './services/post-office/post-office';
 import { readSetting } from './firm/store/settings';
 import { config } from './platform/config';
+import { BRITISH, useConventions, type Conventions } from '../words/conventions';
+import { dayInZone } from '../words/day-in-zone';
 
 export interface App {
 	readonly books: Books;
@@ -32,13 +34,18 @@ export function openOwnBooks(): Promise<Books> {
 
 export const clock = () => new Date().toISOString();
 
+/** Numbers and times are written from now on as the firm has set. */
+export async function followConventions(books: Books): Promise<Conventions> {
+	const set = (await readSetting(books.db, 'conventions')) ?? BRITISH;
+	useConventions(set);
+	return set;
+}
+
 export async function bookDay(books: Books): Promise<Day> {
 	const fixed = await readSetting(books.db, 'today');
 	if (fixed) return day(fixed);
-	const now = new Date();
-	return day(
-		`${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`
-	);
+	await followConventions(books);
+	return day(dayInZone(new Date()));
 }
 
 /** Works of the inbox and of the first start are signed by the application itself. */
@@ -49,6 +56,7 @@ export async function openApp(): Promise<App> {
 	const { dataDir, database, publicUrl, smtpUrl, secret } = config();
 	mkdirSync(dataDir, { recursive: true });
 	const books = await openOwnBooks();
+	await followConventions(books);
 	answerInThread(books.db, database);
 	const secure = publicUrl?.startsWith('https://') ?? false;
 	const auth = openAuth(books.db, secret ?? ownSecret(dataDir), secure);

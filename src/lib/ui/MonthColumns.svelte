@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleBand, scaleLinear } from 'd3-scale';
-	import { amount } from '$lib/words/en-GB/format';
+	import { amount, shortMonth as name } from '$lib/words/en-GB/format';
 
 	/** Stacked columns by month: what each kind came to, the largest kind lowest; gains stand below the line. */
 	let {
@@ -46,8 +46,6 @@
 			[H - M.bottom, M.top]
 		).nice(4)
 	);
-	const name = (month: string) =>
-		new Date(`${month}-01T00:00:00Z`).toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' });
 	const said = $derived(
 		columns.map((one) => `${name(one.month)} ${amount(one.up + one.down, currency)}`).join(', ')
 	);

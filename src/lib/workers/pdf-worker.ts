@@ -1,8 +1,10 @@
 import { letterPdf } from '../server/letters/letter-pdf';
 import { paperPdf } from '../server/documents/paper-pdf';
-import type { ToRender } from '../server/services/render-pdf';
+import type { RenderTask } from '../server/services/render-pdf';
+import { useConventions } from '../words/conventions';
 
-/** In a worker thread: a letter or a document in, its PDF out. */
-export default async function (input: ToRender): Promise<Uint8Array> {
-	return input.what === 'letter' ? letterPdf(input.letter) : paperPdf(input.paper);
+/** In a worker thread: a letter or a document in, its PDF out, with numbers as the firm writes them. */
+export default async function (task: RenderTask): Promise<Uint8Array> {
+	useConventions(task.conventions);
+	return task.what === 'letter' ? letterPdf(task.letter) : paperPdf(task.paper);
 }

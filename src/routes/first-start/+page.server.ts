@@ -1,6 +1,9 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { openNewBooks } from '$lib/server/firm/commands/open-books';
+import { CONVENTIONS_SHAPE } from '$lib/server/firm/store/settings';
+import { currencyField } from '$lib/server/act/fields';
+import { BRITISH } from '$lib/words/conventions';
 import { nobodyYet, personInput } from '$lib/server/people/commands/people';
 import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/app';
@@ -13,7 +16,9 @@ const input = personInput.omit({ role: true }).extend({
 	firm: z.string().trim().min(1, 'Type the name of the firm.'),
 	address: z.string().trim(),
 	phone: z.string().trim(),
-	baseCurrency: z.string().regex(/^[A-Z]{3}$/, 'The currency is three capital letters, such as GBP.'),
+	locale: CONVENTIONS_SHAPE.shape.locale.default('en-GB'),
+	timeZone: CONVENTIONS_SHAPE.shape.timeZone.default(BRITISH.timeZone),
+	baseCurrency: currencyField,
 	bank: z.string().trim().min(1, 'Type the name of the bank.'),
 	iban: z
 		.string()
@@ -23,6 +28,7 @@ const input = personInput.omit({ role: true }).extend({
 
 export const load: PageServerLoad = async ({ locals }) => {
 	if (!(await nobodyYet(locals.app.books.db))) redirect(303, '/sign-in');
+	return { timeZones: Intl.supportedValuesOf('timeZone') };
 };
 
 export const actions: Actions = {
@@ -30,7 +36,7 @@ export const actions: Actions = {
 		const { app } = event.locals;
 		const read = shaped(input, Object.fromEntries(await event.request.formData()));
 		if (!read.ok) return refuse(read.problems);
-		const { firm, address, phone, baseCurrency, bank, iban, ...person } = read.value;
+		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, ...person } = read.value;
 		const at = await app.context(APPLICATION);
 		const lines = address
 			.split(/[\n,]/)
@@ -52,7 +58,7 @@ export const actions: Actions = {
 		const made = await perform(
 			app.books,
 			openNewBooks,
-			{ person: { ...person, role: 'supervisor' }, firm: setUp },
+			{ person: { ...person, role: 'supervisor' }, firm: setUp, conventions: { locale, timeZone } },
 			at
 		);
 		if (!made.ok) return refuse(made.problems);

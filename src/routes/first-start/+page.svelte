@@ -1,6 +1,11 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
+	import { enhance } from '$app/forms';
+	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	let { form } = $props();
+	import { BRITISH, LOCALES } from '$lib/words/conventions';
+	import { landOf } from '$lib/words/en-GB/land-of';
+	let { data, form } = $props();
 	const fields = [
 		['firm', 'Name of the firm', 'text'],
 		['address', 'Its address, lines parted by commas', 'text'],
@@ -12,25 +17,61 @@
 		['email', 'Your e-mail address', 'email'],
 		['password', 'A password of ten characters or more', 'password']
 	] as const;
+	const faults = {
+		error: (name: string) => (form?.fields as Record<string, string> | undefined)?.[name],
+		errorId: (name: string) => `fault-${name}`,
+		showsAt: () => undefined
+	};
+	const elsewhere = $derived(
+		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []
+	);
+	const lands = LOCALES.map((locale) => [locale, landOf(locale)] as const).sort((a, b) =>
+		a[1] < b[1] ? -1 : 1
+	);
+	let timeZone = $state(BRITISH.timeZone);
+	onMount(() => {
+		const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+		if (data.timeZones.includes(here)) timeZone = here;
+	});
 </script>
 
-<div class="mx-auto mt-[7vh] w-[440px] pb-12">
+<svelte:head><title>New books · Odd Penny</title></svelte:head>
+
+<div class="mx-auto mt-[5vh] w-[560px] pb-12">
 	<h1>New books</h1>
 	<p class="mt-1 mb-5 says">
 		Nobody can sign in yet. You will be the first supervisor, and can let others in afterwards.
 	</p>
-	<Problems problems={form?.problems} />
-	<form method="POST" class="mt-4 grid gap-3">
+	<Problems problems={elsewhere} />
+	<form
+		method="POST"
+		class="mt-4 grid grid-cols-2 gap-3"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
 		{#each fields as [name, label, type] (name)}
-			<label class="grid gap-1"
-				>{label}<input
-					{type}
-					{name}
-					required={name !== 'address' && name !== 'phone'}
-					value={name === 'baseCurrency' ? 'GBP' : undefined}
-				/></label
+			<Field form={faults} {name} {label} class={['firm', 'address'].includes(name) ? 'col-span-2' : ''}
+				>{#snippet input(attributes)}<input
+						{type}
+						required={name !== 'address' && name !== 'phone'}
+						value={name === 'baseCurrency' ? 'GBP' : undefined}
+						{...attributes}
+					/>{/snippet}</Field
 			>
 		{/each}
-		<button class="btn btn-main mt-2 justify-center py-2">Open the books</button>
+		<Field form={faults} name="locale" label="Numbers are written as in"
+			>{#snippet input(attributes)}<select {...attributes} value={BRITISH.locale}
+					>{#each lands as [locale, land] (locale)}<option value={locale}>{land}</option>{/each}</select
+				>{/snippet}</Field
+		>
+		<Field form={faults} name="timeZone" label="The clock is that of"
+			>{#snippet input(attributes)}<select {...attributes} bind:value={timeZone}
+					>{#each data.timeZones as zone (zone)}<option>{zone}</option>{/each}</select
+				>{/snippet}</Field
+		>
+		<div class="col-span-2">
+			<button class="btn btn-main mt-2 justify-center py-2">Open the books</button>
+		</div>
 	</form>
 </div>

@@ -2,7 +2,7 @@
 	import type { decideClaims } from '$lib/server/claims/commands/decide-claims';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
-	import { parseTyped } from '$lib/core/money/parse-typed';
+	import { typedAmount } from '$lib/words/typed-amount';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { amount, count, money } from '$lib/words/en-GB/format';
@@ -53,7 +53,7 @@
 	}
 	const read = $derived(
 		claims.map((one, i) => {
-			const parts = WAYS.map(([way]) => parseTyped(typed[i]![way] || '0', one.currency));
+			const parts = WAYS.map(([way]) => typedAmount(typed[i]![way] || '0', one.currency));
 			const bad = parts.some((part) => typeof part === 'string');
 			const sum = parts.reduce<number>((total, part) => total + (typeof part === 'string' ? 0 : part), 0);
 			return { one, parts, bad, sum, rest: one.open - sum };

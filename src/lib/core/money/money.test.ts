@@ -77,8 +77,41 @@ describe('amounts as typed', () => {
 		['abc', 'not-a-number'],
 		['', 'not-a-number'],
 		['1.234', 'too-many-decimals'],
+		['1,234', 123400],
+		['1.889,20', 188920],
+		['1.234.567,8', 123456780],
+		['1.234.567', 123456700],
+		['12,5', 1250],
+		['12,50', 1250],
+		['0,5', 50],
+		[',5', 50],
+		['0,500', 50],
+		['1234,500', 123450],
+		["1'889.20", 188920],
+		['1’889', 188900],
+		['1 889,20', 188920],
+		['750,50+480', 123050],
+		['1.88,20', 'not-a-number'],
+		['1,889,20', 'not-a-number'],
+		['1,889.200,5', 'not-a-number'],
+		["1'88.20", 'not-a-number'],
+		['1,234.5.6', 'not-a-number'],
+		['1..5', 'not-a-number'],
 		['+', 'not-a-number']
 	])('%s is %s', (text, want) => expect(parseTyped(text, 'GBP')).toBe(want));
+	test.each([
+		['1.889', 'GBP', 188900],
+		['1.889,20', 'GBP', 188920],
+		['1889.2', 'GBP', 188920],
+		['1,889.20', 'GBP', 188920],
+		['1,889', 'GBP', 'too-many-decimals'],
+		['1,889', 'BHD', 1889],
+		['1.889', 'BHD', 1889000],
+		['1,5', 'JPY', 'too-many-decimals'],
+		['1.500', 'JPY', 1500]
+	])('%s in %s is %s where the firm writes a comma before decimals', (text, currency, want) =>
+		expect(parseTyped(text, currency, false, ',')).toBe(want)
+	);
 	it('takes a minus where one is asked for, the true minus too', () => {
 		expect(parseTyped('-5', 'GBP', true)).toBe(-500);
 		expect(parseTyped('−5.25', 'GBP', true)).toBe(-525);

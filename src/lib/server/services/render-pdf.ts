@@ -1,13 +1,18 @@
 import type { Letter } from '../../core/7-letters/letter';
 import type { Paper } from '../../core/7-letters/paper';
+import { conventions, type Conventions } from '../../words/conventions';
 import { runWorker } from '../platform/worker-pool';
 
 export type ToRender =
 	{ readonly what: 'letter'; readonly letter: Letter } | { readonly what: 'paper'; readonly paper: Paper };
 
+/** What another thread is told, which knows nothing of the firm. */
+export type RenderTask = ToRender & { readonly conventions: Conventions };
+
 /** A letter or document as PDF, made in a worker thread of the built application; in place where there is no build. */
 export async function render(input: ToRender): Promise<Buffer> {
-	const made = runWorker<ToRender, Uint8Array>('pdf-worker', input);
+	const task = { ...input, conventions: conventions() };
+	const made = runWorker<RenderTask, Uint8Array>('pdf-worker', task);
 	if (made) return Buffer.from(await made);
 	if (input.what === 'letter') return (await import('../letters/letter-pdf')).letterPdf(input.letter);
 	return (await import('../documents/paper-pdf')).paperPdf(input.paper);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { count, money } from '$lib/words/en-GB/format';
+	import { count, money, whole } from '$lib/words/en-GB/format';
 	import { findFittingSets } from './find-fitting-sets';
 	import type { FittingSet, FittingSets } from '../../server/matching/queries/who-could-owe';
 
@@ -34,8 +34,8 @@
 		set.count === 1 && set.all
 			? 'the only set'
 			: set.all
-				? `one of ${set.count.toLocaleString('en-GB')}`
-				: `one of ${set.count.toLocaleString('en-GB')} or more`;
+				? `one of ${whole(set.count)}`
+				: `one of ${whole(set.count)} or more`;
 </script>
 
 {#snippet list(title: string, sets: readonly FittingSet[])}

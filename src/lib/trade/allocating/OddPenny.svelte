@@ -3,6 +3,7 @@
 	import { discountOffered } from '$lib/core/4-allocation/discount-offered';
 	import { CLAIM_REASONS } from '$lib/core/model/claim';
 	import type { Day } from '$lib/core/day/day';
+	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { amount, money, percent, shortDay } from '$lib/words/en-GB/format';
 	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
@@ -114,9 +115,14 @@
 				<label for="claim-deadline">to be decided by</label>
 				<input
 					id="claim-deadline"
-					type="date"
-					value={claim.deadline}
-					onchange={(event) => placing.changeClaim(short.item.id, { deadline: event.currentTarget.value })}
+					type="text"
+					size="12"
+					value={shortDay(claim.deadline)}
+					onchange={({ currentTarget }) => {
+						const typed = parseTypedDay(currentTarget.value, placing.today as Day);
+						if (typed) placing.changeClaim(short.item.id, { deadline: typed });
+						currentTarget.value = shortDay(typed ?? claim.deadline);
+					}}
 				/>
 				<label for="claim-owner">Followed up by</label>
 				<input

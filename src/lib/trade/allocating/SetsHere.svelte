@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { count, money } from '$lib/words/en-GB/format';
+	import { count, money, whole } from '$lib/words/en-GB/format';
 	import type { OpenItem } from '../../core/model/records';
 	import type { Placing } from './placing.svelte';
 	import { SetsHere } from './sets-here.svelte';
@@ -28,7 +28,7 @@
 			return found.all
 				? `No set of the ${among} comes to ${money(found.target, placing.currency)}.`
 				: `No set of up to five of the ${among} comes to ${money(found.target, placing.currency)}, nor all but a few.`;
-		const n = found.count.toLocaleString('en-GB');
+		const n = whole(found.count);
 		const which =
 			found.count === 1 && found.all
 				? 'Just one set'

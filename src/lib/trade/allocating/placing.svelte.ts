@@ -5,7 +5,7 @@ import type { ClaimReason } from '../../core/model/claim';
 import type { FeeKind, SurplusKind } from '../../core/model/placing';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, ZERO, type Minor } from '../../core/money/minor';
-import { parseTyped } from '../../core/money/parse-typed';
+import { typedAmount } from '../../words/typed-amount';
 import { money } from '../../words/en-GB/format';
 import type { Desk } from '../../server/allocation/queries/desk';
 import type { AllocationInput } from '../../server/allocation/allocation-input';
@@ -346,7 +346,7 @@ export class Placing {
 	}
 
 	#read(text: string): Minor | null {
-		const parsed = parseTyped(text, this.currency, false);
+		const parsed = typedAmount(text, this.currency, false);
 		return typeof parsed === 'string' ? null : parsed;
 	}
 
@@ -388,15 +388,15 @@ export class Placing {
 
 	#row(one: Chosen) {
 		const credit = one.item.kind === 'credit_note';
-		const parsed = parseTyped(one.text, this.currency, credit);
+		const parsed = typedAmount(one.text, this.currency, credit);
 		const cash = typeof parsed === 'string' ? null : parsed;
 		const other = one.item.currency !== this.currency;
-		const typed = other ? parseTyped(one.settles ?? '', one.item.currency, false) : null;
+		const typed = other ? typedAmount(one.settles ?? '', one.item.currency, false) : null;
 		const settles = typeof typed === 'string' ? null : typed;
 		const rest = Math.max(0, one.item.open - Math.abs((other ? settles : cash) ?? 0));
 		let unnamed = rest;
 		const gaps = one.gaps.map((gap) => {
-			const given = gap.text === null ? null : parseTyped(gap.text, one.item.currency, false);
+			const given = gap.text === null ? null : typedAmount(gap.text, one.item.currency, false);
 			const amount = gap.text === null ? null : typeof given === 'string' ? null : given;
 			if (amount !== null) unnamed -= amount;
 			return { kind: gap.kind, text: gap.text, amount };

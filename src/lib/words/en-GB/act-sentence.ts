@@ -1,6 +1,7 @@
 import type { ActFacts, ActKind, ApprovalAbout, Said, Sum } from '../../core/model/act-facts';
 import type { Lesson } from '../../core/3-matching';
 import { count, list, money, shortDay } from './format';
+import { landOf } from './land-of';
 import { LESSON_NAMES } from './habit-sentence';
 
 /** The sentence of each kind of act: what somebody did, as it stands in the record. */
@@ -11,6 +12,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'change-role': ({ name, role }) => (role === 'none' ? `Shut out ${name}` : `Made ${name} ${role}`),
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
+	'set-conventions': ({ locale, timeZone }) =>
+		`Numbers are written as in ${landOf(locale)}, times are those of ${timeZone}`,
 	'set-limits': () => 'Set the limits for deductions and write-offs',
 	'lock-period': ({ through, reason }) =>
 		`Locked the books up to ${shortDay(through)}${reason ? `: ${reason}` : ''}`,

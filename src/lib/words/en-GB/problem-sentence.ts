@@ -1,6 +1,6 @@
 import type { Problem } from '../../core/problems';
 import { actSentence } from './act-sentence';
-import { amount, moment, money, shortDay } from './format';
+import { amount, moment, money, shortDay, whole } from './format';
 import { overLimitSentence } from './over-limit-sentence';
 
 const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
@@ -59,7 +59,7 @@ function sentence(problem: Problem): string {
 		case 'csv-width':
 			return `There are ${problem.found} fields here, but the first line names ${problem.want} columns.`;
 		case 'csv-too-long':
-			return `The table has more than ${problem.most.toLocaleString('en-GB')} rows. Split it.`;
+			return `The table has more than ${whole(problem.most)} rows. Split it.`;
 		case 'csv-field':
 			return `“${problem.text}” in ${problem.field} cannot be taken: ${problem.why}.`;
 		case 'sums-differ':

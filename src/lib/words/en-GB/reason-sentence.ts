@@ -1,6 +1,6 @@
 import { MOST_WAYS, type Reason } from '../../core/3-matching';
 import { CLAIM_WORDS } from './claim-words';
-import { count, list, money, percent, shortDay } from './format';
+import { count, list, money, percent, shortDay, whole } from './format';
 
 const HOW = {
 	letter: 'a letter for a digit',
@@ -119,7 +119,7 @@ export function reasonSentence(reason: Reason): string {
 		case 'oldest-of-equal':
 			return `${reason.equal} open items have this amount; ${reason.number} is the oldest.`;
 		case 'oldest-in-set':
-			return `Items of equal amounts make ${reason.ways >= MOST_WAYS ? 'very many' : reason.ways.toLocaleString('en-GB')} such sets of ${reason.items}; it has the oldest.`;
+			return `Items of equal amounts make ${reason.ways >= MOST_WAYS ? 'very many' : whole(reason.ways)} such sets of ${reason.items}; it has the oldest.`;
 		case 'no-set':
 			return `No set of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
 		case 'named-in-other-currency':

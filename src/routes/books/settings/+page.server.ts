@@ -1,15 +1,20 @@
 import { view } from '$lib/server/platform/http/view';
 import { lookAtSettings } from '$lib/server/firm/queries/settings';
 import { action } from '$lib/server/platform/http/action';
+import { followConventions } from '$lib/server/app';
+import { setConventions } from '$lib/server/firm/commands/set-conventions';
 import { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	return view(locals, lookAtSettings, null);
+	return { ...(await view(locals, lookAtSettings, null)), timeZones: Intl.supportedValuesOf('timeZone') };
 };
 
 export const actions = {
 	limits: action(setLimits),
-	bank: action(addBankAccount)
+	bank: action(addBankAccount),
+	conventions: action(setConventions, {
+		then: async (_, { locals }) => void (await followConventions(locals.app.books))
+	})
 };

@@ -2,14 +2,17 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import type { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
+	import type { setConventions } from '$lib/server/firm/commands/set-conventions';
 	import type { setLimits } from '$lib/server/firm/commands/set-limits';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
-	import { parseTyped } from '$lib/core/money/parse-typed';
+	import { typedAmount } from '$lib/words/typed-amount';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import { LOCALES } from '$lib/words/conventions';
+	import { landOf } from '$lib/words/en-GB/land-of';
 	import { amount } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
@@ -18,6 +21,14 @@
 	const bankForm = new ActForm<typeof addBankAccount>('?/bank', {
 		done: () => void toast('The bank account is there.')
 	});
+	const conventionsForm = new ActForm<typeof setConventions>('?/conventions', {
+		done: () => void toast('Numbers and times are shown so from now on.')
+	});
+	const lands = LOCALES.map((locale) => ({
+		locale,
+		land: landOf(locale),
+		sample: new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(12345.5)
+	})).sort((a, b) => (a.land < b.land ? -1 : 1));
 	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
 	const name = (kind: LimitedKind) => (kind === 'refund' ? 'To be paid back' : DIFFERENCE_NAMES[kind]);
 	const shown = (value: number | null | undefined) =>
@@ -39,7 +50,7 @@
 		const one = (field: string): number | undefined => {
 			const text = String(form.get(field) ?? '').trim();
 			if (!text) return undefined;
-			const value = parseTyped(text, data.base, false);
+			const value = typedAmount(text, data.base, false);
 			if (typeof value !== 'string') return value;
 			unreadable.push(`“${text}” is not an amount.`);
 			return undefined;
@@ -202,6 +213,31 @@
 				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
 			>
 			<div class="col-span-2"><button class="btn" disabled={bankForm.busy}>Add it</button></div>
+		</form>
+		<h2 class="mt-8 text-xl">Numbers and times</h2>
+		<p class="mt-1 says">As everybody here sees and types them, and as letters have them.</p>
+		<Problems problems={conventionsForm.problems} />
+		<form
+			method="POST"
+			action="?/conventions"
+			use:enhance={conventionsForm.submit((form) => ({
+				locale: String(form.get('locale')) as (typeof LOCALES)[number],
+				timeZone: String(form.get('timeZone'))
+			}))}
+			class="mt-2 grid w-96 gap-2"
+		>
+			<Field form={conventionsForm} name="locale" label="Numbers are written as in"
+				>{#snippet input(attributes)}<select {...attributes} value={data.conventions.locale}
+						>{#each lands as { locale, land, sample } (locale)}<option value={locale}>{land}: {sample}</option
+							>{/each}</select
+					>{/snippet}</Field
+			>
+			<Field form={conventionsForm} name="timeZone" label="The clock is that of"
+				>{#snippet input(attributes)}<select {...attributes} value={data.conventions.timeZone}
+						>{#each data.timeZones as zone (zone)}<option>{zone}</option>{/each}</select
+					>{/snippet}</Field
+			>
+			<div><button class="btn" disabled={conventionsForm.busy}>Keep them</button></div>
 		</form>
 	</section>
 </div>

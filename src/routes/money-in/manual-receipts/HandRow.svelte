@@ -2,7 +2,7 @@
 	import { tick } from 'svelte';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import { parseTyped } from '$lib/core/money/parse-typed';
+	import { typedAmount } from '$lib/words/typed-amount';
 	import type { FoundCustomer } from '$lib/server/customers/queries/find-customers';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
 	import { CustomerSearch } from '$lib/trade/find-customers.svelte';
@@ -67,7 +67,7 @@
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
 		const date = parseTypedDay(when, today);
-		const amount = owner ? parseTyped(sum, owner.currency) : 'not-a-number';
+		const amount = owner ? typedAmount(sum, owner.currency) : 'not-a-number';
 		if (!owner) problem = 'Choose the customer from the list: any part of name, code or document number.';
 		else if (!date) problem = `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`;
 		else if (typeof amount === 'string' || amount <= 0) problem = `“${sum}” is no amount above zero.`;

@@ -1,7 +1,7 @@
 import { checkSplit } from '$lib/core/2-receipts/check-split';
 import type { TableRow } from '$lib/core/model/table-row';
 import { minor, type Minor } from '$lib/core/money/minor';
-import { parseTyped } from '$lib/core/money/parse-typed';
+import { typedAmount } from '$lib/words/typed-amount';
 import { parseTable } from '$lib/tables/parse-table';
 import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 
@@ -115,7 +115,7 @@ export class Splitting {
 	}
 
 	#read(text: string): Minor | null {
-		const value = parseTyped(text, this.#currency);
+		const value = typedAmount(text, this.#currency);
 		return typeof value === 'string' ? null : value;
 	}
 }

@@ -5,7 +5,7 @@
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { trialFileKind } from './trial-file-kind';
-	import { count, shortDay } from '$lib/words/en-GB/format';
+	import { count, shortDay, whole } from '$lib/words/en-GB/format';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Tried = Extract<NonNullable<ActionData>, { summary: unknown }>;
@@ -141,7 +141,7 @@
 					>
 						<Pips filled={pips} />
 						{name}
-						{tried.summary[key].toLocaleString('en-GB')}
+						{whole(tried.summary[key])}
 					</button>
 				{/each}
 			</div>
@@ -187,7 +187,7 @@
 				</tbody>
 			</table>
 			{#if tried.summary.receipts > tried.receipts.length}<p class="mt-2 says">
-					The first {tried.receipts.length.toLocaleString('en-GB')} are listed.
+					The first {whole(tried.receipts.length)} are listed.
 				</p>{/if}
 		{:else}
 			<h2 class="text-xl">{busy ? 'Reading and matching …' : 'What you need'}</h2>

@@ -3,7 +3,7 @@
 	import MonthColumns from '$lib/ui/MonthColumns.svelte';
 	import type { ClaimReason } from '$lib/core/model/claim';
 	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
-	import { amount, money } from '$lib/words/en-GB/format';
+	import { amount, money, longMonth } from '$lib/words/en-GB/format';
 	import { LOST_NAMES } from '$lib/words/en-GB/lost-names';
 	let { data } = $props();
 	const COLORS = [
@@ -58,10 +58,6 @@
 		)
 	);
 	const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
-	const month = (text: string) =>
-		new Date(`${text}-01T00:00:00Z`).toLocaleDateString('en-GB', {
-			...{ month: 'long', year: 'numeric', timeZone: 'UTC' }
-		});
 </script>
 
 <svelte:head><title>What was lost · Odd Penny</title></svelte:head>
@@ -69,7 +65,7 @@
 <div class="px-8 pt-5 pb-10">
 	<p class="text-sm"><a href="/odd-pennies">Odd pennies</a></p>
 	<h1>
-		{money(all, data.base)} was lost {picked ? `in ${month(picked)}` : 'in twelve months'}{kind
+		{money(all, data.base)} was lost {picked ? `in ${longMonth(picked)}` : 'in twelve months'}{kind
 			? ` to ${(LOST_NAMES[kind] ?? kind).toLowerCase()}`
 			: ''}.
 	</h1>

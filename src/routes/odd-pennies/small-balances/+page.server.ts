@@ -1,4 +1,4 @@
-import { parseTyped } from '$lib/core/money/parse-typed';
+import { typedAmount } from '$lib/words/typed-amount';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtSmallBalances } from '$lib/server/allocation/queries/small-balances';
 import { action } from '$lib/server/platform/http/action';
@@ -8,7 +8,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url, parent }) => {
 	const { base } = await parent();
 	const typed = url.searchParams.get('upTo');
-	const read = typed ? parseTyped(typed, base, false) : null;
+	const read = typed ? typedAmount(typed, base, false) : null;
 	const query = {
 		upTo: typeof read === 'number' ? read : null,
 		partPaid: url.searchParams.get('all') !== 'yes',

@@ -2,7 +2,7 @@ import { drawUp, type DrawnUp, type Share } from '$lib/core/1-open-items/draw-up
 import type { Day } from '$lib/core/day/day';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { minor, type Minor } from '$lib/core/money/minor';
-import { parseTyped } from '$lib/core/money/parse-typed';
+import { typedAmount } from '$lib/words/typed-amount';
 
 export type NewKind = 'invoice' | 'credit_note' | 'charge';
 
@@ -29,7 +29,7 @@ export interface Beginning {
 
 /** A percentage as it is typed ("20", "17.5 %") in basis points; null where it is none. */
 function basisPointsOf(text: string): number | null {
-	const value = parseTyped(text.replace('%', '').trim() || '0', 'EUR');
+	const value = typedAmount(text.replace('%', '').trim() || '0', 'EUR');
 	return typeof value === 'number' && value <= 10_000 ? value : null;
 }
 
@@ -97,7 +97,7 @@ export class NewDocument {
 		const issued = parseTypedDay(this.issued, this.#today);
 		if (!issued) problems.push(`“${this.issued}” is no day. Write 30/10, 30 Oct or 2026-10-30.`);
 		const lines = this.#used.map((line, i) => {
-			const net = parseTyped(line.net, this.currency, true);
+			const net = typedAmount(line.net, this.currency, true);
 			const taxBasisPoints = basisPointsOf(line.tax);
 			if (typeof net === 'string') problems.push(`Line ${i + 1}: “${line.net}” is no amount.`);
 			if (taxBasisPoints === null) problems.push(`Line ${i + 1}: “${line.tax}” is no rate of tax.`);

@@ -1,20 +1,28 @@
+import type { z } from 'zod';
 import { usualLimits } from '../../../core/4-allocation/usual-limits';
 import { DomainError } from '../../act/domain-error';
 import { addPerson, nobodyYet, type PersonInput } from '../../people/commands/people';
 import { defineAct, madeHere } from '../../act/define-act';
+import type { CONVENTIONS_SHAPE } from '../store/settings';
+import { setConventions } from './set-conventions';
 import { setUpFirm, type FirmSetUp } from './set-up-firm';
 
 /** The first start: the first supervisor and the firm, both or neither. Refused once there is anybody. */
 export const openNewBooks = defineAct({
 	kind: 'open-books',
 	role: 'supervisor',
-	input: madeHere<{ readonly person: PersonInput; readonly firm: FirmSetUp }>(),
-	run: async (ctx, { person, firm }): Promise<{ actId: number }> => {
+	input: madeHere<{
+		readonly person: PersonInput;
+		readonly firm: FirmSetUp;
+		readonly conventions: z.input<typeof CONVENTIONS_SHAPE>;
+	}>(),
+	run: async (ctx, { person, firm, conventions }): Promise<{ actId: number }> => {
 		if (!(await nobodyYet(ctx.tx)))
 			throw new DomainError({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
 		const actId = await ctx.record({ summary: { firm: firm.firm.name } });
 		await ctx.run(addPerson, { ...person, role: 'supervisor' });
 		await ctx.run(setUpFirm, { limits: usualLimits(firm.firm.baseCurrency), ...firm });
+		await ctx.run(setConventions, conventions);
 		return { actId };
 	}
 });

@@ -1,4 +1,5 @@
 import { and, asc, eq, ne } from 'drizzle-orm';
+import { BRITISH } from '../../../words/conventions';
 import { NO_LIMITS } from '../../../core/4-allocation/over-limits';
 import { bankAccount, user } from '../../platform/db/schema';
 import { readSetting } from '../store/settings';
@@ -8,6 +9,7 @@ import { defineLook } from '../../act/define-look';
 export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	limits: (await readSetting(db, 'limits')) ?? NO_LIMITS,
 	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
+	conventions: (await readSetting(db, 'conventions')) ?? BRITISH,
 	people: await db
 		.select({ id: user.id, name: user.name, role: user.role })
 		.from(user)

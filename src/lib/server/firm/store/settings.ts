@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { isTimeZone, LOCALES } from '../../../words/conventions';
 import { DIFFERENCE_KINDS } from '../../../core/model/records';
 import type { Reader, Tx } from '../../platform/db/types';
 import { PerTransaction } from '../../platform/db/per-transaction';
@@ -12,6 +13,11 @@ export const LIMITS_SHAPE = z.object({
 	tolerance: z.number().int().min(0).nullable(),
 	byRole: z.object({ clerk: LIMITS, supervisor: LIMITS }),
 	byPerson: z.record(z.string(), LIMITS)
+});
+
+export const CONVENTIONS_SHAPE = z.object({
+	locale: z.enum(LOCALES),
+	timeZone: z.string().max(60).refine(isTimeZone, 'That is no time zone, such as Europe/London.')
 });
 
 /** The firm's settings by key, each with its shape. */
@@ -29,6 +35,8 @@ const SHAPES = {
 	/** Books up to and including this day are locked. */
 	lockedThrough: z.string(),
 	demo: z.boolean(),
+	/** How the firm writes numbers, and by which clock it works. */
+	conventions: CONVENTIONS_SHAPE,
 	/** Which column of a processor's report is which, by the processor's name. */
 	processors: z.record(
 		z.string(),

@@ -1,7 +1,7 @@
 import { and, eq, like, or } from 'drizzle-orm';
 import type { Day } from '../../../core/day/day';
 import { parseTypedDay } from '../../../core/day/parse-typed-day';
-import { parseTyped } from '../../../core/money/parse-typed';
+import { typedAmount } from '../../../words/typed-amount';
 import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
 import type { Reader } from '../../platform/db/open';
@@ -39,7 +39,7 @@ export async function readPasted(
 		if (!date) fault('day', when, 'it is no day; write 30/10 or 2026-10-30');
 		const method = methods.find((one) => one.toLowerCase() === (how || methods[0]!).toLowerCase());
 		if (!method) fault('method', how, `it is none of ${methods.join(', ')}`);
-		const amount = parseTyped(sum, owner?.currency ?? 'GBP');
+		const amount = typedAmount(sum, owner?.currency ?? 'GBP');
 		if (typeof amount === 'string' || amount <= 0) fault('amount', sum, 'it is no amount above zero');
 		else if (owner && date && method)
 			rows.push({

@@ -1,6 +1,6 @@
 import { minor } from '../../../core/money/minor';
 import { asc, desc, eq, inArray, like, or } from 'drizzle-orm';
-import { parseTyped } from '../../../core/money/parse-typed';
+import { typedAmount } from '../../../words/typed-amount';
 import type { Db } from '../../platform/db/open';
 import {
 	bankEntry,
@@ -40,7 +40,7 @@ export const searchBooks = defineLook('reader', async (db, text: string): Promis
 	if (plain.length < 2) return [];
 	const part = `%${plain}%`;
 	const firm = await readSetting(db, 'firm');
-	const typed = /\d/.test(plain) ? parseTyped(plain, firm?.baseCurrency ?? 'GBP') : null;
+	const typed = /\d/.test(plain) ? typedAmount(plain, firm?.baseCurrency ?? 'GBP') : null;
 	const amount = typeof typed === 'number' && typed > 0 ? typed : null;
 	return [
 		...(await customersBy(db, part)),

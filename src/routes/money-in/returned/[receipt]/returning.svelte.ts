@@ -3,7 +3,7 @@ import { daysBetween } from '$lib/core/day/arithmetic';
 import type { Day } from '$lib/core/day/day';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { minor, type Minor } from '$lib/core/money/minor';
-import { parseTyped } from '$lib/core/money/parse-typed';
+import { typedAmount } from '$lib/words/typed-amount';
 import type { ReturnDesk } from '$lib/server/returns/queries/returns';
 import { amount as plain, list, money, shortDay } from '$lib/words/en-GB/format';
 import { problemSentence } from '$lib/words/en-GB/problem-sentence';
@@ -124,7 +124,7 @@ export class Returning {
 	}
 
 	#read(text: string): Minor | null {
-		const parsed = parseTyped(text, this.currency, false);
+		const parsed = typedAmount(text, this.currency, false);
 		return typeof parsed === 'string' ? null : parsed;
 	}
 
