@@ -4,6 +4,7 @@
 	import { ModeWatcher, toggleMode } from 'mode-watcher';
 	import { Toaster } from 'svelte-sonner';
 	import { weekDay } from '$lib/words/en-GB/format';
+	import Menu from '$lib/ui/Menu.svelte';
 	import SearchDialog from '$lib/trade/search/SearchDialog.svelte';
 	let { data, children } = $props();
 	let finding = $state(false);
@@ -13,6 +14,14 @@
 			finding = true;
 		}
 	}
+	let signOut = $state<HTMLFormElement>();
+	const supervises = $derived(data.who?.role === 'supervisor');
+	const menu = $derived([
+		{ name: 'Paper or lamplight', run: toggleMode },
+		...(supervises ? [{ name: 'Settings', href: '/books/settings' }] : []),
+		...(supervises ? [{ name: 'People and records', href: '/books/people' }] : []),
+		{ name: 'Sign out', run: () => signOut?.requestSubmit() }
+	]);
 	const stations = [
 		['/', 'Today'],
 		['/money-in', 'Money in'],
@@ -81,24 +90,10 @@
 			<span class="truncate">Find anything</span> <span class="key ml-auto">Ctrl K</span>
 		</button>
 		<span class="text-sm text-soft">{data.today ? weekDay(data.today) : ''}</span>
-		<details class="relative text-sm">
-			<summary class="cursor-pointer list-none text-soft hover:text-ink">{data.who.name}</summary>
-			<div class="absolute right-0 z-30 mt-2 w-52 rounded border border-rule bg-raised p-2">
-				<p class="says px-2 pb-2">Signed in as {data.who.role}.</p>
-				<button class="block w-full px-2 py-1 text-left hover:bg-wash" onclick={toggleMode}
-					>Paper or lamplight</button
-				>
-				{#if data.who.role === 'supervisor'}<a class="block px-2 py-1 hover:bg-wash" href="/books/settings"
-						>Settings</a
-					>{/if}
-				{#if data.who.role === 'supervisor'}<a class="block px-2 py-1 hover:bg-wash" href="/books/people"
-						>People and records</a
-					>{/if}
-				<form method="POST" action="/sign-out">
-					<button class="block w-full px-2 py-1 text-left hover:bg-wash">Sign out</button>
-				</form>
-			</div>
-		</details>
+		<Menu label={data.who.name} class="text-sm text-soft hover:text-ink" items={menu}>
+			{#snippet heading()}<p class="says px-2 pb-2">Signed in as {data.who?.role}.</p>{/snippet}
+		</Menu>
+		<form method="POST" action="/sign-out" bind:this={signOut} hidden><button>Sign out</button></form>
 	</header>
 {/if}
 <main id="main">{@render children()}</main>

@@ -3,6 +3,8 @@ import type { FoundCustomer } from '../server/customers/queries/find-customers';
 /** Looks customers up while one types; an answer that comes after a newer question is dropped. */
 export class CustomerSearch {
 	found = $state.raw<readonly FoundCustomer[]>([]);
+	/** Counts the answers. */
+	answers = $state(0);
 	#asked = 0;
 
 	async ask(text: string): Promise<void> {
@@ -12,6 +14,14 @@ export class CustomerSearch {
 			return;
 		}
 		const response = await fetch(`/api/customers?q=${encodeURIComponent(text)}`);
-		if (mine === this.#asked && response.ok) this.found = (await response.json()) as FoundCustomer[];
+		if (mine !== this.#asked || !response.ok) return;
+		this.found = (await response.json()) as FoundCustomer[];
+		this.answers++;
+	}
+
+	/** Leaves what was found, and every answer that is still on its way. */
+	clear(): void {
+		this.#asked++;
+		this.found = [];
 	}
 }

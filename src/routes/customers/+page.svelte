@@ -1,16 +1,47 @@
 <script lang="ts">
+	import { page } from '$app/state';
+	import Table from '$lib/ui/Table.svelte';
+	import type { TableColumn } from '$lib/ui/table-columns';
+	import { plainAmount } from '$lib/words/plain-amount';
 	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
 	import { amount, count } from '$lib/words/en-GB/format';
 	let { data } = $props();
+	type Row = (typeof data.rows)[number];
+	const columns: readonly TableColumn<Row>[] = $derived([
+		{ id: 'code', name: 'Code', cell: code, value: (row) => row.code, sorts: true, class: 'text-soft' },
+		{ id: 'name', name: 'Name', cell: name, value: (row) => row.name, sorts: true, stays: true },
+		{ id: 'items', name: 'Open items', cell: items, value: (row) => row.items, sorts: true, figures: true },
+		{
+			...{ id: 'late', name: `Late, ${data.base}`, cell: late, sorts: true, figures: true },
+			copied: (row) => plainAmount(row.late, data.base)
+		},
+		{
+			...{ id: 'owed', name: `Owed, ${data.base}`, cell: owed, sorts: true, figures: true },
+			copied: (row) => plainAmount(row.owed, data.base)
+		}
+	]);
 </script>
+
+{#snippet code(row: Row)}{row.code}{/snippet}
+{#snippet name(row: Row)}<a href="/customers/{row.code}">{row.name}</a>{#if !row.email}<span
+			class="pl-1.5 text-sm text-copper">no e-mail address</span
+		>{/if}{/snippet}
+{#snippet items(row: Row)}{row.items || ''}{/snippet}
+{#snippet late(row: Row)}<span class="text-oxblood">{row.late ? amount(row.late, data.base) : ''}</span
+	>{/snippet}
+{#snippet owed(row: Row)}{row.owed ? amount(row.owed, data.base) : '–'}{/snippet}
 
 <svelte:head><title>Customers · Odd Penny</title></svelte:head>
 
 <div class="mx-auto max-w-[1100px] px-8 pt-5 pb-10">
 	<div class="flex items-baseline gap-4">
 		<h1>
-			{count(data.count, 'account')}{data.query.text ? ` fit “${data.query.text}”` : ', most late first'}.
+			{count(data.count, 'account')}{data.query.text
+				? ` fit “${data.query.text}”`
+				: data.query.sorting
+					? ''
+					: ', most late first'}.
 		</h1>
 		<input
 			type="search"
@@ -22,33 +53,8 @@
 				goto(`/customers?q=${encodeURIComponent(event.currentTarget.value)}`, { keepFocus: true })}
 		/>
 	</div>
-	<table class="mt-3">
-		<thead
-			><tr
-				><th>Code</th><th>Name</th><th class="num">Open items</th><th class="num">Late, {data.base}</th><th
-					class="num">Owed, {data.base}</th
-				></tr
-			></thead
-		>
-		<tbody>
-			{#each data.rows as row (row.id)}
-				<tr>
-					<td class="text-soft">{row.code}</td>
-					<td
-						><a href="/customers/{row.code}">{row.name}</a>{row.email ? '' : ' '}{#if !row.email}<span
-								class="text-sm text-copper">no e-mail address</span
-							>{/if}</td
-					>
-					<td class="num">{row.items || ''}</td>
-					<td class="num text-oxblood">{row.late ? amount(row.late, data.base) : ''}</td>
-					<td class="num">{row.owed ? amount(row.owed, data.base) : '–'}</td>
-				</tr>
-			{:else}<tr
-					><td colspan="5" class="py-6 text-soft"
-						>No account fits. <a class="underline" href="/customers">Show all</a></td
-					></tr
-				>{/each}
-		</tbody>
-	</table>
+	<Table name="customers" {columns} rows={data.rows} fileHref="/customers/file{page.url.search}">
+		{#snippet empty()}No account fits. <a class="underline" href="/customers">Show all</a>{/snippet}
+	</Table>
 	<Pages page={data.query.page} per={data.pageSize} total={data.count} />
 </div>

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Table from '$lib/ui/Table.svelte';
+	import type { TableColumn } from '$lib/ui/table-columns';
+	import { plainAmount } from '$lib/words/plain-amount';
 	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -24,8 +27,51 @@
 			else params.set(key, value);
 		return `/open-items?${params}`;
 	}
+	type Row = (typeof data.rows)[number];
+	const signed = (row: Row) => (row.kind === 'credit_note' ? -row.open : row.open);
+	const columns: readonly TableColumn<Row>[] = $derived([
+		{ id: 'mark', name: '', cell: mark, class: 'w-6' },
+		{ id: 'number', name: 'Item', cell: number, value: (row) => row.number, sorts: true, stays: true },
+		{ id: 'customer', name: 'Customer', cell: customer, value: (row) => row.customer, sorts: true },
+		{
+			...{ id: 'due', name: 'Due', cell: due, sorts: true, class: 'whitespace-nowrap' },
+			value: (row) => (row.kind === 'credit_note' ? '' : row.due)
+		},
+		{ id: 'late', name: 'Late', cell: late, value: (row) => (row.late > 0 ? row.late : ''), figures: true },
+		{
+			...{ id: 'total', name: 'Total', cell: total, sorts: true, figures: true },
+			copied: (row) => plainAmount(row.total, row.currency)
+		},
+		{
+			...{ id: 'open', name: 'Open', cell: open, sorts: true, figures: true, stays: true },
+			copied: (row) => plainAmount(signed(row), row.currency)
+		}
+	]);
 	const share = (row: (typeof data.rows)[number]) => (row.total - row.open) / row.total;
 </script>
+
+{#snippet mark(row: Row)}<Coin
+		share={share(row)}
+		label={row.open < row.total
+			? `part paid, ${amount(row.open, row.currency)} of ${amount(row.total, row.currency)} open`
+			: 'unpaid'}
+	/>{/snippet}
+{#snippet number(row: Row)}<a href={link({ item: String(row.id) })} data-sveltekit-noscroll
+		><strong class="font-semibold">{row.number}</strong>{row.parts > 1
+			? ` (${row.part} of ${row.parts})`
+			: ''} <span class="text-soft">{row.text}</span></a
+	>{/snippet}
+{#snippet customer(row: Row)}<a href="/customers/{row.code}">{row.customer}</a>{/snippet}
+{#snippet due(row: Row)}{row.kind === 'credit_note'
+		? '–'
+		: shortDay(row.due, data.today ?? undefined)}{/snippet}
+{#snippet late(row: Row)}<span class="text-oxblood">{row.late > 0 ? `${row.late} d` : ''}</span>{/snippet}
+{#snippet total(row: Row)}<span class="text-soft"
+		>{row.open < row.total ? amount(row.total, row.currency) : ''}</span
+	>{/snippet}
+{#snippet open(row: Row)}{row.currency === data.base
+		? amount(signed(row), row.currency)
+		: money(signed(row), row.currency)}{/snippet}
 
 <svelte:head><title>Open items · Odd Penny</title></svelte:head>
 
@@ -62,54 +108,16 @@
 				onchange={(event) => goto(link({ q: event.currentTarget.value, page: null }), { keepFocus: true })}
 			/>
 		</div>
-		<table>
-			<thead class="sticky top-0 bg-paper"
-				><tr
-					><th class="w-6"></th><th>Item</th><th>Customer</th><th>Due</th><th class="num">Late</th><th
-						class="num">Total</th
-					><th class="num">Open</th></tr
-				></thead
-			>
-			<tbody>
-				{#each data.rows as row (row.id)}
-					<tr class={['row', data.item?.item.id === row.id && 'bg-raised']}>
-						<td
-							><Coin
-								share={share(row)}
-								label={row.open < row.total
-									? `part paid, ${amount(row.open, row.currency)} of ${amount(row.total, row.currency)} open`
-									: 'unpaid'}
-							/></td
-						>
-						<td
-							><a href={link({ item: String(row.id) })} data-sveltekit-noscroll
-								><strong class="font-semibold">{row.number}</strong>{row.parts > 1
-									? ` (${row.part} of ${row.parts})`
-									: ''} <span class="text-soft">{row.text}</span></a
-							></td
-						>
-						<td><a href="/customers/{row.code}">{row.customer}</a></td>
-						<td class="whitespace-nowrap"
-							>{row.kind === 'credit_note' ? '–' : shortDay(row.due, data.today ?? undefined)}</td
-						>
-						<td class="num text-oxblood">{row.late > 0 ? `${row.late} d` : ''}</td>
-						<td class="num text-soft">{row.open < row.total ? amount(row.total, row.currency) : ''}</td>
-						<td class="num"
-							>{row.currency === data.base
-								? amount(row.kind === 'credit_note' ? -row.open : row.open, row.currency)
-								: money(row.kind === 'credit_note' ? -row.open : row.open, row.currency)}</td
-						>
-					</tr>
-				{:else}
-					<tr
-						><td colspan="7" class="py-6 text-soft"
-							>{data.query.text ? `Nothing open fits “${data.query.text}”.` : 'Nothing is open.'}
-							{#if data.query.text}<a class="underline" href={link({ q: null })}>Show all</a>{/if}</td
-						></tr
-					>
-				{/each}
-			</tbody>
-		</table>
+		<Table
+			name="open-items"
+			{columns}
+			rows={data.rows}
+			active={data.item?.item.id}
+			fileHref="/open-items/file{page.url.search}"
+		>
+			{#snippet empty()}{data.query.text ? `Nothing open fits “${data.query.text}”.` : 'Nothing is open.'}
+				{#if data.query.text}<a class="underline" href={link({ q: null })}>Show all</a>{/if}{/snippet}
+		</Table>
 		<Pages page={data.query.page} per={data.pageSize} total={shown} />
 	</section>
 	{#if data.item}
@@ -118,10 +126,3 @@
 		</aside>
 	{/if}
 </div>
-
-<style>
-	.row {
-		content-visibility: auto;
-		contain-intrinsic-size: auto 33px;
-	}
-</style>

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { money } from '$lib/words/en-GB/format';
 	import type { FoundCustomer } from '../../server/customers/queries/find-customers';
-	import { CustomerSearch } from '../find-customers.svelte';
+	import CustomerField from '../CustomerField.svelte';
 	import FittingSets from './FittingSets.svelte';
 
 	/** Finds an account by name, code, document number or open amount: as the owner of the money, or beside the owner. */
@@ -18,12 +18,10 @@
 		/** What came, minor units, where nobody is known yet. */
 		came?: { receiptId: number; amount: number; currency: string } | null;
 	} = $props();
-	const search = new CustomerSearch();
 	let text = $derived.by(() => {
 		void mayBe;
 		return '';
 	});
-	const shown = $derived(text.trim() ? search.found : mayBe);
 	const label = $derived(
 		mode === 'owner'
 			? 'Whose is it? Name, code, document number or open amount'
@@ -40,24 +38,23 @@
 </script>
 
 <div class="my-2">
-	<input
-		type="text"
-		aria-label={label}
+	<CustomerField
+		{label}
 		placeholder={label}
 		class="w-full"
 		data-keep-enter
-		bind:value={text}
-		oninput={() => search.ask(text)}
+		bind:text
+		choose={(one) => choose(one.id)}
 	/>
 	{#if came && !text.trim() && mayBe.length === 0}
 		<p class="mt-1 says">
 			Nobody owes just {money(came.amount, came.currency)}, in one open item, in two, or in all.
 		</p>
 	{/if}
-	{#if shown.length}
-		{#if !text.trim()}<p class="mt-2 text-sm font-semibold text-soft">Who owes just this</p>{/if}
+	{#if !text.trim() && mayBe.length}
+		<p class="mt-2 text-sm font-semibold text-soft">Who owes just this</p>
 		<ul class="border border-rule bg-raised">
-			{#each shown as one (one.id)}
+			{#each mayBe as one (one.id)}
 				<li>
 					<button
 						class="flex w-full cursor-pointer gap-2 px-2 py-1 text-left hover:bg-wash"

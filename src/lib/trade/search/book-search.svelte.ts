@@ -7,18 +7,13 @@ export class BookSearch {
 	found = $state.raw<readonly Finding[]>([]);
 	/** True from a question until its answer. */
 	asking = $state(false);
-	chosen = $state(0);
+	/** Counts the answers. */
+	answers = $state(0);
 	readonly stations: readonly Station[] = $derived(findStations(this.text));
-	/** All that can be gone to, in the order in which it is listed. */
-	readonly targets: readonly string[] = $derived([
-		...this.found.map((one) => one.href),
-		...this.stations.map((one) => one.href)
-	]);
 	#asked = 0;
 
 	async ask(): Promise<void> {
 		const mine = ++this.#asked;
-		this.chosen = 0;
 		if (this.text.trim().length < 2) {
 			this.found = [];
 			this.asking = false;
@@ -28,12 +23,7 @@ export class BookSearch {
 		const response = await fetch(`/api/search?q=${encodeURIComponent(this.text)}`);
 		if (mine !== this.#asked) return;
 		this.found = response.ok ? ((await response.json()) as Finding[]) : [];
+		this.answers++;
 		this.asking = false;
-	}
-
-	/** Moves the choice by one or minus one, round the end. */
-	step(by: 1 | -1): void {
-		const n = this.targets.length;
-		if (n > 0) this.chosen = (this.chosen + by + n) % n;
 	}
 }

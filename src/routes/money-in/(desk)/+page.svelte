@@ -9,9 +9,10 @@
 	import PostCertainDialog from './PostCertainDialog.svelte';
 	import DeskView from '$lib/trade/allocating/DeskView.svelte';
 	import HoldDialog from './HoldDialog.svelte';
-	import KeysDialog from './KeysDialog.svelte';
+	import KeysDialog from '$lib/ui/KeysDialog.svelte';
+	import { isTyping, mayPress, pressKey, type KeyBinding } from '$lib/ui/keys';
 	import PileList from './PileList.svelte';
-	import { isTyping, itemKeys } from '$lib/trade/allocating/item-keys';
+	import { itemKeys } from '$lib/trade/allocating/item-keys';
 	import { Placing } from '$lib/trade/allocating/placing.svelte';
 	import type SetsHere from '$lib/trade/allocating/SetsHere.svelte';
 	import ReturnNote from './ReturnNote.svelte';
@@ -144,15 +145,40 @@
 		);
 	}
 
+	const bindings: readonly KeyBinding[] = $derived([
+		{ keys: ['j', 'k'], what: 'next and previous receipt', run: (key) => step(key === 'j' ? 1 : -1) },
+		...itemKeys(placing, { active, move: (to) => (active = to), filter }),
+		{ keys: ['s'], what: 'look for items that come to what is left', run: () => sets?.look() },
+		{
+			keys: ['a'],
+			what: 'take their remittance advice',
+			run: () => data.mayAct && placing?.desk.customer && (dialog = 'advice')
+		},
+		{ keys: ['Enter'], what: 'post and go on' },
+		{
+			keys: ['h'],
+			what: 'hold, with what is allocated so far',
+			run: () => data.mayAct && placing?.desk.receipt && (dialog = 'hold')
+		},
+		{
+			keys: ['n'],
+			what: 'not customer money',
+			run: () => data.mayAct && placing?.desk.receipt && (dialog = 'aside')
+		},
+		{
+			keys: ['c'],
+			what: 'read and post what is certain',
+			run: () => certain.length > 0 && data.mayAct && (dialog = 'certain')
+		},
+		{ keys: ['u'], what: 'undo the last posting', run: () => lastAct !== null && void undoAct(lastAct) },
+		{ keys: ['?'], what: 'these keys', run: () => (dialog = 'keys') }
+	]);
+
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
-		const typing = isTyping(target);
-		if (dialog || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-		// A dialog that belongs to no screen, such as the search, keeps its keys to itself.
-		if (document.querySelector('[role="dialog"]')) return;
-		if (event.key === 'Escape' && typing) return target.blur();
 		if (
 			event.key === 'Enter' &&
+			mayPress(event) &&
 			placing &&
 			data.mayAct &&
 			(!target.matches('a, button, summary, select') || target.hasAttribute('data-receipt'))
@@ -162,24 +188,7 @@
 			if (placing.outcome.ok && !post.busy) postForm.requestSubmit();
 			return;
 		}
-		// A button that was reached by Tab is pressed with the space bar, as everywhere.
-		if (typing || (event.key === ' ' && target.matches('button, summary'))) return;
-		const does: Record<string, () => void> = {
-			...(placing ? itemKeys(placing, { active, move: (to) => (active = to), filter }) : {}),
-			j: () => step(1),
-			k: () => step(-1),
-			'?': () => (dialog = 'keys'),
-			a: () => data.mayAct && placing?.desk.customer && (dialog = 'advice'),
-			s: () => sets?.look(),
-			h: () => data.mayAct && placing?.desk.receipt && (dialog = 'hold'),
-			n: () => data.mayAct && placing?.desk.receipt && (dialog = 'aside'),
-			c: () => certain.length > 0 && data.mayAct && (dialog = 'certain'),
-			u: () => lastAct !== null && void undoAct(lastAct)
-		};
-		const act = does[event.key.length === 1 ? event.key.toLowerCase() : event.key];
-		if (!act) return;
-		event.preventDefault();
-		act();
+		if (!pressKey(event, bindings)) return;
 		void tick().then(() =>
 			document.querySelector('[data-active="true"]')?.scrollIntoView({ block: 'nearest' })
 		);
@@ -352,4 +361,4 @@
 		bind:open={() => dialog === 'advice', (on) => (dialog = on ? 'advice' : null)}
 		{placing}
 	/>{/if}
-<KeysDialog bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />
+<KeysDialog {bindings} bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />

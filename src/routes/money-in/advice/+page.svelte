@@ -6,7 +6,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching';
 	import AdviceLines from '$lib/trade/AdviceLines.svelte';
-	import ChooseCustomer from '$lib/trade/ChooseCustomer.svelte';
+	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { readAdvice } from '$lib/tables/read-advice';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -89,7 +89,8 @@
 		{#if data.mayAct}
 			<h2 class="text-xl">Take an advice{data.owner ? ` of ${data.owner.name}` : ''}</h2>
 			<div class="mt-3 flex gap-2">
-				<ChooseCustomer
+				<CustomerField
+					class="w-96"
 					placeholder={data.owner ? 'of another customer' : 'Whose? Part of name, code or document number'}
 					choose={(one) => goto(`/money-in/advice?customer=${one.id}`, { noScroll: true, keepFocus: true })}
 				/>

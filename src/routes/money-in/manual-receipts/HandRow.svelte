@@ -5,7 +5,7 @@
 	import { typedAmount } from '$lib/words/typed-amount';
 	import type { FoundCustomer } from '$lib/server/customers/queries/find-customers';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
-	import { CustomerSearch } from '$lib/trade/find-customers.svelte';
+	import CustomerField from '$lib/trade/CustomerField.svelte';
 
 	/** One row to be typed, field after field without the mouse; Enter in the last one keeps it and begins the next. */
 	let {
@@ -25,10 +25,8 @@
 		keep: (row: ManualReceiptRow) => Promise<boolean>;
 		paste: (text: string) => void;
 	} = $props();
-	const search = new CustomerSearch();
 	let who = $state('');
 	let owner = $state<FoundCustomer | null>(null);
-	let marked = $state(0);
 	let when = $state('');
 	const ANOTHER = '';
 	let method = $state('cheque');
@@ -37,7 +35,7 @@
 	let sum = $state('');
 	let pays = $state('');
 	let problem = $state('');
-	let first = $state<HTMLInputElement>()!;
+	let first = $state<HTMLInputElement | null>(null);
 	let whenField = $state<HTMLInputElement>()!;
 
 	function choose(one: FoundCustomer) {
@@ -45,16 +43,7 @@
 		who = one.name;
 		// Found by a document: that is what it pays.
 		if (one.by && !pays) pays = one.by.number;
-		search.found = [];
 		whenField.focus();
-	}
-	function inCustomer(event: KeyboardEvent) {
-		if (event.key === 'ArrowDown') marked = Math.min(marked + 1, search.found.length - 1);
-		else if (event.key === 'ArrowUp') marked = Math.max(marked - 1, 0);
-		else if (event.key === 'Enter' && search.found[marked]) choose(search.found[marked]!);
-		else if (event.key === 'Tab' && search.found[marked] && !event.shiftKey) choose(search.found[marked]!);
-		else return;
-		event.preventDefault();
 	}
 	/** Takes the way that was typed into the list; nothing typed goes back to the list as it was. */
 	async function addOne() {
@@ -80,7 +69,7 @@
 			if (!(await keep(row))) return;
 			[who, owner, reference, sum, pays] = ['', null, '', '', ''];
 			await tick();
-			first.focus();
+			first?.focus();
 		}
 	}
 </script>
@@ -89,47 +78,25 @@
 	<div
 		class="grid grid-cols-[minmax(0,5fr)_6.5rem_8rem_minmax(0,3fr)_8rem_minmax(0,3fr)_auto] items-end gap-2"
 	>
-		<label class="relative grid min-w-0 gap-0.5 text-sm"
-			>Customer<input
-				bind:this={first}
-				type="text"
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Customer<CustomerField
+				label="Customer"
 				class="w-full"
-				autocomplete="off"
-				bind:value={who}
 				placeholder="part of name, code or document"
-				role="combobox"
-				aria-expanded={search.found.length > 0}
-				aria-controls="found-customers"
+				keepsName
+				takesOnTab
+				bind:text={who}
+				bind:field={first}
+				ask={() => (owner = null)}
+				{choose}
 				{disabled}
-				oninput={() => ((owner = null), (marked = 0), search.ask(who))}
-				onkeydown={inCustomer}
 				onpaste={(event) => {
 					const text = event.clipboardData?.getData('text') ?? '';
 					if (!text.includes('\t')) return;
 					event.preventDefault();
 					paste(text);
 				}}
-			/>
-			{#if search.found.length && !owner}
-				<ul
-					id="found-customers"
-					role="listbox"
-					class="absolute top-full z-20 max-h-64 w-[360px] overflow-auto border border-rule bg-raised"
-				>
-					{#each search.found as one, i (one.id)}
-						<li role="option" aria-selected={i === marked}>
-							<button
-								type="button"
-								tabindex="-1"
-								class={['w-full cursor-pointer px-2 py-1 text-left', i === marked && 'bg-wash']}
-								onclick={() => choose(one)}
-								>{one.name}
-								<span class="text-soft">{one.code}{one.by ? ` · ${one.by.number}` : ''}</span></button
-							>
-						</li>
-					{/each}
-				</ul>
-			{/if}</label
+			/></label
 		>
 		<label class="grid min-w-0 gap-0.5 text-sm"
 			>Date<input

@@ -3,9 +3,9 @@
 	import type { issueByHand } from '$lib/server/documents/commands/issue-by-hand';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { goto } from '$app/navigation';
-	import { tick, untrack } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import type { Day } from '$lib/core/day/day';
-	import ChooseCustomer from '$lib/trade/ChooseCustomer.svelte';
+	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { NewDocument, type NewKind } from './new-document.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, money, shortDay } from '$lib/words/en-GB/format';
@@ -23,6 +23,8 @@
 		)
 	);
 	let element = $state<HTMLFormElement>()!;
+	let whose = $state<HTMLInputElement | null>(null);
+	onMount(() => void (!owner && whose?.focus()));
 	const issue = new ActForm<typeof issueByHand, NewDocument['input']>('?', {
 		otherwise: 'That did not work. Nothing was issued; try again.'
 	});
@@ -57,8 +59,9 @@
 		<p class="text-sm"><a href="/open-items">Open items</a></p>
 		<h1>{owner ? `A new ${kindName} for ${owner.name}` : 'A new document'}</h1>
 		<div class="mt-3">
-			<ChooseCustomer
-				focus={!owner}
+			<CustomerField
+				class="w-96"
+				bind:field={whose}
 				placeholder={owner ? 'for another customer' : 'Whose? Part of name, code or document number'}
 				choose={(one) => goto(`/open-items/new?customer=${one.id}`, { keepFocus: true, noScroll: true })}
 			/>

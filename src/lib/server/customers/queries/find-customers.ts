@@ -1,3 +1,4 @@
+import { typedAmount } from '../../../words/typed-amount';
 import { minor } from '../../../core/money/minor';
 import { and, asc, eq, inArray, like, or, sql } from 'drizzle-orm';
 import type { Db } from '../../platform/db/open';
@@ -28,7 +29,9 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.where(or(like(customer.name, wanted), like(customer.code, wanted)))
 		.orderBy(asc(customer.name))
 		.limit(MOST);
-	const cents = /^[\d,]+\.\d\d$/.test(plain) ? Number(plain.replace(/\D/g, '')) : null;
+	// With two decimals it may be an amount, in any currency that has two.
+	const typed = /[.,]\d\d$/.test(plain) ? typedAmount(plain, 'EUR') : null;
+	const cents = typeof typed === 'number' ? typed : null;
 	const numbers = db
 		.select({ id: item.id })
 		.from(item)

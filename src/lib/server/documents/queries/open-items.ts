@@ -1,3 +1,4 @@
+import { typedAmount } from '../../../words/typed-amount';
 import { minor } from '../../../core/money/minor';
 import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../../core/6-reports/age';
@@ -13,8 +14,13 @@ export type Facet = (typeof FACETS)[number];
 export interface OpenItemsQuery {
 	readonly facet: Facet;
 	readonly text: string;
-	readonly page: number;
+	/** Null for all of them. */
+	readonly page: number | null;
+	readonly sorting?: { readonly by: string; readonly down: boolean } | null;
 }
+
+/** By what the list can be sorted. */
+export const OPEN_ITEM_SORTS = ['number', 'customer', 'due', 'total', 'open'] as const;
 
 export interface OpenItemRow {
 	readonly id: number;
@@ -56,9 +62,9 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 		.innerJoin(document, eq(document.id, item.documentId))
 		.innerJoin(customer, eq(customer.id, itemState.customerId))
 		.where(and(base, conditions[query.facet]))
-		.orderBy(asc(itemState.due), asc(itemState.itemId))
-		.limit(PAGE)
-		.offset(query.page * PAGE);
+		.orderBy(...orderOf(query.sorting ?? null), asc(itemState.itemId))
+		.limit(query.page === null ? -1 : PAGE)
+		.offset((query.page ?? 0) * PAGE);
 	const countIf = (facet: Facet) =>
 		sql<number>`coalesce(sum(case when ${conditions[facet] ?? sql`1`} then 1 else 0 end), 0)`;
 	const counts = await db
@@ -101,6 +107,19 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 	};
 });
 
+/** Late ones first, unless a column was chosen. */
+function orderOf(sorting: OpenItemsQuery['sorting']): SQL[] {
+	const columns: Record<(typeof OPEN_ITEM_SORTS)[number], SQL> = {
+		number: sql`${document.number}`,
+		customer: sql`${customer.name} collate nocase`,
+		due: sql`${itemState.due}`,
+		total: sql`${item.total}`,
+		open: sql`${signedOpen}`
+	};
+	const by = OPEN_ITEM_SORTS.find((one) => one === sorting?.by) ?? 'due';
+	return [sorting?.down ? desc(columns[by]) : asc(columns[by])];
+}
+
 /** Condition that a part of number, order or name, or an amount as it is typed, is found with the item. */
 function matching(db: Reader, text: string): SQL | undefined {
 	const wanted = text.trim().replace(/[%_]/g, '');
@@ -111,7 +130,9 @@ function matching(db: Reader, text: string): SQL | undefined {
 		.from(document)
 		.where(or(like(document.number, part), like(document.purchaseOrder, part)));
 	const customers = db.select({ id: customer.id }).from(customer).where(like(customer.name, part));
-	const cents = /^[\d,]+\.\d\d$/.test(wanted) ? Number(wanted.replace(/\D/g, '')) : null;
+	// With two decimals it may be an amount, in any currency that has two.
+	const typed = /[.,]\d\d$/.test(wanted) ? typedAmount(wanted, 'EUR') : null;
+	const cents = typeof typed === 'number' ? typed : null;
 	const items = db
 		.select({ id: item.id })
 		.from(item)

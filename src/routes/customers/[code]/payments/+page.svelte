@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import ChooseCustomer from '$lib/trade/ChooseCustomer.svelte';
+	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
@@ -98,7 +98,8 @@
 					: `Take ${count(chosen.length, 'payment')} off`}</button
 			>
 			{#if to}<button class="btn" onclick={() => (to = null)}>Let them wait instead</button>
-			{:else}<ChooseCustomer
+			{:else}<CustomerField
+					class="w-96"
 					placeholder="or move them to another account"
 					choose={(one) => (to = one)}
 				/>{/if}

@@ -7,9 +7,11 @@
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import DeskView from '$lib/trade/allocating/DeskView.svelte';
-	import { isTyping, itemKeys } from '$lib/trade/allocating/item-keys';
+	import { itemKeys } from '$lib/trade/allocating/item-keys';
 	import { Placing } from '$lib/trade/allocating/placing.svelte';
 	import { sortedItems } from '$lib/trade/allocating/sorted-items';
+	import { pressKey, type KeyBinding } from '$lib/ui/keys';
+	import KeysDialog from '$lib/ui/KeysDialog.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { moment, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
@@ -21,26 +23,16 @@
 	const placing = $derived(new Placing(desk, data.today as Day, data.who?.name ?? ''));
 	let filter = $state<HTMLInputElement>();
 	let active = $state(0);
+	let showsKeys = $state(false);
 	const form = new ActForm<typeof reallocate>('?', {
 		otherwise: 'That did not work. Nothing was changed.',
 		leaving: () =>
 			void toast('Put right. Both the old allocation and the new one are in the journal.', toldAction())
 	});
-	function onkeydown(event: KeyboardEvent) {
-		if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-		if (document.querySelector('[role="dialog"]')) return;
-		const target = event.target as HTMLElement;
-		if (event.key === ' ' && target.matches('button, summary')) return;
-		if (isTyping(target)) {
-			if (event.key === 'Escape') target.blur();
-			return;
-		}
-		const keys = itemKeys(placing, { active, move: (to) => (active = to), filter });
-		const does = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key];
-		if (!does) return;
-		event.preventDefault();
-		does();
-	}
+	const bindings: readonly KeyBinding[] = $derived([
+		...itemKeys(placing, { active, move: (to) => (active = to), filter }),
+		{ keys: ['?'], what: 'these keys', run: () => (showsKeys = true) }
+	]);
 	/** Where somebody was told how it stood, the way to the corrected statement. */
 	const toldAction = () =>
 		again.letters.length
@@ -51,7 +43,8 @@
 
 <svelte:head><title>Put right · Odd Penny</title></svelte:head>
 
-<svelte:window {onkeydown} />
+<svelte:window onkeydown={(event) => void pressKey(event, bindings)} />
+<KeysDialog {bindings} bind:open={showsKeys} />
 <div class="grid h-[calc(100vh-48px)] grid-rows-[auto_1fr_auto]">
 	<div class="double-bottom px-6 py-3">
 		<p>

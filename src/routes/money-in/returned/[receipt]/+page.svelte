@@ -5,7 +5,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { Returning } from './returning.svelte';
-	import { isTyping } from '$lib/trade/allocating/item-keys';
+	import { isTyping, mayPress } from '$lib/ui/keys';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
 	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
@@ -24,8 +24,7 @@
 		standing.allocations.length > 1 && returning.opened.some((one) => !one.off || one.owed < one.paid)
 	);
 	function onkeydown(event: KeyboardEvent) {
-		if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-		if (document.querySelector('[role="dialog"]')) return;
+		if (!mayPress(event)) return;
 		const target = event.target as HTMLElement;
 		if (event.key === 'Escape' && isTyping(target)) return target.blur();
 		if (event.key !== 'Enter' || target.matches('a, button, select, textarea')) return;

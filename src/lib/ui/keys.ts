@@ -1,0 +1,42 @@
+/** What a key of a screen does. Its help is made from the same list that its keys are taken from. */
+export interface KeyBinding {
+	/** Names as the browser gives them; letters small. */
+	readonly keys: readonly string[];
+	/** How it is shown, where that is not the key's own name. */
+	readonly shown?: string;
+	readonly what: string;
+	/** Left out where the browser or a form does it, and the list only says so. */
+	readonly run?: (key: string) => unknown;
+}
+
+/**
+ * Does what a key stands for on a screen. A key that belongs to something else is left alone: to a field, to a button reached by
+ * Tab, to an open dialog, menu or list, to the browser. Escape leaves a field.
+ * @returns whether something was done
+ */
+export function pressKey(event: KeyboardEvent, bindings: readonly KeyBinding[]): boolean {
+	if (!mayPress(event)) return false;
+	const target = event.target as HTMLElement;
+	if (isTyping(target)) {
+		if (event.key === 'Escape') target.blur();
+		return false;
+	}
+	if (event.key === ' ' && target.matches('button, summary')) return false;
+	const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+	const binding = bindings.find((one) => one.run && one.keys.includes(key));
+	if (!binding) return false;
+	event.preventDefault();
+	binding.run!(key);
+	return true;
+}
+
+/** False where a key belongs to the browser, or to a dialog, a menu or a list that is open. */
+export function mayPress(event: KeyboardEvent): boolean {
+	if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return false;
+	return !document.querySelector('[role="dialog"], [role="menu"], [role="combobox"][aria-expanded="true"]');
+}
+
+/** True where a key belongs to what has the focus: a field. */
+export function isTyping(target: EventTarget | null): boolean {
+	return target instanceof HTMLElement && target.matches('input, select, textarea');
+}
