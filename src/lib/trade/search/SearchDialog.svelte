@@ -14,6 +14,16 @@
 	const nothing = $derived(
 		search.text.trim().length >= 2 && !search.asking && search.found.length + search.stations.length === 0
 	);
+	const foundValue = (kind: string, href: string, i: number) => `${kind} ${href} ${i}`;
+	const stationValue = (href: string) => `place ${href}`;
+	/** The first of what was found is marked anew with each answer; arrows mark another. */
+	let marked = $derived.by(() => {
+		void [search.text, search.answers];
+		const kind = KINDS.find((one) => search.found.some((row) => row.kind === one));
+		const first = search.found.find((row) => row.kind === kind);
+		if (first) return foundValue(first.kind, first.href, 0);
+		return search.stations[0] ? stationValue(search.stations[0].href) : '';
+	});
 	function go(href: string) {
 		open = false;
 		void goto(href);
@@ -24,13 +34,17 @@
 </script>
 
 <Dialog title="Find" bind:open wide>
-	<Command.Root shouldFilter={false} loop label="Find a number, amount, name, reference or page">
+	<Command.Root
+		bind:value={marked}
+		shouldFilter={false}
+		loop
+		label="Find a number, amount, name, reference or page"
+	>
 		<Command.Input
 			class="w-full text-lg"
 			placeholder="A number, amount, name, reference, or a place to go"
 			aria-label="Find a number, amount, name, reference or page"
-			bind:value={search.text}
-			oninput={() => void search.ask()}
+			bind:value={() => search.text, (text) => void search.ask(text)}
 		/>
 		<Command.List class="mt-3 h-[52vh] overflow-y-auto" aria-label="Found">
 			<Command.Viewport>
@@ -43,7 +57,7 @@
 								{#each rows as one, i (`${search.answers} ${one.href} ${i}`)}
 									<Command.LinkItem
 										href={one.href}
-										value="{kind} {one.href} {i}"
+										value={foundValue(kind, one.href, i)}
 										class={ROW}
 										onSelect={() => go(one.href)}
 									>
@@ -77,7 +91,7 @@
 							{#each search.stations as station (station.href)}
 								<Command.LinkItem
 									href={station.href}
-									value="place {station.href}"
+									value={stationValue(station.href)}
 									class={ROW}
 									onSelect={() => go(station.href)}
 								>

@@ -12,8 +12,9 @@ export class BookSearch {
 	readonly stations: readonly Station[] = $derived(findStations(this.text));
 	#asked = 0;
 
-	async ask(): Promise<void> {
+	async ask(text: string): Promise<void> {
 		const mine = ++this.#asked;
+		this.text = text;
 		if (this.text.trim().length < 2) {
 			this.found = [];
 			this.asking = false;
