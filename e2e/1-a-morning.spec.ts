@@ -8,7 +8,7 @@ test.describe.configure({ mode: 'serial' });
 test('Today says what waits, with true figures', async ({ page }) => {
 	const heard = complaints(page);
 	await signIn(page);
-	await expect(page.locator('h1')).toHaveText('All money that came in is placed.');
+	await expect(page.locator('h1')).toHaveText('All money that came in is allocated.');
 	await expect(page.getByText('Current account to 28 Oct')).toBeVisible();
 	await expect(page.getByText(/£[\d,]+\.\d\d is owed, £[\d,]+\.\d\d of it late/)).toBeVisible();
 	expect(heard).toEqual([]);
@@ -261,7 +261,7 @@ test('a credit note settles an invoice with no money at all, and is taken back',
 	expect(await credits.count()).toBeGreaterThan(3);
 	await credits.first().click();
 	await page.waitForURL(/credits=/);
-	await expect(page.getByText('placed without new money')).toBeVisible();
+	await expect(page.getByText('allocated without new money')).toBeVisible();
 	await page.keyboard.press('f');
 	await expect(page.locator('footer')).toContainText(/[Uu]ses|[Ll]eaves|Take another/);
 });

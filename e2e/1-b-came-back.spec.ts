@@ -31,7 +31,7 @@ test('a debit of the bank is a payment that came back: marked, its notice sent, 
 	await first.getByRole('button', { name: 'send' }).click();
 	await expect(first.getByRole('link', { name: 'sent' })).toBeVisible();
 	// The bank shows it, so it cannot be taken back before that.
-	await first.getByRole('button', { name: 'take back' }).click();
+	await first.getByRole('button', { name: 'undo' }).click();
 	await expect(page.getByRole('alert')).toContainText('the bank’s entry that shows the return');
 	await first.locator('a[href^="/customers/"]').click();
 	await expect(page.getByText(/of theirs came back/)).toBeVisible();

@@ -4,7 +4,7 @@ import { open, postByKey, signIn, waiting } from './helpers';
 // The end of the morning, in its order: the pile is emptied, and what follows stands on that.
 test.describe.configure({ mode: 'serial' });
 
-test('the rest of the file is placed', async ({ page }) => {
+test('the rest of the file is allocated', async ({ page }) => {
 	test.setTimeout(120_000);
 	await signIn(page);
 	await open(page, '/money-in');

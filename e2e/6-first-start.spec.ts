@@ -57,7 +57,7 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		for (const [name, value] of Object.entries(person)) await page.fill(`input[name=${name}]`, value);
 		await page.getByRole('button', { name: 'Open the books' }).click();
 		await page.waitForURL('http://127.0.0.1:4181/');
-		await expect(page.locator('h1')).toHaveText('All money that came in is placed.');
+		await expect(page.locator('h1')).toHaveText('All money that came in is allocated.');
 		await page.goto('http://127.0.0.1:4181/books');
 		await expect(page.getByText('The books prove.')).toBeVisible();
 		// A statement of another account is refused in the watched folder, with a note; the right one comes in by itself.

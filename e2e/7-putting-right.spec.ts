@@ -13,7 +13,7 @@ test('a ribbon is picked by keyboard, says who and when, and leads to putting it
 	await page.locator('[data-ribbon]').last().focus();
 	await page.keyboard.press('ArrowUp');
 	await page.keyboard.press('Enter');
-	await expect(page.locator('aside')).toContainText('Placed by Wren Tolliver');
+	await expect(page.locator('aside')).toContainText('Allocated by Wren Tolliver');
 	await page.getByRole('link', { name: 'Move it, or part of it' }).click();
 	await page.waitForURL('**/money-in/reallocate/*');
 	await expect(page.getByText('Put right:')).toBeVisible();

@@ -35,7 +35,7 @@ export interface DemoBooks {
 
 /**
  * Makes the demo books through the acts that the interface uses: a firm, its people and customers, twelve months of
- * documents, weekly bank statements and their receipts placed, up to the day before yesterday; and the files of today.
+ * documents, weekly bank statements and their receipts allocated, up to the day before yesterday; and the files of today.
  */
 export async function makeBooks(
 	books: Books,

@@ -17,8 +17,8 @@
 	const month = $derived(work.month.at(-1));
 	const title = $derived(
 		work.waitingCount > 0
-			? `${waiting} came in that nobody has placed yet.`
-			: 'All money that came in is placed.'
+			? `${waiting} came in that nobody has allocated yet.`
+			: 'All money that came in is allocated.'
 	);
 	const bank = $derived(
 		work.banks
@@ -53,12 +53,12 @@
 			does: 'Bring in a file'
 		},
 		{
-			name: 'Place the money',
+			name: 'Allocate the money',
 			says: place,
 			done: work.waitingCount + work.out === 0,
 			warn: false,
 			href: '/money-in',
-			does: `Place ${count(work.waitingCount, 'receipt')}`
+			does: `Allocate ${count(work.waitingCount, 'receipt')}`
 		},
 		{
 			name: 'Statements',
@@ -67,7 +67,7 @@
 					? `${count(data.corrections, 'account')} ${data.corrections === 1 ? 'was' : 'were'} told what is no longer so: a corrected statement is drafted. `
 					: '') +
 				(data.statements.waiting
-					? `Wait: ${data.statements.waiting} of the ${data.statements.all} accounts on today's run have money not placed yet.`
+					? `Wait: ${data.statements.waiting} of the ${data.statements.all} accounts on today's run have money not allocated yet.`
 					: `${count(data.statements.all, 'account')} could have one. ${data.statements.noAddress} have no e-mail address.`),
 			done: false,
 			warn: data.statements.waiting + data.corrections > 0,

@@ -82,7 +82,7 @@ export type Problem =
 			readonly of: string;
 			readonly date: string;
 	  } & Where)
-	// placing
+	// allocation
 	| { readonly code: 'nothing-to-place' }
 	| { readonly code: 'line-not-positive'; readonly item: string }
 	| { readonly code: 'line-twice'; readonly item: string }

@@ -2,11 +2,11 @@ import { expect, it } from 'vitest';
 import { readBankText } from './1-bank-files/read-bank-text';
 import { receiptsOfEntry } from './2-receipts/receipts-of-entry';
 import { answerReceipts } from './3-matching';
-import { place } from './4-allocation/place';
+import { allocate } from './4-allocation/allocate';
 import { imbalance } from './5-journal/imbalance';
 import { journalOfDocument } from './5-journal/journal-of-document';
-import { numberPlacing } from './5-journal/number-placing';
-import { journalOfPlacing } from './5-journal/journal-of-placing';
+import { numberPosting } from './5-journal/number-posting';
+import { journalOfPosting } from './5-journal/journal-of-posting';
 import { accountLedger } from './6-reports/account-ledger';
 import { age } from './6-reports/age';
 import { writeLetter } from './7-letters/write-letter';
@@ -54,13 +54,13 @@ it('takes money down the whole road', () => {
 	]);
 	expect(answer!.lines.map((line) => line.differences)).toEqual([[], [{ kind: 'claim', amount: 5460 }]]);
 
-	// 4. Placed, but left owed instead: the first invoice is settled, 54.60 of the second stays open.
+	// 4. Allocated, but left owed instead: the first invoice is settled, 54.60 of the second stays open.
 	const lines = answer!.lines.map((line) => ({
 		...line,
 		differences: [],
 		item: items.find((item) => item.id === line.itemId)!
 	}));
-	const placing = place({
+	const posting = allocate({
 		receipt: {
 			id: 7,
 			customerId: 1,
@@ -74,8 +74,8 @@ it('takes money down the whole road', () => {
 		tolerance: null,
 		lines
 	});
-	if (!placing.ok) throw new Error('placing was refused');
-	expect(placing.value.changes.map((change) => change.open)).toEqual([0, 5460]);
+	if (!posting.ok) throw new Error('placing was refused');
+	expect(posting.value.changes.map((change) => change.open)).toEqual([0, 5460]);
 
 	// 5. Journals that balance.
 	const sold = items.flatMap((item) =>
@@ -90,7 +90,7 @@ it('takes money down the whole road', () => {
 			taxBase: minor(0)
 		})
 	);
-	const paid = journalOfPlacing(
+	const paid = journalOfPosting(
 		{
 			receiptId: 3,
 			amount: minor(140000),
@@ -100,7 +100,7 @@ it('takes money down the whole road', () => {
 			ledger: '1200',
 			bankEntryId: 3
 		},
-		numberPlacing(placing.value, { allocation: 1, difference: 1, receiptAdjustment: 1 })
+		numberPosting(posting.value, { allocation: 1, difference: 1, receiptAdjustment: 1 })
 	);
 	expect(imbalance([...sold, ...paid]).size).toBe(0);
 
@@ -118,7 +118,7 @@ it('takes money down the whole road', () => {
 	// 7. A reminder for the rest.
 	const now = items.map((item) => ({
 		...item,
-		open: placing.value.changes.find((change) => change.itemId === item.id)!.open
+		open: posting.value.changes.find((change) => change.itemId === item.id)!.open
 	}));
 	const letter = writeLetter('reminder', {
 		items: now,

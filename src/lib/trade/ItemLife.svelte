@@ -25,7 +25,7 @@
 			case 'difference':
 				return DIFFERENCE_NAMES[event.with as DifferenceKind] ?? event.with;
 			case 'taken-back':
-				return 'Taken back';
+				return 'Undone';
 			default:
 				return event.what satisfies never;
 		}

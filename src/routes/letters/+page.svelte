@@ -77,7 +77,7 @@
 		return [reason(row), corrects].filter(Boolean).join('; ');
 	}
 	function reason(row: RunRow): string {
-		if (row.leftOut === 'money-waiting') return 'wait: money of theirs is not placed yet';
+		if (row.leftOut === 'money-waiting') return 'wait: money of theirs is not allocated yet';
 		if (row.leftOut === 'paused') return `paused: ${row.because}`;
 		if (row.leftOut === 'no-address') return 'no e-mail address';
 		return row.lastSent ? `last sent ${shortDay(row.lastSent, data.today ?? undefined)}` : '';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	let { data, form } = $props();
 	const blurbs = {
-		clerk: 'places money, sends letters',
+		clerk: 'allocates money, sends letters',
 		supervisor: 'may do all of it, lets people in',
 		reader: 'looks and changes nothing'
 	} as const;

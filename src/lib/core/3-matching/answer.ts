@@ -25,7 +25,7 @@ export type Reason =
 	| { readonly code: 'payer-given'; readonly customer: string }
 	| { readonly code: 'name-known'; readonly name: string; readonly customer: string }
 	| {
-			/** Payments from this account were placed on the customer before. */
+			/** Payments from this account were allocated to the customer before. */
 			readonly code: 'account-taught';
 			readonly account: string;
 			readonly customer: string;
@@ -204,7 +204,7 @@ export type Reason =
 			readonly whole: boolean;
 	  }
 	| {
-			/** A payment of just this sum was placed before, on these documents. */
+			/** A payment of just this sum was allocated before, on these documents. */
 			readonly code: 'same-sum-before';
 			readonly booked: Day;
 			readonly numbers: readonly string[];

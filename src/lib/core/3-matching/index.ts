@@ -15,7 +15,14 @@ export {
 	without
 } from './lessons/habits';
 export { type ItemLeft, lessonOf, lessonOfPast } from './lessons/lesson-of';
-export type { CreditOnAccount, KeptAdvice, MatchBooks, PastFee, PlacedBefore, Recorded } from './match-books';
+export type {
+	CreditOnAccount,
+	KeptAdvice,
+	MatchBooks,
+	PastFee,
+	AllocatedBefore,
+	Recorded
+} from './match-books';
 export { indexBooks, type MatchIndex } from './match-index';
 export { matchAdvice, type MatchedLine } from './named/match-advice';
 export { type NumberFrame, numberFrames } from './named/number-frames';

@@ -15,11 +15,11 @@ export interface MatchBooks {
 	readonly settledNumbers?: readonly string[];
 	/** Money recorded by hand that the bank has not shown yet. */
 	readonly recorded?: readonly Recorded[];
-	/** Payments of a sum in the pile that were placed before. */
-	readonly placedBefore?: readonly PlacedBefore[];
+	/** Payments of a sum in the pile that were allocated before. */
+	readonly allocatedBefore?: readonly AllocatedBefore[];
 	/** Earlier money that lies on account. */
 	readonly credits?: readonly CreditOnAccount[];
-	/** Whom payments like these were placed on before. */
+	/** Whom payments like these were allocated to before. */
 	readonly payerLessons?: readonly PayerLesson[];
 	/** How customers pay, by id, where earlier payments show it. */
 	readonly habits?: ReadonlyMap<number, Habits>;
@@ -38,8 +38,8 @@ export interface CreditOnAccount {
 	readonly amount: Minor;
 }
 
-/** A payment that was placed before, and the numbers of what it settled. */
-export interface PlacedBefore {
+/** A payment that was allocated before, and the numbers of what it settled. */
+export interface AllocatedBefore {
 	readonly customerId: number;
 	readonly booked: Day;
 	readonly amount: Minor;

@@ -1,5 +1,12 @@
 import type { Customer, OpenItem } from '../model/records';
-import type { CreditOnAccount, KeptAdvice, MatchBooks, PastFee, PlacedBefore, Recorded } from './match-books';
+import type {
+	CreditOnAccount,
+	KeptAdvice,
+	MatchBooks,
+	PastFee,
+	AllocatedBefore,
+	Recorded
+} from './match-books';
 import { compareItems } from './sets/compare-items';
 import { NO_HABITS, type Habits } from './lessons/habits';
 import { numberDigits } from './named/number-digits';
@@ -45,8 +52,8 @@ export interface MatchIndex {
 	readonly advices: readonly KeptAdvice[];
 	/** Earlier money of a customer, oldest first. */
 	readonly creditsOf: ReadonlyMap<number, readonly CreditOnAccount[]>;
-	/** Payments placed before of a customer, the earliest first. */
-	readonly placedBefore: ReadonlyMap<number, readonly PlacedBefore[]>;
+	/** Payments allocated before of a customer, the earliest first. */
+	readonly allocatedBefore: ReadonlyMap<number, readonly AllocatedBefore[]>;
 	readonly taught: (trait: PayerTrait, key: string) => TaughtPayer | null;
 	readonly habitsOf: (customerId: number) => Habits;
 	readonly pastFees: readonly PastFee[];
@@ -92,9 +99,9 @@ export function indexBooks(books: MatchBooks): MatchIndex {
 		a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.receiptId - b.receiptId;
 	for (const credit of [...(books.credits ?? [])].sort(older))
 		if (credit.amount > 0) put(creditsOf, credit.customerId, credit);
-	const placedBefore = new Map<number, PlacedBefore[]>();
-	for (const one of [...(books.placedBefore ?? [])].sort((a, b) => (a.booked < b.booked ? -1 : 1)))
-		put(placedBefore, one.customerId, one);
+	const allocatedBefore = new Map<number, AllocatedBefore[]>();
+	for (const one of [...(books.allocatedBefore ?? [])].sort((a, b) => (a.booked < b.booked ? -1 : 1)))
+		put(allocatedBefore, one.customerId, one);
 	const known = new Set(customers.map((customer) => customer.id));
 	const names = [...byName.keys()].sort();
 	let near: NearNames | null = null;
@@ -118,7 +125,7 @@ export function indexBooks(books: MatchBooks): MatchIndex {
 		recorded: books.recorded ?? [],
 		advices: (books.advices ?? []).filter((one) => known.has(one.customerId)),
 		creditsOf,
-		placedBefore,
+		allocatedBefore,
 		taught: learnPayers(books.payerLessons ?? []),
 		habitsOf: (id) => books.habits?.get(id) ?? NO_HABITS,
 		pastFees: books.pastFees ?? [],

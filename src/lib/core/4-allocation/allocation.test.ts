@@ -4,22 +4,22 @@ import type { DifferenceKind, OpenItem } from '../model/records';
 import { minor } from '../money/minor';
 import { day } from '../day/day';
 import { imbalance } from '../5-journal/imbalance';
-import { numberPlacing } from '../5-journal/number-placing';
-import { journalOfPlacing } from '../5-journal/journal-of-placing';
+import { numberPosting } from '../5-journal/number-posting';
+import { journalOfPosting } from '../5-journal/journal-of-posting';
 import { discountOffered } from './discount-offered';
 import { overLimits, type LimitedKind } from './over-limits';
-import type { CreditUse, PlaceLine, PlaceOrder } from './place-order';
-import { place } from './place';
-import { undoPlacing } from './undo-placing';
+import type { CreditUse, AllocateLine, AllocateOrder } from './allocate-order';
+import { allocate } from './allocate';
+import { reversePosting } from './reverse-posting';
 import { sampleItem } from '../model/sample-item';
 
 const item = sampleItem;
-const line = (it: OpenItem, cash: number, ...differences: [DifferenceKind, number][]): PlaceLine => ({
+const line = (it: OpenItem, cash: number, ...differences: [DifferenceKind, number][]): AllocateLine => ({
 	item: it,
 	cash: minor(cash),
 	differences: differences.map(([kind, amount]) => ({ kind, amount: minor(amount) }))
 });
-const order = (amount: number, ...lines: PlaceLine[]): PlaceOrder => ({
+const order = (amount: number, ...lines: AllocateLine[]): AllocateOrder => ({
 	receipt: { id: 9, customerId: 1, amount: minor(amount), base: minor(amount), fees: [], surplus: [] },
 	currency: 'GBP',
 	credits: [],
@@ -34,14 +34,14 @@ const earlier = (receiptId: number, onAccount: number, use: number): CreditUse =
 	onAccountBase: minor(onAccount),
 	use: minor(use)
 });
-const codes = (o: PlaceOrder) => {
-	const result = place(o);
+const codes = (o: AllocateOrder) => {
+	const result = allocate(o);
 	return result.ok ? [] : result.problems.map((problem) => problem.code);
 };
 
 describe('what is refused', () => {
 	const credit = item(5, 50, { kind: 'credit_note' });
-	test.each<[string, PlaceOrder, string[]]>([
+	test.each<[string, AllocateOrder, string[]]>([
 		['more than is open', order(1000, line(item(1, 300), 301)), ['over-item']],
 		[
 			'cash and differences beyond what is open',
@@ -112,13 +112,13 @@ describe('what is refused', () => {
 
 describe('what is done', () => {
 	it('settles several, leaves a part open and the rest on account', () => {
-		const result = place(order(1000, line(item(1, 300), 300), line(item(2, 900), 650)));
+		const result = allocate(order(1000, line(item(1, 300), 300), line(item(2, 900), 650)));
 		expect(result.ok && result.value.changes.map((change) => change.open)).toEqual([0, 250]);
 		expect(result.ok && result.value.credits[0]!.onAccount).toBe(50);
 	});
 	it('uses a credit note before the money and keeps the thread of each', () => {
 		const note = item(5, 50, { kind: 'credit_note' });
-		const result = place(order(450, line(item(1, 300), 300), line(item(2, 200), 200), line(note, -50)));
+		const result = allocate(order(450, line(item(1, 300), 300), line(item(2, 200), 200), line(note, -50)));
 		expect(
 			result.ok &&
 				result.value.allocations.map(({ source, itemId, amount }) => ({ ...source, to: itemId, amount }))
@@ -131,15 +131,15 @@ describe('what is done', () => {
 	});
 	it('realises the currency difference between the two days, no penny lost in parts', () => {
 		const owed = item(1, 10000, { currency: 'EUR', openBase: minor(8501) });
-		const eur = (amount: number, base: number, ...lines: PlaceLine[]): PlaceOrder => ({
+		const eur = (amount: number, base: number, ...lines: AllocateLine[]): AllocateOrder => ({
 			...order(amount, ...lines),
 			currency: 'EUR',
 			receipt: { ...order(amount).receipt!, base: minor(base) }
 		});
-		const first = place(eur(3333, 2900, line(owed, 3333)));
+		const first = allocate(eur(3333, 2900, line(owed, 3333)));
 		if (!first.ok) throw new Error('refused');
 		const then = { ...owed, open: first.value.changes[0]!.open, openBase: first.value.changes[0]!.openBase };
-		const second = place(eur(6667, 5700, line(then, 6667)));
+		const second = allocate(eur(6667, 5700, line(then, 6667)));
 		if (!second.ok) throw new Error('refused');
 		expect(second.value.changes[0]).toEqual({ itemId: 1, open: 0, openBase: 0 });
 		expect(first.value.allocations[0]!.itemBase + second.value.allocations[0]!.itemBase).toBe(8501);
@@ -149,12 +149,12 @@ describe('what is done', () => {
 describe('every way a payment can fall', () => {
 	it('places a credit note against an invoice with no money at all', () => {
 		const note = item(5, 50, { kind: 'credit_note' });
-		const result = place({ ...order(0, line(item(1, 300), 50), line(note, -50)), receipt: null });
+		const result = allocate({ ...order(0, line(item(1, 300), 50), line(note, -50)), receipt: null });
 		expect(result.ok && result.value.changes.map((change) => change.open)).toEqual([250, 0]);
 		expect(result.ok && result.value.credits).toEqual([]);
 	});
 	it('places earlier money first, then the new, and says what is left of each', () => {
-		const result = place({ ...order(100, line(item(1, 300), 220)), credits: [earlier(3, 150, 130)] });
+		const result = allocate({ ...order(100, line(item(1, 300), 220)), credits: [earlier(3, 150, 130)] });
 		expect(
 			result.ok && result.value.allocations.map(({ source, amount }) => ({ ...source, amount }))
 		).toEqual([
@@ -168,7 +168,7 @@ describe('every way a payment can fall', () => {
 	});
 	it('settles items of several accounts from one payment', () => {
 		const other = item(2, 40, { customerId: 2 });
-		const result = place(order(100, line(item(1, 60), 60), line(other, 40)));
+		const result = allocate(order(100, line(item(1, 60), 60), line(other, 40)));
 		expect(
 			result.ok && result.value.allocations.map((part) => [part.creditCustomerId, part.itemCustomerId])
 		).toEqual([
@@ -178,7 +178,7 @@ describe('every way a payment can fall', () => {
 	});
 	it('credits the customer in full where a fee was kept, and keeps the rest of the fee on account', () => {
 		const base = order(985, line(item(1, 900), 900));
-		const result = place({
+		const result = allocate({
 			...base,
 			receipt: {
 				...base.receipt!,
@@ -192,7 +192,7 @@ describe('every way a payment can fall', () => {
 	});
 	it('takes what is to be paid back off the credit', () => {
 		const base = order(1000, line(item(1, 900), 900));
-		const result = place({
+		const result = allocate({
 			...base,
 			receipt: { ...base.receipt!, surplus: [{ kind: 'refund', amount: minor(100) }] }
 		});
@@ -200,7 +200,7 @@ describe('every way a payment can fall', () => {
 		expect(result.ok && result.value.receiptAdjustments[0]).toMatchObject({ amount: -100, base: -100 });
 	});
 	it('gives one gap several names', () => {
-		const result = place(
+		const result = allocate(
 			order(900, line(item(1, 1000), 900, ['settlement_discount', 20], ['bank_charge', 15], ['claim', 65]))
 		);
 		expect(result.ok && result.value.changes[0]!.open).toBe(0);
@@ -208,7 +208,7 @@ describe('every way a payment can fall', () => {
 	});
 	it('settles an item in another currency, in parts from several credits, to the cent', () => {
 		const owed = item(1, 1000, { currency: 'EUR', openBase: minor(870) });
-		const result = place({
+		const result = allocate({
 			...order(500, { item: owed, cash: minor(853), settles: minor(1000), differences: [] }),
 			credits: [earlier(3, 400, 400)]
 		});
@@ -218,9 +218,9 @@ describe('every way a payment can fall', () => {
 			[453, 531]
 		]);
 		expect(result.value.changes).toEqual([{ itemId: 1, open: 0, openBase: 0 }]);
-		const lines = journalOfPlacing(
+		const lines = journalOfPosting(
 			null,
-			numberPlacing(result.value, { allocation: 1, difference: 1, receiptAdjustment: 1 })
+			numberPosting(result.value, { allocation: 1, difference: 1, receiptAdjustment: 1 })
 		);
 		expect(imbalance(lines).size).toBe(0);
 	});
@@ -288,7 +288,7 @@ describe('properties', () => {
 		gap: fc.array(fc.integer({ min: 0, max: 30 }), { minLength: 8, maxLength: 8 }),
 		spare: fc.integer({ min: 0, max: 5000 })
 	});
-	it('cash placed and on account is what came; undoing gives every item back as it was', () =>
+	it('cash allocated and on account is what came; undoing gives every item back as it was', () =>
 		fc.assert(
 			fc.property(world, ({ opens, base, parts, gap, spare }) => {
 				const items = opens.map((open, i) =>
@@ -304,7 +304,7 @@ describe('properties', () => {
 					);
 				});
 				const amount = lines.reduce((sum, l) => sum + l.cash, 0) + spare;
-				const result = place(order(amount, ...lines));
+				const result = allocate(order(amount, ...lines));
 				if (!result.ok) throw new Error(JSON.stringify(result.problems));
 				const placed = result.value.allocations.reduce((sum, a) => sum + a.amount, 0);
 				const [money] = result.value.credits;
@@ -315,7 +315,7 @@ describe('properties', () => {
 					expect(change.open).toBeGreaterThanOrEqual(0);
 					if (change.open === 0) expect(change.openBase).toBe(0);
 				}
-				const back = undoPlacing(result.value, {
+				const back = reversePosting(result.value, {
 					items: result.value.changes,
 					credits: result.value.credits
 				});

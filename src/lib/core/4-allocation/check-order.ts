@@ -1,10 +1,10 @@
 import { sumOf } from '../money/add';
 import type { Problem } from '../problems';
 import { itemLabel } from './item-label';
-import type { PlaceLine, PlaceOrder } from './place-order';
+import type { AllocateLine, AllocateOrder } from './allocate-order';
 
 /** Everything that stands against an order to place money; empty when it may be done. */
-export function checkOrder(order: PlaceOrder): Problem[] {
+export function checkOrder(order: AllocateOrder): Problem[] {
 	const { receipt, currency, lines } = order;
 	if (receipt && receipt.amount <= 0) return [{ code: 'not-a-credit-entry' }];
 	const problems: Problem[] = [...checkCredits(order)];
@@ -43,7 +43,7 @@ export function checkOrder(order: PlaceOrder): Problem[] {
 	return problems;
 }
 
-function checkCredits({ credits, currency, receipt, tolerance }: PlaceOrder): Problem[] {
+function checkCredits({ credits, currency, receipt, tolerance }: AllocateOrder): Problem[] {
 	const problems: Problem[] = [];
 	for (const credit of credits) {
 		if (credit.currency !== currency)
@@ -66,8 +66,8 @@ function checkCredits({ credits, currency, receipt, tolerance }: PlaceOrder): Pr
 }
 
 function checkLine(
-	{ item, cash, settles, differences }: PlaceLine,
-	{ currency, tolerance }: PlaceOrder
+	{ item, cash, settles, differences }: AllocateLine,
+	{ currency, tolerance }: AllocateOrder
 ): Problem[] {
 	const problems: Problem[] = [];
 	const label = itemLabel(item);

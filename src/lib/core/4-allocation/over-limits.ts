@@ -1,4 +1,4 @@
-import type { SurplusKind } from '../model/placing';
+import type { SurplusKind } from '../model/posting';
 import type { DifferenceKind } from '../model/records';
 import { minor, type Minor } from '../money/minor';
 

@@ -53,14 +53,14 @@ function taken(over: Partial<PaymentBack>) {
 	return result.value;
 }
 const open = (value: ReturnType<typeof taken>) =>
-	value.placing.changes.map((one) => `${one.itemId}: ${one.open}`);
+	value.posting.changes.map((one) => `${one.itemId}: ${one.open}`);
 
 describe('a payment that comes back', () => {
 	it('whole: everything is owed again, what lay on account is gone', () => {
 		const value = taken({});
 		expect(open(value)).toEqual(['11: 300', '12: 500']);
-		expect(value.placing.credits).toEqual([{ receiptId: 7, onAccount: 0, onAccountBase: 0 }]);
-		expect(value.placing.receiptAdjustments[0]).toMatchObject({ kind: 'returned', amount: -900, base: -900 });
+		expect(value.posting.credits).toEqual([{ receiptId: 7, onAccount: 0, onAccountBase: 0 }]);
+		expect(value.posting.receiptAdjustments[0]).toMatchObject({ kind: 'returned', amount: -900, base: -900 });
 	});
 
 	it('opens the gap again where the discount goes back with it', () => {
@@ -89,7 +89,7 @@ describe('a payment that comes back', () => {
 		expect(result.ok ? [] : result.problems).toMatchObject([{ code: 'over-return', most: 900 }]);
 	});
 
-	it('keeps the sums, whatever is placed and however much comes back', () => {
+	it('keeps the sums, whatever is allocated and however much comes back', () => {
 		const parts = fc.array(fc.tuple(fc.integer({ min: 1, max: 900 }), fc.integer({ min: 1, max: 900 })), {
 			maxLength: 6
 		});
@@ -108,13 +108,13 @@ describe('a payment that comes back', () => {
 					...{ allocations, differences: [] },
 					items: allocations.map((one) => ({ itemId: one.itemId, open: minor(0), openBase: minor(0) }))
 				});
-				const opened = value.placing.changes.reduce((sum, one) => sum + one.open, 0);
-				const [credit] = value.placing.credits;
+				const opened = value.posting.changes.reduce((sum, one) => sum + one.open, 0);
+				const [credit] = value.posting.credits;
 				expect(opened + account - credit!.onAccount).toBe(amount);
-				// In base currency too: what was placed, less what is placed, is what comes back and what lies there.
-				const base = value.placing.changes.reduce((sum, one) => sum + one.openBase, 0);
+				// In base currency too: what was allocated, less what is allocated, is what comes back and what lies there.
+				const base = value.posting.changes.reduce((sum, one) => sum + one.openBase, 0);
 				expect(base + account * 2 - credit!.onAccountBase).toBe(
-					0 - value.placing.receiptAdjustments[0]!.base
+					0 - value.posting.receiptAdjustments[0]!.base
 				);
 				expect(credit!.onAccount).toBe(Math.max(0, account - amount));
 			})

@@ -1,5 +1,5 @@
 import type { Day } from '../day/day';
-import type { Allocation, ReceiptAdjustment, CreditState, Difference, Placing } from '../model/placing';
+import type { Allocation, ReceiptAdjustment, CreditState, Difference, Posting } from '../model/posting';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
@@ -33,23 +33,23 @@ export interface PaymentBack {
 	/** Allocations that are taken off before others, where only a part comes back. */
 	readonly first: readonly number[];
 	/** The items touched, as they are now. */
-	readonly items: Placing['changes'];
+	readonly items: Posting['changes'];
 }
 
 export interface TakenBack {
 	/** Allocations taken off. */
 	readonly takenOff: readonly number[];
-	/** What stays of the last one, where it was taken off in part: placed anew. */
+	/** What stays of the last one, where it was taken off in part: allocated anew. */
 	readonly again: readonly Allocation[];
 	readonly differencesBack: readonly number[];
 	/** What all of it comes to: rows that are taken off are negative. For the journal and the states. */
-	readonly placing: Placing;
+	readonly posting: Posting;
 }
 
 /**
  * Works out what a returned payment does: what lies on account goes first, then the allocations are taken off, those asked for
  * first, then the latest due, until what came back is covered; the items are open again as they were. The rest of an
- * allocation that is larger than needed is placed anew. Values in base currency are those at which the money was placed.
+ * allocation that is larger than needed is allocated anew. Values in base currency are those at which the money was allocated.
  */
 export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 	const { amount, allocations } = order;
@@ -113,7 +113,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 		takenOff: takenOff.map((one) => one.id),
 		again,
 		differencesBack: back.map((one) => one.id),
-		placing: {
+		posting: {
 			allocations: [...takenOff.map(negated), ...again],
 			differences: back.map((one) => ({ ...one, amount: minor(-one.amount), base: minor(-one.base) })),
 			receiptAdjustments: [change],
@@ -129,7 +129,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 	});
 }
 
-/** Those asked for in their order, then the latest due, then the latest placed. */
+/** Those asked for in their order, then the latest due, then the latest allocated. */
 function inTurn(first: readonly number[]) {
 	const rank = (one: StandingAllocation) => {
 		const at = first.indexOf(one.id);

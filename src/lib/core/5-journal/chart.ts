@@ -1,4 +1,4 @@
-import type { ReceiptAdjustment } from '../model/placing';
+import type { ReceiptAdjustment } from '../model/posting';
 import type { DifferenceKind } from '../model/records';
 
 /** Ledger accounts that the application posts to by itself, by what they are for. Bank accounts carry their own. */

@@ -1,11 +1,11 @@
 import { describe, expect, it, test } from 'vitest';
-import type { Placing } from '../model/placing';
+import type { Posting } from '../model/posting';
 import { minor } from '../money/minor';
 import { CHART, DIFFERENCE_ACCOUNT } from './chart';
 import { imbalance } from './imbalance';
 import { journalOfDocument } from './journal-of-document';
-import { numberPlacing } from './number-placing';
-import { journalOfPlacing } from './journal-of-placing';
+import { numberPosting } from './number-posting';
+import { journalOfPosting } from './journal-of-posting';
 import { journalOfSetAside } from './journal-of-set-aside';
 import { reverseJournal } from './reverse-journal';
 
@@ -30,8 +30,8 @@ const receipt = {
 const plain = (lines: ReturnType<typeof journalOfDocument>) =>
 	lines.map((l) => [l.account, l.customerId, l.amount, l.base]);
 
-const numbers = (placing: Placing) =>
-	numberPlacing(placing, { allocation: 11, difference: 21, receiptAdjustment: 31 });
+const numbers = (posting: Posting) =>
+	numberPosting(posting, { allocation: 11, difference: 21, receiptAdjustment: 31 });
 
 test.each([
 	[
@@ -60,8 +60,8 @@ test.each([
 	]
 ] as const)('%s', (kind, want) => expect(plain(journalOfDocument({ ...document, kind }))).toEqual(want));
 
-describe('a receipt placed', () => {
-	const placing = (itemBase: number): Placing => ({
+describe('a receipt allocated', () => {
+	const posting = (itemBase: number): Posting => ({
 		allocations: [
 			{
 				source: { receiptId: 1 },
@@ -94,7 +94,7 @@ describe('a receipt placed', () => {
 		['gain', 7650, ['1100', 1, 0, 50], [CHART.currencyGain.code, null, 0, -50]],
 		['loss', 7760, ['1100', 1, 0, -60], [CHART.currencyLoss.code, null, 0, 60]]
 	] as const)('books bank, difference and currency %s', (_, itemBase, control, other) => {
-		const lines = journalOfPlacing(receipt, numbers(placing(itemBase)));
+		const lines = journalOfPosting(receipt, numbers(posting(itemBase)));
 		expect(plain(lines)).toEqual([
 			['1210', null, 9000, 7700],
 			['1100', 1, -9000, -7700],
@@ -107,7 +107,7 @@ describe('a receipt placed', () => {
 		expect(imbalance([...lines, ...reverseJournal(lines)]).size).toBe(0);
 	});
 	it('says nothing of currency where the bases agree', () =>
-		expect(journalOfPlacing(receipt, numbers(placing(7700)))).toHaveLength(4));
+		expect(journalOfPosting(receipt, numbers(posting(7700)))).toHaveLength(4));
 });
 
 describe('who is credited', () => {
@@ -123,7 +123,7 @@ describe('who is credited', () => {
 		itemBase: minor(400),
 		creditBase: minor(400)
 	};
-	const placing = (over: Partial<Placing>): Placing => ({
+	const posting = (over: Partial<Posting>): Posting => ({
 		allocations: [],
 		differences: [],
 		receiptAdjustments: [],
@@ -131,10 +131,10 @@ describe('who is credited', () => {
 		changes: [],
 		...over
 	});
-	test.each<[string, Placing, unknown[]]>([
+	test.each<[string, Posting, unknown[]]>([
 		[
 			'the owner of the invoice, from the payer',
-			placing({ allocations: [part] }),
+			posting({ allocations: [part] }),
 			[
 				['1100', 1, 400, 400],
 				['1100', 2, -400, -400]
@@ -142,7 +142,7 @@ describe('who is credited', () => {
 		],
 		[
 			'an invoice in another currency, through exchange',
-			placing({
+			posting({
 				allocations: [
 					{ ...part, itemCustomerId: 1, itemCurrency: 'EUR', amount: minor(470), itemBase: minor(410) }
 				]
@@ -158,7 +158,7 @@ describe('who is credited', () => {
 		],
 		[
 			'a claim, from its invoice',
-			placing({
+			posting({
 				differences: [
 					{ itemId: 2, customerId: 1, currency: 'GBP', kind: 'claim', amount: minor(45), base: minor(45) }
 				]
@@ -170,7 +170,7 @@ describe('who is credited', () => {
 		],
 		[
 			'a fee that was kept, and what is to be paid back',
-			placing({
+			posting({
 				receiptAdjustments: [
 					{
 						receiptId: 1,
@@ -198,7 +198,7 @@ describe('who is credited', () => {
 			]
 		]
 	])('%s', (_, one, want) => {
-		const lines = journalOfPlacing(null, numbers(one));
+		const lines = journalOfPosting(null, numbers(one));
 		expect(plain(lines)).toEqual(want);
 		expect(imbalance(lines).size).toBe(0);
 	});
@@ -237,7 +237,7 @@ it('says what of the sub-ledger each line of receivables stands for, and no othe
 		...{ itemBase: minor(390), creditBase: minor(400) }
 	};
 	const claim = { kind: 'document' as const, id: 8, itemId: 9, receiptId: null };
-	const lines = journalOfPlacing(
+	const lines = journalOfPosting(
 		move,
 		numbers({
 			allocations: [part],

@@ -14,11 +14,11 @@ const claimInput = z.object({
 
 /** What the desk sends: which money, credits and items were seen in which version, and what is laid on each. */
 export const allocationInput = z.object({
-	/** Null where only credits are placed. */
+	/** Null where only credits are allocated. */
 	receiptId: z.number().int().nullable(),
 	receiptVersion: z.number().int().nullable(),
 	customerId: z.number().int().nullable(),
-	/** Earlier money on account that is placed now. */
+	/** Earlier money on account that is allocated now. */
 	credits: z
 		.array(z.object({ receiptId: z.number().int(), version: z.number().int(), use: amount }))
 		.max(500)
@@ -39,7 +39,7 @@ export const allocationInput = z.object({
 	surplus: z.array(z.object({ kind: z.enum(['small_difference', 'refund']), amount })).default([]),
 	/** The order that what stays on account was paid for. */
 	depositFor: z.string().trim().max(70).nullable().default(null),
-	/** The accounting day where no new money is placed; the bank's day goes before. */
+	/** The accounting day where no new money is allocated; the bank's day goes before. */
 	date: chosenDayField,
 	/** The remittance advice that was followed. */
 	adviceId: z.number().int().nullable().default(null),

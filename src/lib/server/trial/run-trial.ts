@@ -102,7 +102,7 @@ export function runTrial(input: {
 	const { answers } = answerPile(facts, {
 		customers,
 		payerLessons: lessonsOfHistory(history, ids),
-		placedBefore: history.flatMap(({ customerCode, date, amount, currency, numbers }) => {
+		allocatedBefore: history.flatMap(({ customerCode, date, amount, currency, numbers }) => {
 			const customerId = ids.get(customerCode);
 			return customerId === undefined ? [] : [{ customerId, booked: date, amount, currency, numbers }];
 		}),

@@ -7,30 +7,30 @@
 	import { whyNot } from '$lib/core/3-matching';
 	import { whyNotSentence } from '$lib/words/en-GB/why-not-sentence';
 	import { itemText, shareOf, standing } from './item-words';
-	import type { Placing } from './placing.svelte';
+	import type { Allocating } from './allocating.svelte';
 	import SetsHere from './SetsHere.svelte';
 
 	/** What else is open: earlier money on account, and the items that are not taken. */
 	let {
-		placing,
+		allocating,
 		activeId,
 		filter = $bindable(),
 		sets = $bindable(),
 		mayAct
 	}: {
-		placing: Placing;
+		allocating: Allocating;
 		activeId: number | undefined;
 		filter: HTMLInputElement | undefined;
 		/** The search for sets, to be started by its key. */
 		sets?: SetsHere | undefined;
 		mayAct: boolean;
 	} = $props();
-	const desk = $derived(placing.desk);
+	const desk = $derived(allocating.desk);
 	let wanted = $derived.by(() => {
 		void desk;
 		return '';
 	});
-	const used = $derived(new Set(placing.credits.map((credit) => credit.receiptId)));
+	const used = $derived(new Set(allocating.credits.map((credit) => credit.receiptId)));
 	const credits = $derived(desk.credits.filter((credit) => !used.has(credit.receiptId)));
 	/** What an item can be found by; made once for all, when somebody first filters. */
 	const findable = $derived(
@@ -47,7 +47,7 @@
 	const rest = $derived.by(() => {
 		const text = wanted.trim().toLowerCase();
 		return desk.items.filter(
-			(item) => !placing.isChosen(item.id) && (!findable || findable.get(item.id)!.includes(text))
+			(item) => !allocating.isChosen(item.id) && (!findable || findable.get(item.id)!.includes(text))
 		);
 	});
 	/** Of very many only so many rows are drawn; more when their end comes into sight. */
@@ -63,16 +63,17 @@
 		void desk;
 		return null;
 	});
-	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));
+	const late = (item: OpenItem) =>
+		item.kind === 'credit_note' ? 0 : daysBetween(item.due, allocating.today);
 </script>
 
-<SetsHere bind:this={sets} {placing} among={rest} {mayAct} />
+<SetsHere bind:this={sets} {allocating} among={rest} {mayAct} />
 <table class="mt-3">
 	<thead>
 		<tr>
 			<th class="w-6"></th>
 			<th
-				><span class="mr-3">{placing.rows.length ? 'Also open' : 'Open'}</span><input
+				><span class="mr-3">{allocating.rows.length ? 'Also open' : 'Open'}</span><input
 					bind:this={filter}
 					bind:value={wanted}
 					type="text"
@@ -91,19 +92,19 @@
 				<td><Coin share={0.5} label="earlier money on account" /></td>
 				<td
 					>Earlier payment <span class="text-soft"
-						>of {shortDay(credit.booked, placing.today)}, on account{credit.depositFor
+						>of {shortDay(credit.booked, allocating.today)}, on account{credit.depositFor
 							? `: deposit for ${credit.depositFor}`
 							: ''}</span
 					></td
 				>
 				<td>–</td>
-				<td class="num">{amount(-credit.onAccount, placing.currency)}</td>
+				<td class="num">{amount(-credit.onAccount, allocating.currency)}</td>
 				<td class="num"
 					><button
 						class="cursor-pointer text-sm text-soft hover:text-ink"
-						onclick={() => placing.useCredit(credit.receiptId)}
+						onclick={() => allocating.useCredit(credit.receiptId)}
 						disabled={!mayAct}
-						aria-label="Use the earlier payment of {shortDay(credit.booked, placing.today)}">use</button
+						aria-label="Use the earlier payment of {shortDay(credit.booked, allocating.today)}">use</button
 					></td
 				>
 			</tr>
@@ -118,12 +119,12 @@
 					></td
 				>
 				<td class="whitespace-nowrap"
-					>{item.kind === 'credit_note' ? '–' : shortDay(item.due, placing.today)}{#if late(item) > 0}<span
+					>{item.kind === 'credit_note' ? '–' : shortDay(item.due, allocating.today)}{#if late(item) > 0}<span
 							class="ml-1 text-oxblood">{late(item)} d</span
 						>{/if}</td
 				>
 				<td class="num"
-					>{item.currency === placing.currency
+					>{item.currency === allocating.currency
 						? amount(item.kind === 'credit_note' ? -item.open : item.open, item.currency)
 						: money(item.open, item.currency)}</td
 				>
@@ -136,7 +137,7 @@
 						>{/if}
 					<button
 						class="cursor-pointer text-sm text-soft hover:text-ink"
-						onclick={() => placing.toggle(item.id)}
+						onclick={() => allocating.toggle(item.id)}
 						disabled={!mayAct}
 						aria-label="Take {item.number}"
 						>{#if item.id === activeId}<span class="key">Space</span>{/if} take</button
@@ -155,7 +156,7 @@
 				><td></td><td colspan="4" class="text-soft"
 					>{wanted
 						? 'Nothing open fits that.'
-						: placing.rows.length
+						: allocating.rows.length
 							? 'Nothing else is open.'
 							: 'Nothing is open on this account.'}</td
 				></tr

@@ -10,14 +10,14 @@
 	import KeptFees from './KeptFees.svelte';
 	import OddPenny from './OddPenny.svelte';
 	import OnTheStrip from './OnTheStrip.svelte';
-	import type { Placing } from './placing.svelte';
+	import type { Allocating } from './allocating.svelte';
 	import type SetsHere from './SetsHere.svelte';
 	import Strip from './Strip.svelte';
 	import WhoseIsIt from './WhoseIsIt.svelte';
 
 	/** The desk: whose money, the bank's words, the strip, the odd penny, what is on it, what else is open, and why. */
 	let {
-		placing,
+		allocating,
 		reasons,
 		filter = $bindable(),
 		sets = $bindable(),
@@ -26,7 +26,7 @@
 		join,
 		takeOff
 	}: {
-		placing: Placing;
+		allocating: Allocating;
 		reasons: readonly string[];
 		filter: HTMLInputElement | undefined;
 		sets?: SetsHere | undefined;
@@ -37,7 +37,7 @@
 		/** Takes an act on this receipt back. */
 		takeOff?: (actId: number) => void;
 	} = $props();
-	const desk = $derived(placing.desk);
+	const desk = $derived(allocating.desk);
 	const receipt = $derived(desk.receipt);
 	/** Both begin anew with each desk; the rows that stay the same are not drawn again. */
 	let searching = $derived.by<'owner' | 'beside' | null>(() => {
@@ -56,7 +56,7 @@
 	function showOther(by: number) {
 		const all = [{ lines: desk.answer!.lines }, ...others];
 		other = (other + by + all.length) % all.length;
-		placing.adopt(all[other]!.lines);
+		allocating.adopt(all[other]!.lines);
 	}
 	const toggle = (mode: 'owner' | 'beside') => (searching = searching === mode ? null : mode);
 </script>
@@ -66,14 +66,14 @@
 		<div class="flex items-baseline gap-2">
 			<h2 class="text-2xl">{desk.customer?.name ?? receipt?.payerName ?? 'Unnamed payer'}</h2>
 			<p class="ml-auto font-serif text-2xl font-semibold whitespace-nowrap">
-				{money(receipt ? receipt.amount : placing.amount, placing.currency)}
+				{money(receipt ? receipt.amount : allocating.amount, allocating.currency)}
 			</p>
 		</div>
 		<p class="flex flex-wrap gap-x-3 text-sm text-soft">
 			{#if desk.customer}<span
 					><a href="/customers/{desk.customer.code}">{desk.customer.code}</a> · owes {money(
 						desk.customer.owes,
-						placing.currency
+						allocating.currency
 					)}</span
 				>{:else if cameIn}nobody in the books yet{:else}went out{/if}
 			{#if mayAct && cameIn}
@@ -96,7 +96,7 @@
 			/>{/if}
 		{#if receipt}
 			<p class="mt-1 mb-3 font-mono text-[13px] text-soft">
-				{shortDay(receipt.booked, placing.today)} · {desk.bank.name} · {receipt.payerName ?? 'no name'} ·
+				{shortDay(receipt.booked, allocating.today)} · {desk.bank.name} · {receipt.payerName ?? 'no name'} ·
 				<BankWords text={receipt.text || 'no words'} recognised={desk.answer?.recognised ?? []} />
 				{#if receipt.structuredReference}· ref. <mark
 						class={['bg-transparent text-ink', desk.answer?.lines.length && 'border-b-2 border-copper']}
@@ -119,16 +119,16 @@
 			{#if receipt.heldBecause}<p class="note mb-3">Held: {receipt.heldBecause}</p>{/if}
 		{:else}
 			<p class="mt-1 mb-3 flex items-center gap-2 says">
-				Credit of this account, placed without new money, on
+				Credit of this account, allocated without new money, on
 				<input
 					type="text"
 					class="w-28"
 					aria-label="Accounting day"
 					placeholder="today"
 					onchange={({ currentTarget: { value } }) =>
-						(placing.date = value.trim() ? (parseTypedDay(value, placing.today) ?? value) : '')}
+						(allocating.date = value.trim() ? (parseTypedDay(value, allocating.today) ?? value) : '')}
 				/>
-				{#if placing.date}{shortDay(placing.date)}{/if}
+				{#if allocating.date}{shortDay(allocating.date)}{/if}
 			</p>
 		{/if}
 
@@ -136,9 +136,9 @@
 			<p class="note mb-3 flex items-center gap-3">
 				<span
 					><strong class="text-copper">A refund that came back?</strong>
-					{money(one.amount, placing.currency)} was paid back to {one.customer} in {one.file} of {shortDay(
+					{money(one.amount, allocating.currency)} was paid back to {one.customer} in {one.file} of {shortDay(
 						one.date,
-						placing.today
+						allocating.today
 					)}. On account, it is theirs again.</span
 				>
 				{#if mayAct && receipt && desk.customer?.id !== one.customerId}<a
@@ -150,22 +150,22 @@
 		{#each desk.advices as advice (advice.id)}
 			<p class="note mb-3 flex items-center gap-3">
 				<span
-					>They announced {money(advice.total, advice.currency)} on {shortDay(advice.date, placing.today)},
+					>They announced {money(advice.total, advice.currency)} on {shortDay(advice.date, allocating.today)},
 					for {count(advice.lines.length, 'document')}{receipt && advice.total === receipt.amount
 						? ': just what came'
 						: ''}.</span
 				>
-				{#if placing.adviceId === advice.id}<span class="text-soft">It lies on the strip.</span>
+				{#if allocating.adviceId === advice.id}<span class="text-soft">It lies on the strip.</span>
 				{:else if mayAct}<button
 						class="btn py-0.5"
-						onclick={() => placing.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id)}
-						>Lay it</button
+						onclick={() => allocating.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id)}
+						>Allocate it</button
 					>{/if}
 			</p>
 		{/each}
 		{#if cameIn}
-			<Strip {placing} />
-			<OddPenny {placing} {mayAct} />
+			<Strip {allocating} />
+			<OddPenny {allocating} {mayAct} />
 			{#if answers > 1}
 				<p class="mb-2 text-sm">
 					Answer {other + 1} of {count(answers, 'answer')}{desk.answer!.otherAnswers >= answers
@@ -177,13 +177,17 @@
 			{/if}
 			{#if receipt && desk.customer && !desk.payerKnown && mayAct}
 				<label class="mb-3 flex items-center gap-2 text-sm"
-					><input type="checkbox" bind:checked={placing.remember} /> Remember that {receipt.payerName ??
+					><input type="checkbox" bind:checked={allocating.remember} /> Remember that {receipt.payerName ??
 						'this payer'} pays for {desk.customer.name}</label
 				>
 			{/if}
-			{#if placing.rows.length || placing.credits.length}<OnTheStrip {placing} {activeId} {mayAct} />{/if}
-			{#if desk.customer && receipt}<KeptFees {placing} {mayAct} />{/if}
-			{#if desk.customer}<AlsoOpen {placing} {activeId} bind:filter bind:sets {mayAct} />{/if}
+			{#if allocating.rows.length || allocating.credits.length}<OnTheStrip
+					{allocating}
+					{activeId}
+					{mayAct}
+				/>{/if}
+			{#if desk.customer && receipt}<KeptFees {allocating} {mayAct} />{/if}
+			{#if desk.customer}<AlsoOpen {allocating} {activeId} bind:filter bind:sets {mayAct} />{/if}
 		{:else if !desk.debit?.payments.length && !desk.debit?.shows.length}
 			<p class="note">
 				This money went out. It cannot settle invoices; book it on a ledger account with <span class="key"
@@ -208,8 +212,8 @@
 							{habitSentence(desk.habits, lesson)}
 						</p>{/each}{/if}
 			</div>
-			{#if returnedMark(desk.returned, placing.today)}<p class="note mb-5">
-					{returnedMark(desk.returned, placing.today)}
+			{#if returnedMark(desk.returned, allocating.today)}<p class="note mb-5">
+					{returnedMark(desk.returned, allocating.today)}
 				</p>{/if}
 			{#if desk.customer.notes}<h3 class="font-sans font-semibold text-soft">Notes</h3>
 				<p>{desk.customer.notes}</p>{/if}

@@ -39,4 +39,4 @@
 		<text x={x(0)} y="58" text-anchor="middle" font-size="11" fill="var(--soft)">due</text>
 	</svg>
 	<p class="mt-1 says">{words}</p>
-{:else}<p class="says">No payment of theirs has been placed yet.</p>{/if}
+{:else}<p class="says">No payment of theirs has been allocated yet.</p>{/if}

@@ -1,23 +1,23 @@
 <script lang="ts">
 	import { amount } from '$lib/words/en-GB/format';
-	import type { FeeKind } from '$lib/core/model/placing';
-	import type { Placing } from './placing.svelte';
+	import type { FeeKind } from '$lib/core/model/posting';
+	import type { Allocating } from './allocating.svelte';
 
 	/** A fee kept from a payment that is credited in full: net + fee = gross, always shown. */
-	let { placing, mayAct }: { placing: Placing; mayAct: boolean } = $props();
+	let { allocating, mayAct }: { allocating: Allocating; mayAct: boolean } = $props();
 	const names: Readonly<Record<FeeKind, string>> = {
 		processor_fee: 'processor fee',
 		bank_charge: 'bank charge'
 	};
-	const receipt = $derived(placing.desk.receipt!);
+	const receipt = $derived(allocating.desk.receipt!);
 	const stated = $derived(
-		receipt.charges > 0 ? `The bank states charges of ${amount(receipt.charges, placing.currency)}.` : ''
+		receipt.charges > 0 ? `The bank states charges of ${amount(receipt.charges, allocating.currency)}.` : ''
 	);
 </script>
 
 <p class="mt-2 flex flex-wrap items-center gap-2 text-sm text-soft">
-	{#each placing.fees as fee, i (i)}
-		{amount(receipt.amount, placing.currency)} came +
+	{#each allocating.fees as fee, i (i)}
+		{amount(receipt.amount, allocating.currency)} came +
 		<input
 			type="text"
 			inputmode="decimal"
@@ -29,26 +29,26 @@
 		<select aria-label="Who kept it" bind:value={fee.kind} disabled={!mayAct}>
 			{#each Object.entries(names) as [kind, name] (kind)}<option value={kind}>{name}</option>{/each}
 		</select>
-		= {amount(placing.gross, placing.currency)} credited
+		= {amount(allocating.gross, allocating.currency)} credited
 		<button
 			class="cursor-pointer hover:text-ink"
-			onclick={() => (placing.fees = placing.fees.filter((_, n) => n !== i))}>take off</button
+			onclick={() => (allocating.fees = allocating.fees.filter((_, n) => n !== i))}>take off</button
 		>
 	{:else}
 		<button
 			class="cursor-pointer text-copper hover:underline"
 			disabled={!mayAct}
 			onclick={() =>
-				(placing.fees = [
+				(allocating.fees = [
 					{
 						kind: 'bank_charge',
-						text: receipt.charges > 0 ? amount(receipt.charges, placing.currency) : ''
+						text: receipt.charges > 0 ? amount(receipt.charges, allocating.currency) : ''
 					}
 				])}>A fee was kept: credit them in full</button
 		>
 		{stated}
 	{/each}
-	{#if placing.desk.answer && receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
+	{#if allocating.desk.answer && receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
 		<a class="ml-auto text-copper" href="/money-in/split?receipt={receipt.id}"
 			>It is several payments: split it</a
 		>

@@ -7,16 +7,16 @@
 	import { amount, money, percent, shortDay } from '$lib/words/en-GB/format';
 	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
-	import { GAP_NAMES, type Placing } from './placing.svelte';
+	import { GAP_NAMES, type Allocating } from './allocating.svelte';
 
 	/** The question about the odd penny: what is missing, or what is left over, and what it is called. */
-	let { placing, mayAct }: { placing: Placing; mayAct: boolean } = $props();
-	const desk = $derived(placing.desk);
-	const short = $derived(placing.short);
-	const claim = $derived(short && placing.claimOf(short.item.id));
+	let { allocating, mayAct }: { allocating: Allocating; mayAct: boolean } = $props();
+	const desk = $derived(allocating.desk);
+	const short = $derived(allocating.short);
+	const claim = $derived(short && allocating.claimOf(short.item.id));
 	const gap = $derived(short ? short.remains + short.difference : 0);
 	const offered = $derived(
-		short && discountOffered(short.item, (desk.receipt?.booked ?? placing.today) as Day)
+		short && discountOffered(short.item, (desk.receipt?.booked ?? allocating.today) as Day)
 	);
 	const current = $derived(short?.gaps.find((one) => one.text === null)?.kind ?? null);
 	/** The arithmetic of what was kept before, where it explains the gap. */
@@ -34,7 +34,7 @@
 	});
 	const offer = $derived.by(() => {
 		if (!offered) return '';
-		const terms = `${percent(offered.basisPoints)} was offered until ${shortDay(offered.until, placing.today)}: ${money(offered.amount, short!.item.currency)}`;
+		const terms = `${percent(offered.basisPoints)} was offered until ${shortDay(offered.until, allocating.today)}: ${money(offered.amount, short!.item.currency)}`;
 		return offered.daysLate > 0
 			? `${terms}; the money came ${offered.daysLate} ${offered.daysLate === 1 ? 'day' : 'days'} late.`
 			: `${terms}; the money came in time.`;
@@ -59,7 +59,7 @@
 					]}
 					aria-pressed={current === kind && (kind !== null || short.gaps.length === 0)}
 					disabled={!mayAct}
-					onclick={() => placing.nameGap(kind)}
+					onclick={() => allocating.nameGap(kind)}
 				>
 					<span class="key">{n + 1}</span>{kind ? DIFFERENCE_NAMES[kind] : 'Still owed'}
 				</button>
@@ -76,14 +76,14 @@
 							aria-label="{DIFFERENCE_NAMES[one.kind]} on {short.item.number}"
 							aria-invalid={one.amount === null}
 							value={one.text ?? amount(one.amount ?? 0, currency)}
-							oninput={(event) => placing.typeGap(short.item.id, i, event.currentTarget.value)}
+							oninput={(event) => allocating.typeGap(short.item.id, i, event.currentTarget.value)}
 							disabled={!mayAct}
 						/>
 						{DIFFERENCE_NAMES[one.kind].toLowerCase()}
 						<button
 							class="cursor-pointer text-soft hover:text-ink"
 							aria-label="Take {DIFFERENCE_NAMES[one.kind].toLowerCase()} off"
-							onclick={() => placing.dropGap(short.item.id, i)}>take off</button
+							onclick={() => allocating.dropGap(short.item.id, i)}>take off</button
 						>
 					</li>
 				{/each}
@@ -106,7 +106,7 @@
 					id="claim-reason"
 					value={claim.reason}
 					onchange={(event) =>
-						placing.changeClaim(short.item.id, {
+						allocating.changeClaim(short.item.id, {
 							reason: event.currentTarget.value as (typeof CLAIM_REASONS)[number]
 						})}
 				>
@@ -119,8 +119,8 @@
 					size="12"
 					value={shortDay(claim.deadline)}
 					onchange={({ currentTarget }) => {
-						const typed = parseTypedDay(currentTarget.value, placing.today as Day);
-						if (typed) placing.changeClaim(short.item.id, { deadline: typed });
+						const typed = parseTypedDay(currentTarget.value, allocating.today as Day);
+						if (typed) allocating.changeClaim(short.item.id, { deadline: typed });
 						currentTarget.value = shortDay(typed ?? claim.deadline);
 					}}
 				/>
@@ -129,7 +129,7 @@
 					id="claim-owner"
 					type="text"
 					value={claim.owner}
-					oninput={(event) => placing.changeClaim(short.item.id, { owner: event.currentTarget.value })}
+					oninput={(event) => allocating.changeClaim(short.item.id, { owner: event.currentTarget.value })}
 				/>
 				<label for="claim-note">what they say</label>
 				<input
@@ -137,41 +137,41 @@
 					type="text"
 					placeholder="two bags wet"
 					value={claim.note}
-					oninput={(event) => placing.changeClaim(short.item.id, { note: event.currentTarget.value })}
+					oninput={(event) => allocating.changeClaim(short.item.id, { note: event.currentTarget.value })}
 				/>
 			</div>
 		{/if}
 	</div>
-{:else if placing.left > 0 && desk.customer && desk.receipt}
+{:else if allocating.left > 0 && desk.customer && desk.receipt}
 	<div class="note mb-4">
 		<p>
-			<strong class="text-copper">Odd penny: {money(placing.left, placing.currency)} left over.</strong> What is
-			it? Or take another item.
+			<strong class="text-copper">Odd penny: {money(allocating.left, allocating.currency)} left over.</strong> What
+			is it? Or take another item.
 		</p>
 		<div class="mt-2 flex flex-wrap items-center gap-1.5">
 			<button
-				class={['btn px-2', placing.surplus === null && 'border-copper text-copper']}
-				aria-pressed={placing.surplus === null}
-				onclick={() => (placing.surplus = null)}><span class="key">1</span>On account</button
+				class={['btn px-2', allocating.surplus === null && 'border-copper text-copper']}
+				aria-pressed={allocating.surplus === null}
+				onclick={() => (allocating.surplus = null)}><span class="key">1</span>On account</button
 			>
 			<button
-				class={['btn px-2', placing.surplus === 'refund' && 'border-copper text-copper']}
-				aria-pressed={placing.surplus === 'refund'}
-				onclick={() => (placing.surplus = 'refund')}><span class="key">2</span>To be paid back</button
+				class={['btn px-2', allocating.surplus === 'refund' && 'border-copper text-copper']}
+				aria-pressed={allocating.surplus === 'refund'}
+				onclick={() => (allocating.surplus = 'refund')}><span class="key">2</span>To be paid back</button
 			>
 			<button
-				class={['btn px-2', placing.surplus === 'small_difference' && 'border-copper text-copper']}
-				aria-pressed={placing.surplus === 'small_difference'}
-				onclick={() => (placing.surplus = 'small_difference')}
+				class={['btn px-2', allocating.surplus === 'small_difference' && 'border-copper text-copper']}
+				aria-pressed={allocating.surplus === 'small_difference'}
+				onclick={() => (allocating.surplus = 'small_difference')}
 				><span class="key">3</span>Small difference</button
 			>
-			{#if placing.surplus === null}
+			{#if allocating.surplus === null}
 				<label class="ml-2 flex items-center gap-2 text-sm"
 					>deposit for order <input
 						type="text"
 						class="w-40 py-0.5"
 						placeholder="order number, if it is one"
-						bind:value={placing.depositFor}
+						bind:value={allocating.depositFor}
 						disabled={!mayAct}
 					/></label
 				>
@@ -186,19 +186,19 @@
 			<strong class="text-oxblood">Is this the same payment again?</strong> The account paid this sum not long before.
 		</p>
 		<table class="mt-1 text-sm">
-			<thead><tr><th>Booked</th><th>Words</th><th>Placed on</th><th class="num">Amount</th></tr></thead>
+			<thead><tr><th>Booked</th><th>Words</th><th>Allocated to</th><th class="num">Amount</th></tr></thead>
 			<tbody>
 				<tr
-					><td>{shortDay(desk.receipt.booked, placing.today)}</td><td class="font-mono"
+					><td>{shortDay(desk.receipt.booked, allocating.today)}</td><td class="font-mono"
 						>{desk.receipt.payerName} · {desk.receipt.text}</td
-					><td>this one</td><td class="num">{amount(desk.receipt.amount, placing.currency)}</td></tr
+					><td>this one</td><td class="num">{amount(desk.receipt.amount, allocating.currency)}</td></tr
 				>
 				{#each desk.suspects as one (one.receiptId)}
 					<tr
-						><td>{shortDay(one.booked, placing.today)}</td><td class="font-mono"
+						><td>{shortDay(one.booked, allocating.today)}</td><td class="font-mono"
 							>{one.payerName} · {one.text}</td
 						><td>{one.numbers.join(', ') || 'on account'}, by {one.by}</td><td class="num"
-							>{amount(one.amount, placing.currency)}</td
+							>{amount(one.amount, allocating.currency)}</td
 						></tr
 					>
 				{/each}

@@ -4,13 +4,17 @@
 	import type { OpenItem } from '$lib/core/model/records';
 	import { amount, shortDay } from '$lib/words/en-GB/format';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
-	import type { Placing } from './placing.svelte';
+	import type { Allocating } from './allocating.svelte';
 	import { itemText, shareOf } from './item-words';
 
 	/** What lies on the strip: each item with its amount, editable in place, and what it leaves. */
-	let { placing, activeId, mayAct }: { placing: Placing; activeId: number | undefined; mayAct: boolean } =
-		$props();
-	const late = (item: OpenItem) => (item.kind === 'credit_note' ? 0 : daysBetween(item.due, placing.today));
+	let {
+		allocating,
+		activeId,
+		mayAct
+	}: { allocating: Allocating; activeId: number | undefined; mayAct: boolean } = $props();
+	const late = (item: OpenItem) =>
+		item.kind === 'credit_note' ? 0 : daysBetween(item.due, allocating.today);
 </script>
 
 <table>
@@ -22,44 +26,44 @@
 		></thead
 	>
 	<tbody>
-		{#each placing.credits as credit (credit.receiptId)}
+		{#each allocating.credits as credit (credit.receiptId)}
 			<tr>
 				<td><Coin share={0.5} label="earlier money, used now" /></td>
 				<td
 					><button
 						class="cursor-pointer text-left"
 						title="Leave it on account"
-						onclick={() => placing.useCredit(credit.receiptId)}
+						onclick={() => allocating.useCredit(credit.receiptId)}
 						><strong class="font-semibold">Earlier payment</strong>
 						<span class="text-soft"
-							>of {shortDay(credit.booked, placing.today)}{credit.depositFor
+							>of {shortDay(credit.booked, allocating.today)}{credit.depositFor
 								? `, deposit for ${credit.depositFor}`
 								: ''}</span
 						></button
 					></td
 				>
 				<td>–</td>
-				<td class="num">{amount(-credit.onAccount, placing.currency)}</td>
+				<td class="num">{amount(-credit.onAccount, allocating.currency)}</td>
 				<td class="num"
 					><input
 						type="text"
 						inputmode="decimal"
 						class="amount-field"
-						aria-label="Amount of the earlier payment of {shortDay(credit.booked, placing.today)}"
+						aria-label="Amount of the earlier payment of {shortDay(credit.booked, allocating.today)}"
 						aria-invalid={credit.use === null}
 						value={credit.text}
-						oninput={(event) => placing.typeCredit(credit.receiptId, event.currentTarget.value)}
+						oninput={(event) => allocating.typeCredit(credit.receiptId, event.currentTarget.value)}
 						disabled={!mayAct}
 					/></td
 				>
 				<td class="num text-copper"
 					>{credit.use !== null && credit.use < credit.onAccount
-						? amount(credit.onAccount - credit.use, placing.currency)
+						? amount(credit.onAccount - credit.use, allocating.currency)
 						: '–'}</td
 				>
 			</tr>
 		{/each}
-		{#each placing.rows as row (row.item.id)}
+		{#each allocating.rows as row (row.item.id)}
 			{@const item = row.item}
 			<tr data-active={item.id === activeId} class={[item.id === activeId && 'bg-raised']}>
 				<td
@@ -69,13 +73,16 @@
 					/></td
 				>
 				<td
-					><button class="cursor-pointer text-left" title="Leave it" onclick={() => placing.toggle(item.id)}
+					><button
+						class="cursor-pointer text-left"
+						title="Leave it"
+						onclick={() => allocating.toggle(item.id)}
 						><strong class="font-semibold">{item.number}</strong>
-						<span class="text-soft">{itemText(item, placing.desk.owners)}</span></button
+						<span class="text-soft">{itemText(item, allocating.desk.owners)}</span></button
 					></td
 				>
 				<td class="whitespace-nowrap"
-					>{item.kind === 'credit_note' ? '–' : shortDay(item.due, placing.today)}{#if late(item) > 0}<span
+					>{item.kind === 'credit_note' ? '–' : shortDay(item.due, allocating.today)}{#if late(item) > 0}<span
 							class="ml-1 text-oxblood">{late(item)} d</span
 						>{/if}</td
 				>
@@ -88,7 +95,7 @@
 						aria-label="Amount for {item.number}"
 						aria-invalid={row.cash === null}
 						value={row.text}
-						oninput={(event) => placing.type(item.id, event.currentTarget.value)}
+						oninput={(event) => allocating.type(item.id, event.currentTarget.value)}
 						disabled={!mayAct}
 					/>
 					{#if row.other}
@@ -100,7 +107,7 @@
 								aria-label="{item.currency} that it settles of {item.number}"
 								aria-invalid={row.settles === null}
 								value={row.settlesText}
-								oninput={(event) => placing.typeSettles(item.id, event.currentTarget.value)}
+								oninput={(event) => allocating.typeSettles(item.id, event.currentTarget.value)}
 								disabled={!mayAct}
 							/>
 							{item.currency}</span

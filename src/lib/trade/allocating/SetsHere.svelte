@@ -1,15 +1,17 @@
 <script lang="ts">
 	import { count, money, whole } from '$lib/words/en-GB/format';
 	import type { OpenItem } from '../../core/model/records';
-	import type { Placing } from './placing.svelte';
+	import type { Allocating } from './allocating.svelte';
 	import { SetsHere } from './sets-here.svelte';
 
 	/** Looks among the items shown for sets that come to what is still to be found, in a thread of its own. */
-	let { placing, among, mayAct }: { placing: Placing; among: readonly OpenItem[]; mayAct: boolean } =
+	let { allocating, among, mayAct }: { allocating: Allocating; among: readonly OpenItem[]; mayAct: boolean } =
 		$props();
 	const search = new SetsHere();
-	const own = $derived(among.filter((item) => item.currency === placing.currency && item.kind !== 'claim'));
-	const desk = $derived(placing.desk);
+	const own = $derived(
+		among.filter((item) => item.currency === allocating.currency && item.kind !== 'claim')
+	);
+	const desk = $derived(allocating.desk);
 	// Another receipt or account begins anew; and a search that runs ends with the page.
 	$effect(() => {
 		void desk;
@@ -17,17 +19,17 @@
 	});
 	const found = $derived(search.found);
 	/** What was found is for another sum than what is left now. */
-	const old = $derived(found !== null && found.target !== placing.left);
+	const old = $derived(found !== null && found.target !== allocating.left);
 	export function look() {
-		if (placing.left > 0 && own.length > 0) search.look(own, placing.left);
+		if (allocating.left > 0 && own.length > 0) search.look(own, allocating.left);
 	}
 	const words = $derived.by(() => {
 		if (!found) return '';
 		const among = count(found.among.length, 'item');
 		if (found.sets.length === 0)
 			return found.all
-				? `No set of the ${among} comes to ${money(found.target, placing.currency)}.`
-				: `No set of up to five of the ${among} comes to ${money(found.target, placing.currency)}, nor all but a few.`;
+				? `No set of the ${among} comes to ${money(found.target, allocating.currency)}.`
+				: `No set of up to five of the ${among} comes to ${money(found.target, allocating.currency)}, nor all but a few.`;
 		const n = whole(found.count);
 		const which =
 			found.count === 1 && found.all
@@ -35,13 +37,13 @@
 				: found.all
 					? `${n} sets`
 					: `${found.count === 1 ? 'One set' : `${n} sets`} or more`;
-		return `${which} of the ${among} ${found.count === 1 ? 'comes' : 'come'} to ${money(found.target, placing.currency)}.${found.count > 1 ? ' A sum alone is no proof.' : ''}`;
+		return `${which} of the ${among} ${found.count === 1 ? 'comes' : 'come'} to ${money(found.target, allocating.currency)}.${found.count > 1 ? ' A sum alone is no proof.' : ''}`;
 	});
 </script>
 
-{#if placing.left > 0 && own.length > 1}
+{#if allocating.left > 0 && own.length > 1}
 	<p class="mt-3 flex flex-wrap items-baseline gap-x-3 text-sm">
-		<span><strong>{money(placing.left, placing.currency)}</strong> is still to be found.</span>
+		<span><strong>{money(allocating.left, allocating.currency)}</strong> is still to be found.</span>
 		{#if search.looking}<span role="status">Looking through {count(own.length, 'item')}…</span>
 			<button class="cursor-pointer py-0.5 text-copper hover:underline" onclick={() => search.stop()}
 				>Stop</button
@@ -70,7 +72,7 @@
 							>{set
 								.map(
 									(item) =>
-										`${item.number} ${money(item.kind === 'credit_note' ? -item.open : item.open, placing.currency)}`
+										`${item.number} ${money(item.kind === 'credit_note' ? -item.open : item.open, allocating.currency)}`
 								)
 								.join(' + ')}</span
 						>
@@ -78,7 +80,7 @@
 							class="ml-auto cursor-pointer py-0.5 text-copper hover:underline disabled:text-soft"
 							disabled={old || !mayAct}
 							onclick={() => {
-								for (const item of set) if (!placing.isChosen(item.id)) placing.toggle(item.id);
+								for (const item of set) if (!allocating.isChosen(item.id)) allocating.toggle(item.id);
 								search.clear();
 							}}>take {set.length === 1 ? 'it' : `these ${set.length}`}</button
 						>

@@ -1,26 +1,30 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
 	import { amount, money } from '$lib/words/en-GB/format';
-	import type { Placing } from './placing.svelte';
+	import type { Allocating } from './allocating.svelte';
 
 	/** The receipt as a length, what it pays lying on it to scale; what is left over or missing is hatched. */
-	let { placing }: { placing: Placing } = $props();
+	let { allocating }: { allocating: Allocating } = $props();
 	const credits = $derived(
-		placing.rows.filter((row) => (row.cash ?? 0) < 0).reduce((sum, row) => sum - row.cash!, 0)
+		allocating.rows.filter((row) => (row.cash ?? 0) < 0).reduce((sum, row) => sum - row.cash!, 0)
 	);
 	const missing = $derived(
-		placing.rows.reduce(
+		allocating.rows.reduce(
 			(sum, row) => sum + (row.item.kind === 'credit_note' ? 0 : row.difference + row.remains),
 			0
 		)
 	);
 	const full = $derived(
-		Math.max(placing.amount + credits + Math.min(missing, placing.amount * 0.5), placing.placed + credits, 1)
+		Math.max(
+			allocating.amount + credits + Math.min(missing, allocating.amount * 0.5),
+			allocating.placed + credits,
+			1
+		)
 	);
 	const x = $derived(scaleLinear([0, full], [0, 100]));
 	const segments = $derived.by(() => {
 		let from = 0;
-		return placing.rows
+		return allocating.rows
 			.filter((row) => (row.cash ?? 0) > 0)
 			.map((row) => {
 				const start = from;
@@ -34,12 +38,12 @@
 				};
 			});
 	});
-	const end = $derived(x(Math.max(placing.amount + credits, 0)));
-	const laid = $derived(x(Math.max(placing.placed + credits, 0)));
+	const end = $derived(x(Math.max(allocating.amount + credits, 0)));
+	const laid = $derived(x(Math.max(allocating.placed + credits, 0)));
 	const words = $derived(
-		`${money(placing.amount, placing.currency)} came. ${segments.map((one) => `${amount(one.cash, placing.currency)} on ${one.number}`).join(', ') || 'Nothing is placed'}.` +
-			(placing.left > 0 ? ` ${amount(placing.left, placing.currency)} is left.` : '') +
-			(missing > 0 ? ` ${amount(missing, placing.currency)} is missing.` : '')
+		`${money(allocating.amount, allocating.currency)} came. ${segments.map((one) => `${amount(one.cash, allocating.currency)} on ${one.number}`).join(', ') || 'Nothing is placed'}.` +
+			(allocating.left > 0 ? ` ${amount(allocating.left, allocating.currency)} is left.` : '') +
+			(missing > 0 ? ` ${amount(missing, allocating.currency)} is missing.` : '')
 	);
 </script>
 
@@ -53,11 +57,11 @@
 				style:width="{one.width}%"
 			>
 				{#if one.width > 13}<span class="truncate text-sm">{one.number}</span>{/if}
-				{#if one.width > 20}<span class="text-sm font-semibold">{amount(one.cash, placing.currency)}</span
+				{#if one.width > 20}<span class="text-sm font-semibold">{amount(one.cash, allocating.currency)}</span
 					>{/if}
 			</div>
 		{/each}
-		{#if placing.left > 0}
+		{#if allocating.left > 0}
 			<div
 				class="hatched absolute inset-y-0 border border-copper"
 				style:left="{laid}%"

@@ -1,19 +1,19 @@
 import type { KeyBinding } from '$lib/ui/keys';
-import { GAP_NAMES, SURPLUS_NAMES, type Placing } from './placing.svelte';
+import { GAP_NAMES, SURPLUS_NAMES, type Allocating } from './allocating.svelte';
 
 /** The keys that allocate money to items, on any desk. */
 export function itemKeys(
-	placing: Placing | null,
+	allocating: Allocating | null,
 	at: {
 		readonly active: number;
 		readonly move: (to: number) => void;
 		readonly filter: HTMLInputElement | undefined;
 	}
 ): KeyBinding[] {
-	const items = placing?.desk.items ?? [];
+	const items = allocating?.desk.items ?? [];
 	const nameGap = (n: number) => {
-		if (placing?.short) placing.nameGap(GAP_NAMES[n]!);
-		else if (placing && n < SURPLUS_NAMES.length) placing.surplus = SURPLUS_NAMES[n]!;
+		if (allocating?.short) allocating.nameGap(GAP_NAMES[n]!);
+		else if (allocating && n < SURPLUS_NAMES.length) allocating.surplus = SURPLUS_NAMES[n]!;
 	};
 	return [
 		{
@@ -27,12 +27,12 @@ export function itemKeys(
 			keys: [' '],
 			shown: 'Space',
 			what: 'take the item, or leave it',
-			run: () => items[at.active] && placing?.toggle(items[at.active]!.id)
+			run: () => items[at.active] && allocating?.toggle(items[at.active]!.id)
 		},
 		{
 			keys: ['f'],
 			what: 'take the oldest items, as far as the money goes',
-			run: () => placing?.desk.customer && placing.fillOldest()
+			run: () => allocating?.desk.customer && allocating.fillOldest()
 		},
 		{
 			keys: GAP_NAMES.map((_, n) => String(n + 1)),
@@ -40,7 +40,7 @@ export function itemKeys(
 			what: 'name the odd penny, missing or left over',
 			run: (key) => nameGap(Number(key) - 1)
 		},
-		{ keys: ['o'], what: 'leave all of it on account', run: () => placing?.clear() },
+		{ keys: ['o'], what: 'leave all of it on account', run: () => allocating?.clear() },
 		{ keys: ['/'], what: 'filter the open items', run: () => at.filter?.focus() },
 		{ keys: ['Escape'], shown: 'Esc', what: 'leave a field' }
 	];

@@ -6,7 +6,7 @@ export interface Station {
 
 const STATIONS: readonly (Station & { readonly words: string })[] = [
 	{ name: 'Today', about: 'the day’s work in order', href: '/', words: 'run sheet start' },
-	{ name: 'Money in', about: 'place what came in', href: '/money-in', words: 'receipts desk pile post' },
+	{ name: 'Money in', about: 'allocate what came in', href: '/money-in', words: 'receipts desk pile post' },
 	{
 		name: 'Bring in a bank file',
 		about: 'camt.053 statements',

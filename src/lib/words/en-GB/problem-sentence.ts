@@ -73,7 +73,7 @@ function sentence(problem: Problem): string {
 		case 'rate-bridge-missing':
 			return `The rates of ${shortDay(problem.date)} do not say how much ${problem.base} one ${problem.of} buys, so they cannot be told in ${problem.base}.`;
 		case 'nothing-to-place':
-			return 'Nothing is chosen to be placed.';
+			return 'Nothing is chosen to be allocated.';
 		case 'line-not-positive':
 			return `${problem.item}: type an amount above zero. Fees and discounts are typed as positive numbers, too.`;
 		case 'line-twice':
@@ -87,7 +87,7 @@ function sentence(problem: Problem): string {
 		case 'other-currency':
 			return `${problem.item} is in ${problem.found}, the receipt in ${problem.want}.`;
 		case 'earlier-credit-unused':
-			return `${money(problem.over, problem.currency)} of the earlier money is laid on nothing. Take an item, or less of that money.`;
+			return `${money(problem.over, problem.currency)} of the earlier money is allocated to nothing. Take an item, or less of that money.`;
 		case 'over-credit':
 			return `${money(problem.left, problem.currency)} of that payment is left; ${money(problem.asked, problem.currency)} is more.`;
 		case 'over-tolerance':
@@ -123,7 +123,7 @@ function sentence(problem: Problem): string {
 		case 'over-return':
 			return problem.asked <= 0
 				? 'Say how much came back: more than nothing.'
-				: `${money(problem.asked, problem.currency)} is more than can come back: ${money(problem.most, problem.currency)} of this payment is placed or on account.`;
+				: `${money(problem.asked, problem.currency)} is more than can come back: ${money(problem.most, problem.currency)} of this payment is allocated or on account.`;
 		case 'return-differs':
 			return `The bank took ${money(problem.shown, problem.currency)}, ${money(problem.booked, problem.currency)} was booked. Choose what the entry shows, or have the rest booked as a bank charge.`;
 		case 'came-back':

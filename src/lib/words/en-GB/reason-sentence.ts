@@ -18,14 +18,14 @@ export function reasonSentence(reason: Reason): string {
 			return `“${reason.name}” is a name of ${reason.customer}.`;
 		case 'account-taught':
 			return reason.times === 1
-				? `One payment from the account ending ${reason.account.slice(-4)} was placed on ${reason.customer} before; that may have been wrong.`
-				: `${reason.times} payments from the account ending ${reason.account.slice(-4)} were placed on ${reason.customer}, and on nobody else.`;
+				? `One payment from the account ending ${reason.account.slice(-4)} was allocated to ${reason.customer} before; that may have been wrong.`
+				: `${reason.times} payments from the account ending ${reason.account.slice(-4)} were allocated to ${reason.customer}, and on nobody else.`;
 		case 'name-taught':
 			return reason.times === 1
-				? `One payment of “${reason.name}” was placed on ${reason.customer} before; that may have been wrong.`
-				: `${reason.times} payments of “${reason.name}” were placed on ${reason.customer}, and on nobody else.`;
+				? `One payment of “${reason.name}” was allocated to ${reason.customer} before; that may have been wrong.`
+				: `${reason.times} payments of “${reason.name}” were allocated to ${reason.customer}, and on nobody else.`;
 		case 'words-taught':
-			return `${reason.times} payments that said “${reason.words}” were placed on ${reason.customer}, and on nobody else.`;
+			return `${reason.times} payments that said “${reason.words}” were allocated to ${reason.customer}, and on nobody else.`;
 		case 'name-cut':
 			return `Only the name of ${reason.customer} begins with “${reason.name}”, as the bank printed it.`;
 		case 'name-near':

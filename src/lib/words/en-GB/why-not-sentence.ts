@@ -19,7 +19,7 @@ export function whyNotSentence(why: WhyNot): string {
 		case 'less-than-came':
 			return `Alone it leaves ${money(why.by, why.currency)}, for which no set with it was better.`;
 		case 'credit-would-leave':
-			return `With this credit ${money(why.by, why.currency)} more would have to be placed.`;
+			return `With this credit ${money(why.by, why.currency)} more would have to be allocated.`;
 		default:
 			return why satisfies never;
 	}

@@ -19,8 +19,8 @@
 	<section class="px-8 pt-5 pb-10">
 		<h1>People</h1>
 		<p class="mt-1 mb-3 says">
-			A reader looks. A clerk places money and sends letters. A supervisor also lets people in and sets up the
-			books.
+			A reader looks. A clerk allocates money and sends letters. A supervisor also lets people in and sets up
+			the books.
 		</p>
 		<Problems {problems} />
 		<table>

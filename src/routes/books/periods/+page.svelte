@@ -43,7 +43,7 @@
 			{data.locked ? `The books are locked up to ${shortDay(data.locked, today)}.` : 'No period is locked.'}
 		</h1>
 		<p class="mt-1 mb-3 says">
-			Nothing is posted, changed or taken back on a locked day; figures of a locked month stay as they are for
+			Nothing is posted, changed or undone on a locked day; figures of a locked month stay as they are for
 			ever. {data.mayLock ? '' : 'Locking and opening takes a supervisor.'}
 		</p>
 		<Problems problems={form.problems} />

@@ -98,7 +98,7 @@
 										<a class="ml-2 text-copper" href="/money-in/returned/{row.receiptId}">came back</a></span
 									>{/if}
 							{/if}
-							{#if row.undone}<span class="text-sm">taken back since</span>{/if}
+							{#if row.undone}<span class="text-sm">undone since</span>{/if}
 						</td>
 						<td class="text-sm">
 							{#each row.threads as thread, i (i)}

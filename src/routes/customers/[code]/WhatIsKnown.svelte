@@ -6,7 +6,7 @@
 	import { habitSentence, LESSON_NAMES } from '$lib/words/en-GB/habit-sentence';
 	import { payerSentence } from '$lib/words/en-GB/payer-sentence';
 	import { ActForm } from '$lib/trade/act-form.svelte';
-	/** What matching knows of a customer: what was given, and what placings have taught; each of it can be forgotten. */
+	/** What matching knows of a customer: what was given, and what allocations have taught; each of it can be forgotten. */
 	let {
 		customerId,
 		known,

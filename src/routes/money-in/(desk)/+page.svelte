@@ -13,7 +13,7 @@
 	import { isTyping, mayPress, pressKey, type KeyBinding } from '$lib/ui/keys';
 	import PileList from './PileList.svelte';
 	import { itemKeys } from '$lib/trade/allocating/item-keys';
-	import { Placing } from '$lib/trade/allocating/placing.svelte';
+	import { Allocating } from '$lib/trade/allocating/allocating.svelte';
 	import type SetsHere from '$lib/trade/allocating/SetsHere.svelte';
 	import ReturnNote from './ReturnNote.svelte';
 	import BankMatchNote from './BankMatchNote.svelte';
@@ -29,16 +29,16 @@
 	let { data } = $props();
 	/** Rises with each act: what was typed for the one before is gone. */
 	let shown = $state(0);
-	let laid: { readonly mark: string; readonly placing: Placing } | null = null;
+	let laid: { readonly mark: string; readonly allocating: Allocating } | null = null;
 	/** What lies on the strip; the same as before where nothing about it changed, with all that was typed. */
-	const placing = $derived.by(() => {
+	const allocating = $derived.by(() => {
 		const { desk, lay } = data;
 		if (!desk) return null;
 		const { receipt, answer, customer, itemsOf, credits } = desk;
 		const mark = JSON.stringify([receipt, answer, customer?.id, itemsOf, credits, lay, shown]);
 		if (laid?.mark !== mark)
-			laid = { mark, placing: new Placing(desk, data.today as Day, data.who?.name ?? '', lay) };
-		return laid.placing;
+			laid = { mark, allocating: new Allocating(desk, data.today as Day, data.who?.name ?? '', lay) };
+		return laid.allocating;
 	});
 
 	/** Answers that are being made anew are fetched when they are there; nobody who types is disturbed. */
@@ -121,7 +121,7 @@
 		return new ActForm<typeof allocateReceipt>('?/post', {
 			refresh: false,
 			done: (answer) => {
-				const { desk, currency, placed } = placing!;
+				const { desk, currency, placed } = allocating!;
 				const what = money(desk.receipt?.amount ?? placed, currency);
 				const asked = answer.output.actId === null;
 				return done(
@@ -147,23 +147,23 @@
 
 	const bindings: readonly KeyBinding[] = $derived([
 		{ keys: ['j', 'k'], what: 'next and previous receipt', run: (key) => step(key === 'j' ? 1 : -1) },
-		...itemKeys(placing, { active, move: (to) => (active = to), filter }),
+		...itemKeys(allocating, { active, move: (to) => (active = to), filter }),
 		{ keys: ['s'], what: 'look for items that come to what is left', run: () => sets?.look() },
 		{
 			keys: ['a'],
 			what: 'take their remittance advice',
-			run: () => data.mayAct && placing?.desk.customer && (dialog = 'advice')
+			run: () => data.mayAct && allocating?.desk.customer && (dialog = 'advice')
 		},
 		{ keys: ['Enter'], what: 'post and go on' },
 		{
 			keys: ['h'],
 			what: 'hold, with what is allocated so far',
-			run: () => data.mayAct && placing?.desk.receipt && (dialog = 'hold')
+			run: () => data.mayAct && allocating?.desk.receipt && (dialog = 'hold')
 		},
 		{
 			keys: ['n'],
 			what: 'not customer money',
-			run: () => data.mayAct && placing?.desk.receipt && (dialog = 'aside')
+			run: () => data.mayAct && allocating?.desk.receipt && (dialog = 'aside')
 		},
 		{
 			keys: ['c'],
@@ -179,13 +179,13 @@
 		if (
 			event.key === 'Enter' &&
 			mayPress(event) &&
-			placing &&
+			allocating &&
 			data.mayAct &&
 			(!target.matches('a, button, summary, select') || target.hasAttribute('data-receipt'))
 		) {
 			if (target.hasAttribute('data-keep-enter')) return;
 			event.preventDefault();
-			if (placing.outcome.ok && !post.busy) postForm.requestSubmit();
+			if (allocating.outcome.ok && !post.busy) postForm.requestSubmit();
 			return;
 		}
 		if (!pressKey(event, bindings)) return;
@@ -204,7 +204,7 @@
 			<h1 class="text-xl">
 				{data.rows.length
 					? `${count(data.rows.length, 'entry', 'entries')}, ${sums || 'money out'}`
-					: 'All is placed'}
+					: 'All is allocated'}
 			</h1>
 			<p class="text-sm text-soft">
 				{data.rows.length ? 'need a home.' : 'Nothing waits.'}
@@ -249,7 +249,7 @@
 			</div>
 		{/if}
 		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
-		{#if placing && data.desk}
+		{#if allocating && data.desk}
 			{#key data.desk}
 				{#if data.desk.receipt && data.desk.bankMatches.length && data.mayAct}
 					<BankMatchNote
@@ -271,7 +271,7 @@
 				{/if}
 			{/key}
 			<DeskView
-				{placing}
+				{allocating}
 				reasons={data.reasons}
 				bind:filter
 				bind:sets
@@ -296,39 +296,45 @@
 			bind:this={postForm}
 			method="POST"
 			action="?/post"
-			use:enhance={(turn) => post.submit(() => placing?.order ?? null)(turn)}
+			use:enhance={(turn) => post.submit(() => allocating?.order ?? null)(turn)}
 		>
-			<button class="btn btn-main" disabled={!placing?.outcome.ok || post.busy || !data.mayAct}>
-				{placing?.outcome.asks ? 'Ask for' : 'Post'}
-				{placing ? money(placing.desk.receipt?.amount ?? placing.placed, placing.currency) : ''}
+			<button class="btn btn-main" disabled={!allocating?.outcome.ok || post.busy || !data.mayAct}>
+				{allocating?.outcome.asks ? 'Ask for' : 'Post'}
+				{allocating ? money(allocating.desk.receipt?.amount ?? allocating.placed, allocating.currency) : ''}
 				<span class="key">Enter</span>
 			</button>
 		</form>
-		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (dialog = 'hold')}
+		<button class="btn" disabled={!allocating?.desk.receipt || !data.mayAct} onclick={() => (dialog = 'hold')}
 			>Hold <span class="key max-xl:hidden">H</span></button
-		>
-		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => placing?.clear()}
-			>On account <span class="key max-xl:hidden">O</span></button
 		>
 		<button
 			class="btn"
-			disabled={!placing?.desk.customer || !data.mayAct}
-			onclick={() => placing?.fillOldest()}>Oldest first <span class="key max-xl:hidden">F</span></button
+			disabled={!allocating?.desk.customer || !data.mayAct}
+			onclick={() => allocating?.clear()}>On account <span class="key max-xl:hidden">O</span></button
 		>
-		<button class="btn" disabled={!placing?.desk.customer || !data.mayAct} onclick={() => (dialog = 'advice')}
-			>Advice <span class="key max-xl:hidden">A</span></button
+		<button
+			class="btn"
+			disabled={!allocating?.desk.customer || !data.mayAct}
+			onclick={() => allocating?.fillOldest()}>Oldest first <span class="key max-xl:hidden">F</span></button
 		>
-		<button class="btn" disabled={!placing?.desk.receipt || !data.mayAct} onclick={() => (dialog = 'aside')}
-			>Not customer money <span class="key max-xl:hidden">N</span></button
+		<button
+			class="btn"
+			disabled={!allocating?.desk.customer || !data.mayAct}
+			onclick={() => (dialog = 'advice')}>Advice <span class="key max-xl:hidden">A</span></button
+		>
+		<button
+			class="btn"
+			disabled={!allocating?.desk.receipt || !data.mayAct}
+			onclick={() => (dialog = 'aside')}>Not customer money <span class="key max-xl:hidden">N</span></button
 		>
 		<p
 			aria-live="polite"
 			class={[
 				'ml-auto line-clamp-2 text-right text-sm',
-				placing && !placing.outcome.ok ? 'text-copper' : 'text-soft'
+				allocating && !allocating.outcome.ok ? 'text-copper' : 'text-soft'
 			]}
 		>
-			{data.mayAct ? (placing?.outcome.text ?? '') : 'You may look; placing takes a clerk.'}
+			{data.mayAct ? (allocating?.outcome.text ?? '') : 'You may look; allocating takes a clerk.'}
 		</p>
 		<button class="btn" aria-label="Keys of this screen" onclick={() => (dialog = 'keys')}
 			><span class="key">?</span></button
@@ -346,7 +352,7 @@
 	<HoldDialog
 		bind:open={() => dialog === 'hold', (on) => (dialog = on ? 'hold' : null)}
 		receipt={data.desk.receipt}
-		order={placing?.order ?? null}
+		order={allocating?.order ?? null}
 		{done}
 	/>
 	<SetAsideDialog
@@ -357,8 +363,8 @@
 		{done}
 	/>
 {/if}
-{#if placing?.desk.customer}<AdviceDialog
+{#if allocating?.desk.customer}<AdviceDialog
 		bind:open={() => dialog === 'advice', (on) => (dialog = on ? 'advice' : null)}
-		{placing}
+		{allocating}
 	/>{/if}
 <KeysDialog {bindings} bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />

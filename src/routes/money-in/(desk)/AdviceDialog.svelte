@@ -6,17 +6,17 @@
 	import { count, money } from '$lib/words/en-GB/format';
 	import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 	import AdviceLines from '$lib/trade/AdviceLines.svelte';
-	import type { Placing } from '$lib/trade/allocating/placing.svelte';
+	import type { Allocating } from '$lib/trade/allocating/allocating.svelte';
 
 	/** Takes a remittance advice, pasted or as a file: its lines tied to open items, and what does not add up line by line. */
-	let { open = $bindable(), placing }: { open: boolean; placing: Placing } = $props();
+	let { open = $bindable(), allocating }: { open: boolean; allocating: Allocating } = $props();
 	let text = $state('');
-	const read = $derived(readAdvice(text, placing.currency));
+	const read = $derived(readAdvice(text, allocating.currency));
 	const problems = $derived(read.ok ? [] : read.problems.map(problemSentence));
-	const lines = $derived(matchAdvice(read.ok ? read.value : [], placing.desk.items));
+	const lines = $derived(matchAdvice(read.ok ? read.value : [], allocating.desk.items));
 	const tied = $derived(lines.filter((line) => line.item && line.wrong !== 'it is on the advice twice'));
 	const sum = $derived(lines.reduce((all, line) => all + (line.paid ?? 0), 0));
-	const off = $derived(sum - placing.amount);
+	const off = $derived(sum - allocating.amount);
 	async function takeFile(event: Event & { currentTarget: HTMLInputElement }) {
 		const file = event.currentTarget.files?.[0];
 		if (file) text = await file.text();
@@ -37,11 +37,11 @@
 	<input type="file" class="mt-1" aria-label="The advice as a file" onchange={takeFile} />
 	<div class="mt-2"><Problems {problems} /></div>
 	{#if lines.length}
-		<AdviceLines {lines} currency={placing.currency} />
+		<AdviceLines {lines} currency={allocating.currency} />
 		<p class="mt-2 text-sm">
-			The advice comes to {money(sum, placing.currency)}{off === 0
+			The advice comes to {money(sum, allocating.currency)}{off === 0
 				? ': what came, to the penny.'
-				: `, ${money(Math.abs(off), placing.currency)} ${off > 0 ? 'more' : 'less'} than came.`}
+				: `, ${money(Math.abs(off), allocating.currency)} ${off > 0 ? 'more' : 'less'} than came.`}
 		</p>
 	{:else if text.trim() && problems.length === 0}
 		<p class="mt-2 text-copper">No line with a document number was found.</p>
@@ -50,9 +50,9 @@
 		class="btn btn-main mt-3"
 		disabled={tied.length === 0}
 		onclick={() => {
-			placing.takeAdvice(tied);
+			allocating.takeAdvice(tied);
 			text = '';
 			open = false;
-		}}>Lay {count(tied.length, 'line')} on the strip</button
+		}}>Allocate {count(tied.length, 'line')}</button
 	>
 </Dialog>

@@ -58,10 +58,10 @@
 					: 1;
 	const ready = (row: PileRow) =>
 		row.numbers.length === 0
-			? 'nothing laid on it'
+			? 'nothing allocated'
 			: row.gap
-				? 'partly placed by the answer'
-				: 'placed whole by the answer';
+				? 'partly allocated by the answer'
+				: 'allocated whole by the answer';
 </script>
 
 {#snippet entry(row: PileRow)}
@@ -87,7 +87,7 @@
 	</a>
 {/snippet}
 
-<nav aria-label="Receipts to place" class="pb-4">
+<nav aria-label="Receipts to allocate" class="pb-4">
 	{#each groups as group (group.band)}
 		{@const some = of(group.band)}
 		{#if some.length}
@@ -121,7 +121,7 @@
 	{/if}
 	{#if credits.length}
 		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
-			Credit that could be placed <span class="float-right">{credits.length}</span>
+			Credit that could be allocated <span class="float-right">{credits.length}</span>
 		</h3>
 		{#each credits as row (`${row.customerId} ${row.currency}`)}
 			<a
@@ -133,7 +133,7 @@
 					row.customerId === account ? 'border-copper bg-raised' : 'border-transparent'
 				]}
 			>
-				<span class="pt-0.5"><Coin share={0.5} label="credit not placed on anything" /></span>
+				<span class="pt-0.5"><Coin share={0.5} label="credit not allocated to anything" /></span>
 				<span class="truncate">{row.name}</span>
 				<span class="text-right"
 					>{row.currency === page.data.base

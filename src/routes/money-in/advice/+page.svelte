@@ -54,7 +54,7 @@
 			{data.waiting.length ? `${sums} announced, not here yet.` : 'No advice waits for its money.'}
 		</h1>
 		<p class="mt-1 says">
-			What customers say is on its way. When money of just that sum comes, it is laid out as they said.
+			What customers say is on its way. When money of just that sum comes, it is allocated as they said.
 		</p>
 		{#if data.waiting.length}
 			<table class="mt-4">

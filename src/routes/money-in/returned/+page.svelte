@@ -52,7 +52,9 @@
 	</form>
 	{#if data.query}
 		<h2 class="text-xl">
-			{data.found.length ? `${count(data.found.length, 'payment')} found` : 'No placed payment is like that'}
+			{data.found.length
+				? `${count(data.found.length, 'payment')} found`
+				: 'No allocated payment is like that'}
 		</h2>
 		{#if data.found.length}<table class="mt-1 mb-6">
 				<thead
@@ -121,7 +123,7 @@
 							>{#if data.mayAct}<button
 									class="cursor-pointer py-0.5 text-sm text-copper hover:underline"
 									disabled={busy}
-									onclick={() => undoForm.send({ actId: one.actId })}>take back</button
+									onclick={() => undoForm.send({ actId: one.actId })}>undo</button
 								>{/if}</td
 						>
 					</tr>

@@ -40,7 +40,7 @@
 		allowed: 'was allowed',
 		billed_back: 'is owed again on its invoice',
 		written_off: 'was written off',
-		withdrawn: 'was taken back'
+		withdrawn: 'was withdrawn'
 	} as const;
 
 	const noteForm = new ActForm<typeof noteClaim>('?/note', {

@@ -70,9 +70,9 @@
 	</h1>
 	<p class="mt-1 mb-3 says">
 		{#if owner}For a customer who cannot or will not pay. Choose what is lost; it is booked as bad debts,
-			dated today, and can be taken back. A dividend that comes later is placed as money on account.{:else}
+			dated today, and can be undone. A dividend that comes later is allocated as money on account.{:else}
 			What is left open of {data.partPaid ? 'part-paid documents' : 'any document'}, too little to be asked
-			for. Written off in one run: an act for each account, dated today; each can be taken back.{/if}
+			for. Written off in one run: an act for each account, dated today; each can be undone.{/if}
 	</p>
 	<Problems problems={data.bad ? [`“${data.bad}” is no amount.`, ...form.problems] : form.problems} />
 	{#if !owner}<form method="GET" class="mb-3 flex items-end gap-3 text-sm" data-sveltekit-keepfocus>

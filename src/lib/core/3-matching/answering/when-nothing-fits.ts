@@ -69,9 +69,9 @@ export function whenNothingFits(
 	return draft(noSet, ...before, ...round);
 }
 
-/** That the customer's last payment of just this sum was placed not long before, as a reason; none where there was none. */
+/** That the customer's last payment of just this sum was allocated not long before, as a reason; none where there was none. */
 function sameSumBefore(receipt: ReceiptFacts, customerId: number, index: MatchIndex): Reason[] {
-	const found = (index.placedBefore.get(customerId) ?? []).filter(
+	const found = (index.allocatedBefore.get(customerId) ?? []).filter(
 		(one) =>
 			one.amount === receipt.amount &&
 			one.currency === receipt.currency &&

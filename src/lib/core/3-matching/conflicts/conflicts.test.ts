@@ -126,8 +126,8 @@ describe('a sum that came before and fits nothing', () => {
 		...{ customerId: 1, currency: 'GBP', numbers: ['AK-39990'] },
 		...{ booked: day(booked), amount: minor(amount) }
 	});
-	const codes = (...placedBefore: ReturnType<typeof before>[]) =>
-		answerReceipts([receipt(1, 47_310)], { customers, items, placedBefore })[0]!.reasons.map(
+	const codes = (...allocatedBefore: ReturnType<typeof before>[]) =>
+		answerReceipts([receipt(1, 47_310)], { customers, items, allocatedBefore })[0]!.reasons.map(
 			({ code }) => code
 		);
 	it.each([
@@ -140,7 +140,7 @@ describe('a sum that came before and fits nothing', () => {
 	it('what fits is not asked about', () => {
 		const [one] = answerReceipts([receipt(1, 13_240)], {
 			...{ customers, items },
-			placedBefore: [before('2026-10-20', 13_240)]
+			allocatedBefore: [before('2026-10-20', 13_240)]
 		});
 		expect([one!.band, one!.reasons.some(({ code }) => code === 'same-sum-before')]).toEqual([
 			'certain',

@@ -17,7 +17,7 @@ import {
 	without,
 	type Taught
 } from './habits';
-import { lessonOf, lessonOfPast, type PlacingLesson } from './lesson-of';
+import { lessonOf, lessonOfPast, type AllocationLesson } from './lesson-of';
 
 const due = (n: number) => addDays(day('2026-09-01'), n);
 const item = (id: number, days: number, open: number, over: Partial<OpenItem> = {}) =>
@@ -30,9 +30,9 @@ const line = (one: OpenItem, cash = one.open as number, gap?: [DifferenceKind, n
 const lesson = (lines: ReturnType<typeof line>[], others: OpenItem[] = [], booked = '2026-10-01') =>
 	lessonOf({ booked: day(booked), lines, others });
 
-describe('what one placing teaches', () => {
+describe('what one posting teaches', () => {
 	const [a, b, c, d] = [item(1, 1, 1_000), item(2, 5, 2_100), item(3, 9, 3_300), item(4, 20, 4_700)];
-	it.each<[string, PlacingLesson | null, Partial<PlacingLesson> | null]>([
+	it.each<[string, AllocationLesson | null, Partial<AllocationLesson> | null]>([
 		['the oldest, where there was a choice', lesson([line(a)], [b, c]), { choice: 'oldest' }],
 		['a newer one, while an older was open', lesson([line(b)], [a, c]), { choice: 'other' }],
 		['the only one there was', lesson([line(a)]), { choice: null }],

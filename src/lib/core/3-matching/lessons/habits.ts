@@ -1,4 +1,4 @@
-import type { PlacingLesson } from './lesson-of';
+import type { AllocationLesson } from './lesson-of';
 
 /** How a customer pays, as far as earlier payments show it. Each lesson tells from how many payments it was learned. */
 export interface Habits {
@@ -18,7 +18,7 @@ export interface Habits {
 
 export type Lesson = keyof Habits;
 
-/** One payment may have been placed wrongly, and two by chance: so many alike are a habit. */
+/** One payment may have been allocated wrongly, and two by chance: so many alike are a habit. */
 export const HABIT = 3;
 /** So many without a single exception may make an answer certain. */
 export const FIRM_HABIT = 6;
@@ -26,7 +26,7 @@ export const FIRM_HABIT = 6;
 const USUAL = 2;
 
 /** What one payment taught, and in what currency. */
-export type Taught = PlacingLesson & { readonly currency: string };
+export type Taught = AllocationLesson & { readonly currency: string };
 
 /** What a customer's payments of the past show together, in any order. */
 export function learnHabits(past: readonly Taught[]): Habits {

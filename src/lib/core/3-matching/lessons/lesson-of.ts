@@ -11,8 +11,8 @@ export interface ItemLeft {
 	readonly open: Minor;
 }
 
-/** A payment as it was placed: its lines, with the items as they were before it, and what else was open on the account. */
-export interface PlacedPayment {
+/** A payment as it was allocated: its lines, with the items as they were before it, and what else was open on the account. */
+export interface AllocatedPayment {
 	readonly booked: Day;
 	readonly lines: readonly {
 		readonly item: OpenItem;
@@ -22,8 +22,8 @@ export interface PlacedPayment {
 	readonly others: readonly ItemLeft[];
 }
 
-/** What one placing teaches about its customer's habits. */
-export interface PlacingLesson {
+/** What one allocation teaches about its customer's habits. */
+export interface AllocationLesson {
 	/** Where it could have paid something else: whether it paid the oldest; null where it had no choice. */
 	readonly choice: 'oldest' | 'other' | null;
 	/** Whether it paid three items or more, and with them all that was due by a day. */
@@ -41,8 +41,8 @@ export interface PlacingLesson {
 /** Fewer items paid together are a set like any other. */
 const LEAST_WHOLE = 3;
 
-/** Reads off a placing what the customer chose to pay, of what was open then. Null where it settles nothing. */
-export function lessonOf({ booked, lines, others }: PlacedPayment): PlacingLesson | null {
+/** Reads off an allocation what the customer chose to pay, of what was open then. Null where it settles nothing. */
+export function lessonOf({ booked, lines, others }: AllocatedPayment): AllocationLesson | null {
 	const paid = lines.filter(
 		({ item, cash }) => item.kind !== 'credit_note' && item.kind !== 'claim' && cash > 0
 	);
@@ -79,7 +79,7 @@ export function lessonOf({ booked, lines, others }: PlacedPayment): PlacingLesso
 }
 
 /** What a payment of a history teaches: only what closed its gap, for what else was open then is not told. */
-export function lessonOfPast({ amount, difference }: PastPayment): PlacingLesson {
+export function lessonOfPast({ amount, difference }: PastPayment): AllocationLesson {
 	const of = (kind: DifferenceKind) => (difference?.kind === kind ? difference.amount : null);
 	const tax = of('withholding_tax');
 	return {

@@ -14,8 +14,8 @@ export interface Payer {
 	readonly customerIds: readonly number[];
 	/**
 	 * `part`: the name as the bank cut it off, which only one customer's begins with, one that is written nearly as only one
-	 * customer's, or one without the legal form that tells it from another. `once`: a single payment like it was placed on the customer
-	 * before, and may have been placed wrongly. `words`: nobody knows who pays, but the words name a customer, or several of one
+	 * customer's, or one without the legal form that tells it from another. `once`: a single payment like it was allocated to the customer
+	 * before, and may have been allocated wrongly. `words`: nobody knows who pays, but the words name a customer, or several of one
 	 * name, or are what payments of one customer said before.
 	 */
 	readonly by: 'account' | 'name' | 'part' | 'once' | 'words' | 'nothing';
@@ -100,7 +100,7 @@ export function findPayer(receipt: ReceiptFacts, index: MatchIndex): Payer {
 	return { customerIds: [], by: 'nothing', reasons: [unknown] };
 }
 
-/** Whose payments from this account, or of this name where the bank gives no account, were placed before. */
+/** Whose payments from this account, or of this name where the bank gives no account, were allocated before. */
 function taughtPayer(receipt: ReceiptFacts, index: MatchIndex): Payer | null {
 	const { payerAccount, payerName } = receipt;
 	const account = payerAccount ? index.taught('account', payerAccount) : null;

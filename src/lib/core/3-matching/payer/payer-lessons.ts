@@ -4,7 +4,7 @@ import { nameKey } from '../../text/name-key';
 /** What payments are known by: the account that they came from, the name as printed, or what they say. */
 export type PayerTrait = 'account' | 'name' | 'words';
 
-/** How often payments that are known by something were placed on a customer, and that still stands. */
+/** How often payments that are known by something were allocated to a customer, and that still stands. */
 export interface PayerLesson {
 	readonly trait: PayerTrait;
 	/** An account number, a name by its `nameKey`, or words by their `wordsKey`. */
@@ -21,7 +21,7 @@ export interface TaughtPayer {
 	readonly times: number;
 }
 
-/** One payment may have been placed wrongly: so many alike are a lesson. */
+/** One payment may have been allocated wrongly: so many alike are a lesson. */
 export const TIMES_TO_LEARN = 2;
 
 /**

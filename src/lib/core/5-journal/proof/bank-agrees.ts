@@ -2,7 +2,7 @@ import { tally, type Breach, type ProofFacts } from './facts';
 
 /**
  * Rule 4: each statement's opening balance and entries come to its closing balance; each entry stands in the journal just
- * once with what its placed receipts come to (nothing while they wait and are not booked as unidentified), on the ledger account of its bank account; and no
+ * once with what its allocated receipts come to (nothing while they wait and are not booked as unidentified), on the ledger account of its bank account; and no
  * bank ledger line is without an entry. Money on its way is what was recorded by hand and not tied to an entry, unidentified receipts
  * are what was booked there and still waits, returned payments are those that no debit entry has shown.
  */

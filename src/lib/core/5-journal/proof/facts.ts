@@ -61,7 +61,7 @@ export interface ProofFacts {
 		readonly base: number;
 		readonly undoesId: number | null;
 	}[];
-	/** Receipts placed, with what their state says lies on account. */
+	/** Receipts allocated, with what their state says lies on account. */
 	readonly receipts: readonly {
 		readonly id: number;
 		readonly bankEntryId: number | null;
@@ -70,12 +70,12 @@ export interface ProofFacts {
 		readonly amount: number;
 		readonly currency: string;
 		readonly onAccount: number;
-		/** Recorded by hand, waiting for the bank to show it: placed, not tied, and not petty cash. */
+		/** Recorded by hand, waiting for the bank to show it: allocated, not tied, and not petty cash. */
 		readonly onItsWay: boolean;
 		/** Booked to unidentified receipts, and still waiting for its payer to be found. */
 		readonly unidentified: boolean;
 	}[];
-	/** Postings of receipts to customers by act: + when placed, − when taken back. */
+	/** Postings of receipts to customers by act: + when allocated, − when taken back. */
 	readonly receiptPostings: readonly {
 		readonly receiptId: number;
 		readonly customerId: number;

@@ -2,7 +2,7 @@ import { describe, expect, it, test } from 'vitest';
 import type { ProofFacts } from './facts';
 import { prove } from './prove';
 
-/** Books of one invoice of 1,000 and a receipt of 700, of which 600 is placed and 10 is a bank charge. */
+/** Books of one invoice of 1,000 and a receipt of 700, of which 600 is allocated and 10 is a bank charge. */
 const line = (
 	actId: number,
 	account: string,

@@ -118,7 +118,7 @@ describe('credits without new money', () => {
 		expect(await open()).toEqual([1000, 2000, 700, 300, 10_000]);
 		await proves();
 	});
-	it('place earlier money on the day that was chosen, and hold its first placing fast meanwhile', async () => {
+	it('place earlier money on the day that was chosen, and hold its first posting fast meanwhile', async () => {
 		const first = await placed(await order(1, []));
 		const version = (await stateOf(1)).version;
 		const later = await placed(
@@ -209,7 +209,7 @@ describe('the odd penny, short', () => {
 		expect((await books.db.select().from(claim).get())!.state).toBe('withdrawn');
 		await proves();
 	});
-	it('a claim that was paid holds its placing fast', async () => {
+	it('a claim that was paid holds its posting fast', async () => {
 		const actId = await placed(await withClaim());
 		await placed(await order(2, [[6, 100]]));
 		await proves();
@@ -440,7 +440,7 @@ describe('one entry of several payments', () => {
 		{ payerName: 'R Fairleigh', text: 'AK-3', gross: 300, fee: 5, customerId: 2 },
 		{ payerName: 'J Thorne', text: 'AK-1', gross: 700, fee: 10 }
 	];
-	it('is split to the penny, and each part placed in full', async () => {
+	it('is split to the penny, and each part allocated in full', async () => {
 		const { firstId } = await done(books, splitReceipt, { receiptId: 3, receiptVersion: 1, parts }, CLERK);
 		await proves();
 		const desk = await lookAtDesk(
@@ -584,7 +584,7 @@ describe('refunds', () => {
 		expect(lines.reduce((sum, line) => sum + line.amount, 0)).toBe(0);
 		await proves();
 	});
-	it('whose placing is taken back are not paid; one that is in a file cannot be taken back', async () => {
+	it('whose posting is taken back are not paid; one that is in a file cannot be taken back', async () => {
 		const actId = await placed(await order(2, [[1, 1000]], { surplus: [{ kind: 'refund', amount: 500 }] }));
 		await back(actId);
 		expect(await refundsDue(books.db)).toEqual([]);

@@ -1,10 +1,10 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { itemLabel } from '../../../core/4-allocation/item-label';
 import { NO_LIMITS, overLimits, type OverLimit } from '../../../core/4-allocation/over-limits';
-import { place } from '../../../core/4-allocation/place';
+import { allocate } from '../../../core/4-allocation/allocate';
 import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
-import type { CreditUse, PlaceLine, PlaceOrder } from '../../../core/4-allocation/place-order';
-import { journalOfPlacing } from '../../../core/5-journal/journal-of-placing';
+import type { CreditUse, AllocateLine, AllocateOrder } from '../../../core/4-allocation/allocate-order';
+import { journalOfPosting } from '../../../core/5-journal/journal-of-posting';
 import type { Day } from '../../../core/day/day';
 import { minor, type Minor } from '../../../core/money/minor';
 import type { Tx } from '../../platform/db/open';
@@ -19,8 +19,8 @@ import { whereMoneyLies } from '../../receipts/store/where-money-lies';
 import { useAdvice } from '../../receipts/store/kept-advices';
 import { keepLesson, openBeside } from '../../matching/store/lessons';
 import { keepPayerLesson } from '../../matching/store/payer-lessons';
-import { numberPlacing } from '../store/number-placing';
-import { writePlacing } from '../store/write-placing';
+import { numberPosting } from '../store/number-posting';
+import { writePosting } from '../store/write-posting';
 import { allocationInput, type AllocationInput, type AllocationOrder } from '../allocation-input';
 import type { AllocationReason } from '../../../words/en-GB/allocation-reason';
 import { isAsProposed } from '../store/is-as-proposed';
@@ -46,7 +46,7 @@ export const allocateReceipt = defineAct({
 	kind: 'allocate-receipt',
 	role: 'clerk',
 	input: allocationInput,
-	run: (ctx, input) => allocate(ctx, input)
+	run: (ctx, input) => postAllocation(ctx, input)
 });
 
 export interface AllocateOptions {
@@ -60,7 +60,7 @@ export interface AllocateOptions {
 }
 
 /** Allocates as the order says, at the place in the record that the context has. */
-export async function allocate(
+export async function postAllocation(
 	ctx: ActContext,
 	given: AllocationInput,
 	{ before, reasons }: AllocateOptions = {}
@@ -73,14 +73,14 @@ export async function allocate(
 	const money = taken && (before ?? (await moneyOf(tx, taken.row, taken.state, ctx.today)));
 	const date = money?.date ?? (await chosenDate(tx, input.date, ctx.today));
 	const order = await orderOf(tx, input, taken?.row ?? null, date, money?.base ?? null);
-	const placing = place(order);
-	if (!placing.ok) throw new DomainError(...placing.problems);
+	const posting = allocate(order);
+	if (!posting.ok) throw new DomainError(...posting.problems);
 	checkClaims(input, order.lines);
 
 	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
 	const booked = [
-		...placing.value.differences,
-		...placing.value.receiptAdjustments.filter(
+		...posting.value.differences,
+		...posting.value.receiptAdjustments.filter(
 			(one) => one.kind === 'small_difference' || one.kind === 'refund'
 		)
 	] as Parameters<typeof overLimits>[2];
@@ -105,7 +105,7 @@ export async function allocate(
 		fees: input.fees,
 		surplus: input.surplus,
 		customerId: input.customerId,
-		onAccount: taken ? placing.value.credits.at(-1)!.onAccount : 0,
+		onAccount: taken ? posting.value.credits.at(-1)!.onAccount : 0,
 		depositFor: input.depositFor,
 		remember: input.remember,
 		reasons: reasons ?? reasonsOf(ctx, input)
@@ -122,7 +122,7 @@ export async function allocate(
 		: await ctx.as('allocate-credits').record({
 				date,
 				summary: {
-					amount: placing.value.allocations.reduce((sum, part) => sum + part.creditAmount, 0),
+					amount: posting.value.allocations.reduce((sum, part) => sum + part.creditAmount, 0),
 					currency,
 					customer: owner.name
 				},
@@ -134,12 +134,12 @@ export async function allocate(
 		...{ booked: taken.row.booked, lines: order.lines }
 	};
 	const beside = taught ? await openBeside(tx, taught) : [];
-	const numbered = await numberPlacing(tx, placing.value);
+	const numbered = await numberPosting(tx, posting.value);
 	const receiptId = taken?.row.id ?? null;
-	await writePlacing(tx, { actId, date, receiptId }, numbered);
+	await writePosting(tx, { actId, date, receiptId }, numbered);
 	const claims = await openClaims(tx, { actId, date }, input.lines, numbered, order.lines);
 	if (taken) {
-		const { onAccount, onAccountBase } = placing.value.credits.at(-1)!;
+		const { onAccount, onAccountBase } = posting.value.credits.at(-1)!;
 		const { id } = taken.row;
 		await moveReceipt(tx, { id, state: taken.state.state }, 'allocate', actId, {
 			...{ customerId: owner.id, onAccount, onAccountBase },
@@ -165,7 +165,7 @@ export async function allocate(
 				...whereMoneyLies(taken.row, taken.state)
 			}
 		: null;
-	await postJournal(tx, actId, date, journalOfPlacing(brought, numbered, { receiptId, claims }));
+	await postJournal(tx, actId, date, journalOfPosting(brought, numbered, { receiptId, claims }));
 	return { actId, waits: [] };
 }
 
@@ -192,7 +192,7 @@ async function orderOf(
 	row: TakenReceipt | null,
 	date: Day,
 	base: Minor | null
-): Promise<PlaceOrder> {
+): Promise<AllocateOrder> {
 	const found = await itemsById(
 		tx,
 		input.lines.map((line) => line.itemId)
@@ -222,7 +222,7 @@ async function orderOf(
 			surplus: input.surplus.map((one) => ({ kind: one.kind, amount: one.amount }))
 		},
 		credits,
-		lines: input.lines.map((line): PlaceLine => ({
+		lines: input.lines.map((line): AllocateLine => ({
 			item: items.get(line.itemId)!,
 			cash: line.cash,
 			...(line.settles === undefined ? {} : { settles: line.settles }),
@@ -262,7 +262,7 @@ async function creditsOf(tx: Tx, wanted: AllocationOrder['credits']): Promise<Cr
 	});
 }
 
-function checkClaims(input: AllocationOrder, lines: readonly PlaceLine[]): void {
+function checkClaims(input: AllocationOrder, lines: readonly AllocateLine[]): void {
 	for (const [i, line] of input.lines.entries())
 		if (line.differences.some((gap) => gap.kind === 'claim') && !line.claim)
 			throw new DomainError({ code: 'claim-unexplained', item: itemLabel(lines[i]!.item) });

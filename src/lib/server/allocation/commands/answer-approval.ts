@@ -10,7 +10,7 @@ import { DomainError } from '../../act/domain-error';
 import { approvalAbout } from '../store/approval-about';
 import { readSetting } from '../../firm/store/settings';
 import { moveReceipt } from '../../receipts/store/receipt-states';
-import { allocate } from './allocate-receipt';
+import { postAllocation } from './allocate-receipt';
 import { decideClaims, decideInput } from '../../claims/commands/decide-claims';
 import { smallBalancesInput, writeOffSmallBalances } from './write-off-small-balances';
 
@@ -93,7 +93,8 @@ async function runWanted(
 				.from(receiptState)
 				.where(eq(receiptState.receiptId, order.receiptId!))
 				.get();
-			return (await allocate(ctx.part('allocate-receipt'), { ...order, receiptVersion: now!.version })).waits;
+			return (await postAllocation(ctx.part('allocate-receipt'), { ...order, receiptVersion: now!.version }))
+				.waits;
 		}
 		case 'decide-claim':
 		case 'decide-claims':

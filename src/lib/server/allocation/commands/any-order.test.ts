@@ -236,7 +236,7 @@ async function standing(books: Books) {
 	};
 }
 
-/** What came, with what was explained of it, is what was placed, with what lies on account. */
+/** What came, with what was explained of it, is what was allocated, with what lies on account. */
 async function addsUp(books: Books): Promise<void> {
 	for (const row of await books.db.select().from(receiptState).where(eq(receiptState.state, 'allocated'))) {
 		const sum = (values: readonly number[]) => values.reduce((all, value) => all + value, 0);
@@ -252,7 +252,7 @@ async function addsUp(books: Books): Promise<void> {
 }
 
 describe('whatever is done in whatever order', () => {
-	it('the books prove after every step, and what came is what was placed and explained', async () => {
+	it('the books prove after every step, and what came is what was allocated and explained', async () => {
 		let ran = 0;
 		await fc.assert(
 			fc.asyncProperty(fc.array(step, { minLength: 4, maxLength: 14 }), async (steps) => {
@@ -272,7 +272,7 @@ describe('whatever is done in whatever order', () => {
 		expect(ran).toBeGreaterThan(10);
 	}, 120_000);
 
-	// What is left of a payment of which a part came back is placed, and that is taken back.
+	// What is left of a payment of which a part came back is allocated, and that is taken back.
 	const some = { customer: 2 as const, name: null, fee: 0 as const };
 	const partCameBack: [Step[], Step] = [
 		[

@@ -9,7 +9,7 @@ import { receipt, receiptState } from '../../platform/db/schema';
 import { matchingBooks } from '../../matching/store/matching-books';
 import { readSetting } from '../../firm/store/settings';
 import { accountingDate, converter } from '../../receipts/commands/accounting-day';
-import { allocate } from './allocate-receipt';
+import { postAllocation } from './allocate-receipt';
 
 export const postCertainInput = z.object({
 	receipts: z.array(z.object({ id: idField, version: versionField })).max(5000)
@@ -86,7 +86,7 @@ export const postCertain = defineAct({
 				fees: fees.get(answer.receiptId) ?? [],
 				adviceId: answer.adviceId ?? null
 			};
-			await allocate(ctx.part('allocate-receipt'), order, { reasons: answer.reasons });
+			await postAllocation(ctx.part('allocate-receipt'), order, { reasons: answer.reasons });
 			for (const line of order.lines) itemVersions.set(line.itemId, line.version + 1);
 		}
 		const posted = certain.length;

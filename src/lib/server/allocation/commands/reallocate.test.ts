@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { day } from '../../../core/day/day';
-import { Placing } from '../../../trade/allocating/placing.svelte';
+import { Allocating } from '../../../trade/allocating/allocating.svelte';
 import type { Books } from '../../platform/db/open';
 import { act, itemState, journalLine, receiptState } from '../../platform/db/schema';
 import { lookAtReallocation } from '../queries/reallocation';
@@ -32,7 +32,7 @@ import { setLimits } from '../../firm/commands/set-limits';
 
 let books: Books;
 const viewer = { who: CLERK, today: TODAY };
-/** 100.00 placed on AK-1, of which 2.00 as discount; AK-2 of the same account and AK-3 of another are open. */
+/** 100.00 allocated to AK-1, of which 2.00 as discount; AK-2 of the same account and AK-3 of another are open. */
 beforeEach(async () => {
 	books = await testBooks();
 	await invoices(
@@ -60,7 +60,7 @@ const standing = async () => {
 	const row = await books.db.select().from(receiptState).where(eq(receiptState.receiptId, 1)).get();
 	return row!.actId!;
 };
-/** The placing on the desk again, as a clerk sees it. */
+/** The allocation on the desk again, as a clerk sees it. */
 const desk = async (over: object = {}) =>
 	(await lookAtReallocation(
 		books.db,
@@ -69,11 +69,14 @@ const desk = async (over: object = {}) =>
 	))!;
 const open = async () =>
 	(await books.db.select().from(itemState).orderBy(asc(itemState.itemId))).map((row) => row.open);
-async function change(edit: (placing: Placing) => void, over: { date?: string; customerId?: number } = {}) {
+async function change(
+	edit: (allocating: Allocating) => void,
+	over: { date?: string; customerId?: number } = {}
+) {
 	const again = await desk(over.customerId ? { customerId: over.customerId } : {});
-	const placing = new Placing(again.desk, TODAY, 'Wren');
-	edit(placing);
-	const order = { ...placing.order, date: over.date ?? null };
+	const allocating = new Allocating(again.desk, TODAY, 'Wren');
+	edit(allocating);
+	const order = { ...allocating.order, date: over.date ?? null };
 	return perform(books, reallocate, { actId: again.actId, order }, as(CLERK));
 }
 
@@ -85,16 +88,16 @@ describe('a wrong allocation', () => {
 			['AK-2', 10_000]
 		]);
 		expect([again.by, again.reasons]).toEqual(['Wren', []]);
-		const placing = new Placing(again.desk, TODAY, 'Wren');
-		expect(placing.rows.map((row) => [row.item.number, row.cash, row.difference])).toEqual([
+		const allocating = new Allocating(again.desk, TODAY, 'Wren');
+		expect(allocating.rows.map((row) => [row.item.number, row.cash, row.difference])).toEqual([
 			['AK-1', 10_000, 200]
 		]);
-		expect(placing.outcome.ok).toBe(true);
+		expect(allocating.outcome.ok).toBe(true);
 	});
-	it('moves to another item in one step; the discount goes back; both placings stay in the journal', async () => {
-		const result = await change((placing) => {
-			placing.toggle(1);
-			placing.toggle(2);
+	it('moves to another item in one step; the discount goes back; both postings stay in the journal', async () => {
+		const result = await change((allocating) => {
+			allocating.toggle(1);
+			allocating.toggle(2);
 		});
 		expect(result).toMatchObject({ ok: true });
 		expect(await open()).toEqual([10_200, 0, 4_000]);
@@ -108,9 +111,9 @@ describe('a wrong allocation', () => {
 		await proves(books);
 	});
 	it('comes off in part: the rest is on account', async () => {
-		await change((placing) => {
-			placing.dropGap(1, 0);
-			placing.type(1, '60.00');
+		await change((allocating) => {
+			allocating.dropGap(1, 0);
+			allocating.type(1, '60.00');
 		});
 		expect(await open()).toEqual([4_200, 10_000, 4_000]);
 		const row = await books.db.select().from(receiptState).where(eq(receiptState.receiptId, 1)).get();
@@ -119,9 +122,9 @@ describe('a wrong allocation', () => {
 	});
 	it('goes to another customer whole', async () => {
 		await change(
-			(placing) => {
-				placing.clear();
-				placing.toggle(3);
+			(allocating) => {
+				allocating.clear();
+				allocating.toggle(3);
 			},
 			{ customerId: 2 }
 		);
@@ -132,13 +135,13 @@ describe('a wrong allocation', () => {
 	});
 	it('is dated on the day chosen, in an open period only; the bank stays on its own day', async () => {
 		await done(books, lockPeriod, { through: day('2026-10-28') }, SUPERVISOR);
-		const refused = await change((placing) => placing.clear(), { date: '2026-10-20' });
+		const refused = await change((allocating) => allocating.clear(), { date: '2026-10-20' });
 		expect(refused).toMatchObject({
 			ok: false,
 			problems: [{ code: 'period-locked', firstOpen: '2026-10-29' }]
 		});
 		expect(await open()).toEqual([0, 10_000, 4_000]);
-		await change((placing) => placing.clear(), { date: '2026-10-29' });
+		await change((allocating) => allocating.clear(), { date: '2026-10-29' });
 		const bank = await books.db.select().from(journalLine).where(eq(journalLine.account, '1200'));
 		expect(bank.map((row) => [row.date, row.amount])).toEqual([
 			['2026-10-28', 10_000],
@@ -149,18 +152,18 @@ describe('a wrong allocation', () => {
 	});
 	it('changed by somebody meanwhile is refused, naming who', async () => {
 		const again = await desk();
-		const placing = new Placing(again.desk, TODAY, 'Wren');
+		const allocating = new Allocating(again.desk, TODAY, 'Wren');
 		await change((one) => one.clear());
-		const late = await perform(books, reallocate, { actId: again.actId, order: placing.order }, as(CLERK));
+		const late = await perform(books, reallocate, { actId: again.actId, order: allocating.order }, as(CLERK));
 		expect(late).toMatchObject({ ok: false, problems: [{ code: 'receipt-taken', who: 'Wren' }] });
 		await proves(books);
 	});
 	it('is put right again after that, and sent twice is done once', async () => {
-		await change((placing) => placing.clear());
+		await change((allocating) => allocating.clear());
 		const again = await desk();
-		const placing = new Placing(again.desk, TODAY, 'Wren');
-		placing.toggle(1);
-		const input = { actId: again.actId, order: placing.order };
+		const allocating = new Allocating(again.desk, TODAY, 'Wren');
+		allocating.toggle(1);
+		const input = { actId: again.actId, order: allocating.order };
 		const one = await perform(books, reallocate, input, as(CLERK, 'k'));
 		expect(await perform(books, reallocate, input, as(CLERK, 'k'))).toEqual(one);
 		expect(await open()).toEqual([200, 10_000, 4_000]);
@@ -168,28 +171,28 @@ describe('a wrong allocation', () => {
 	});
 	it('earlier money that joined in is there again, even where it was used up', async () => {
 		await done(books, allocateReceipt, { receiptId: 2, receiptVersion: 1, customerId: 1, lines: [] }, CLERK);
-		await change((placing) => {
-			placing.dropGap(1, 0);
-			placing.useCredit(2);
-			placing.type(1, '102.00');
-			placing.typeCredit(2, '2.00');
+		await change((allocating) => {
+			allocating.dropGap(1, 0);
+			allocating.useCredit(2);
+			allocating.type(1, '102.00');
+			allocating.typeCredit(2, '2.00');
 		});
 		expect(await open()).toEqual([0, 10_000, 4_000]);
 		const again = await desk();
 		expect(again.desk.credits).toMatchObject([{ receiptId: 2, onAccount: 500 }]);
-		expect(new Placing(again.desk, TODAY, 'Wren').credits.map((one) => one.use)).toEqual([200]);
-		await change((placing) => placing.clear());
+		expect(new Allocating(again.desk, TODAY, 'Wren').credits.map((one) => one.use)).toEqual([200]);
+		await change((allocating) => allocating.clear());
 		expect(await open()).toEqual([10_200, 10_000, 4_000]);
 		await proves(books);
 	});
 	it('a claim that hangs on it is withdrawn and asked about again', async () => {
-		await change((placing) => {
-			placing.dropGap(1, 0);
-			placing.nameGap('claim');
+		await change((allocating) => {
+			allocating.dropGap(1, 0);
+			allocating.nameGap('claim');
 		});
 		expect((await open()).slice(3)).toEqual([200]);
-		const placing = new Placing((await desk()).desk, TODAY, 'Wren');
-		expect(placing.claimOf(1)).toMatchObject({ reason: 'damaged' });
+		const allocating = new Allocating((await desk()).desk, TODAY, 'Wren');
+		expect(allocating.claimOf(1)).toMatchObject({ reason: 'damaged' });
 		await change((one) => one.clear());
 		expect(await open()).toEqual([10_200, 10_000, 4_000, 0]);
 		await proves(books);
@@ -197,10 +200,10 @@ describe('a wrong allocation', () => {
 	it('what lies above a person’s limit is refused, and nothing is taken off', async () => {
 		const byRole = { clerk: { bad_debt: 0 }, supervisor: {} };
 		await done(books, setLimits, { tolerance: null, byRole, byPerson: {} }, SUPERVISOR);
-		const result = await change((placing) => {
-			placing.dropGap(1, 0);
-			placing.type(1, '1.00');
-			placing.nameGap('bad_debt');
+		const result = await change((allocating) => {
+			allocating.dropGap(1, 0);
+			allocating.type(1, '1.00');
+			allocating.nameGap('bad_debt');
 		});
 		expect(result).toMatchObject({ ok: false, problems: [{ code: 'over-limit', kind: 'bad_debt' }] });
 		expect(await open()).toEqual([0, 10_000, 4_000]);
@@ -219,9 +222,9 @@ describe('a wrong allocation', () => {
 			{ actId: actId!, customerId: null, also: [] },
 			viewer
 		))!;
-		const placing = new Placing(again.desk, TODAY, 'Wren');
-		placing.toggle(4);
-		await done(books, reallocate, { actId: actId!, order: placing.order }, CLERK);
+		const allocating = new Allocating(again.desk, TODAY, 'Wren');
+		allocating.toggle(4);
+		await done(books, reallocate, { actId: actId!, order: allocating.order }, CLERK);
 		const { balances } = await lookAtBalances(books.db, null, viewer);
 		expect(balances.find((row) => row.code === '1210')).toMatchObject({ amount: 1_000, base: 800 });
 		await proves(books);
@@ -238,10 +241,10 @@ describe('a wrong allocation', () => {
 			{ actId: actId!, customerId: null, also: [] },
 			viewer
 		))!;
-		const placing = new Placing(again.desk, TODAY, 'Wren');
-		expect(placing.rows.map((row) => [row.cash, row.settles])).toEqual([[480, 600]]);
+		const allocating = new Allocating(again.desk, TODAY, 'Wren');
+		expect(allocating.rows.map((row) => [row.cash, row.settles])).toEqual([[480, 600]]);
 		expect(
-			await perform(books, reallocate, { actId: actId!, order: placing.order }, as(CLERK))
+			await perform(books, reallocate, { actId: actId!, order: allocating.order }, as(CLERK))
 		).toMatchObject({
 			ok: true
 		});
@@ -257,9 +260,9 @@ describe('a wrong allocation', () => {
 			{ actId: actId!, customerId: null, also: [] },
 			viewer
 		))!;
-		const placing = new Placing(again.desk, TODAY, 'Wren');
-		placing.toggle(2);
-		await done(books, reallocate, { actId: actId!, order: placing.order }, CLERK);
+		const allocating = new Allocating(again.desk, TODAY, 'Wren');
+		allocating.toggle(2);
+		await done(books, reallocate, { actId: actId!, order: allocating.order }, CLERK);
 		expect(await keptAdvices(books.db)).toEqual([]);
 	});
 	it('a reader may not', async () => {

@@ -8,7 +8,7 @@ import { allocationInput } from '../allocation-input';
 import { act, customer, journalLine, receipt, receiptState } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import { chosenDate } from '../../receipts/commands/accounting-day';
-import { allocate } from './allocate-receipt';
+import { postAllocation } from './allocate-receipt';
 import { undoOne } from './undo-posting';
 
 export const reallocateInput = z.object({
@@ -67,7 +67,7 @@ export const reallocate = defineAct({
 			receiptId: row.id
 		});
 		await undoOne(ctx.part('undo-posting'), { actId, date }, true);
-		await allocate(
+		await postAllocation(
 			ctx.part('allocate-receipt'),
 			{ ...order, receiptId: row.id, receiptVersion: state.version + 1 },
 			{ before: { date, base: minor(money!.base) }, reasons: [] }

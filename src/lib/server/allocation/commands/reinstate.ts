@@ -10,7 +10,7 @@ import { act, receiptState } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import { creditsNow } from '../../documents/store/credits-now';
 import { itemsById } from '../../documents/store/open-items';
-import { allocate } from './allocate-receipt';
+import { postAllocation } from './allocate-receipt';
 
 /** What an allocation keeps of itself in its record. */
 type AllocationFacts = Pick<AllocationInput, 'lines' | 'credits' | 'fees' | 'surplus' | 'depositFor'> & {
@@ -55,7 +55,7 @@ export const reinstate = defineAct({
 			customerId,
 			receiptId: first.receiptId
 		});
-		const allocated = await allocate(
+		const allocated = await postAllocation(
 			ctx.part('allocate-receipt'),
 			{
 				...{ receiptId: first.receiptId, receiptVersion: now?.version ?? null, customerId },
@@ -69,7 +69,7 @@ export const reinstate = defineAct({
 		if (allocated.actId === null)
 			throw new DomainError({
 				...{ code: 'field', field: 'actId' },
-				message: 'That is above your limit by now: a supervisor has to allocate it again.'
+				message: 'That is above your limit by now: a supervisor has to postAllocation it again.'
 			});
 		return { actId };
 	}

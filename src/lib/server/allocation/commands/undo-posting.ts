@@ -1,6 +1,6 @@
 import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { isWaiting } from '../../../core/2-receipts/receipt-life';
-import { undoPlacing as takeBack } from '../../../core/4-allocation/undo-placing';
+import { reversePosting as takeBack } from '../../../core/4-allocation/reverse-posting';
 import { reverseJournal } from '../../../core/5-journal/reverse-journal';
 import { minor, ZERO } from '../../../core/money/minor';
 import type { Tx } from '../../platform/db/open';
@@ -67,7 +67,7 @@ export async function undoOne(
 	const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
 	const kind = first && kindOf(first);
 	if (!first || !kind || !UNDOABLE_POSTINGS.includes(kind))
-		throw new DomainError({ code: 'not-found', what: 'placing' });
+		throw new DomainError({ code: 'not-found', what: 'allocation' });
 	const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
 	if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
 	const bringsMoney = kind !== 'allocate-credits';
@@ -160,7 +160,7 @@ async function stateOf(tx: Tx, receiptId: number) {
 	return row!.state;
 }
 
-/** Money that was booked to unidentified receipts and placed since has to be taken off there first. */
+/** Money that was booked to unidentified receipts and allocated since has to be taken off there first. */
 async function refuseIdentified(tx: Tx, actId: number, receiptId: number): Promise<void> {
 	const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, receiptId)).get();
 	if (!now || !isWaiting(now.state) || now.unidentifiedActId !== actId)
@@ -178,7 +178,7 @@ async function refuseInFile(tx: Tx, receiptAdjustmentId: number): Promise<void> 
 	if (row) throw new DomainError({ code: 'credit-in-use', what: `the refund in ${row.name}` });
 }
 
-/** Money recorded by hand that the bank shows by now is there: its placing may be changed, but not taken back to waiting. */
+/** Money recorded by hand that the bank shows by now is there: its allocation may be changed, but not taken back to waiting. */
 async function refuseMatched(tx: Tx, receiptId: number): Promise<void> {
 	const row = await tx
 		.select()
@@ -188,7 +188,7 @@ async function refuseMatched(tx: Tx, receiptId: number): Promise<void> {
 	if (row) throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that it was matched to' });
 }
 
-/** Of a payment that came back since nothing is left to take off: the return took it off. What was placed after it stands by itself. */
+/** Of a payment that came back since nothing is left to take off: the return took it off. What was allocated after it stands by itself. */
 async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): Promise<void> {
 	const drawn = await tx
 		.selectDistinct({ id: allocation.receiptId })
@@ -202,7 +202,7 @@ async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): 
 	}
 }
 
-/** Money that was placed since, or paid back, has to be taken off there first. */
+/** Money that was allocated since, or paid back, has to be taken off there first. */
 async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promise<void> {
 	const used = await tx
 		.select({ sum: sql<number>`coalesce(sum(${allocation.creditAmount}), 0)` })

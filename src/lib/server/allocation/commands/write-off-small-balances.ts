@@ -7,7 +7,7 @@ import { chosenDayField, idField, noteField, versionField } from '../../act/fiel
 import { DomainError } from '../../act/domain-error';
 import { groupBy } from '../../../core/group-by';
 import { itemsById } from '../../documents/store/open-items';
-import { allocate } from './allocate-receipt';
+import { postAllocation } from './allocate-receipt';
 import { askApproval } from './ask-approval';
 
 export const smallBalancesInput = z.object({
@@ -62,7 +62,7 @@ export const writeOffSmallBalances = defineAct({
 			customerId: owners.length === 1 ? owners[0]! : null
 		});
 		for (const [key, own] of accounts)
-			await allocate(
+			await postAllocation(
 				ctx.part('allocate-receipt'),
 				{
 					...{ receiptId: null, receiptVersion: null },

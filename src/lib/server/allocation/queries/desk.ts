@@ -38,7 +38,7 @@ import { whoOwes, type FoundCustomer } from '../../customers/queries/find-custom
 import { refundsBack, whatDebitMeans, type DebitMeans, type RefundBack } from '../../returns/queries/returns';
 import { returnedPayments } from '../../returns/store/returned-payments';
 
-/** Earlier money that lies on account and can be placed with, or without, new money. */
+/** Earlier money that lies on account and can be allocated with, or without, new money. */
 export interface DeskCredit {
 	readonly receiptId: number;
 	readonly version: number;
@@ -62,7 +62,7 @@ export interface Suspect {
 
 /** The desk without the open items, which are looked at by themselves: an account may have thousands. */
 export interface DeskFrame {
-	/** The new money; null where only credits are placed. */
+	/** The new money; null where only credits are allocated. */
 	readonly receipt: Waiting | null;
 	readonly answer: Answer | null;
 	readonly currency: string;
@@ -117,7 +117,7 @@ const HABIT = 12;
 /** Two payments of the same sum within so many days may be the same one twice; a month apart they are a habit. */
 const SUSPECT_DAYS = 24;
 
-/** Money on the desk, with its answer and the account it may be placed on (the answer's, or another one chosen). */
+/** Money on the desk, with its answer and the account it may be allocated to (the answer's, or another one chosen). */
 export const lookAtDesk = defineLook(
 	'reader',
 	async (

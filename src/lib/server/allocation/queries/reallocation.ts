@@ -20,14 +20,14 @@ import { reasonsOfRecord } from '../../../words/en-GB/allocation-reason';
 import { defineLook } from '../../act/define-look';
 import { creditsById, frameOf, type Desk, type DeskCredit } from './desk';
 
-/** A placing on the desk again, as if it were taken off: what it settled is open, what it drew on is there. */
+/** An allocation on the desk again, as if it were taken off: what it settled is open, what it drew on is there. */
 export interface Again {
 	readonly desk: Desk;
 	readonly actId: number;
 	readonly by: string;
 	readonly at: string;
 	readonly date: string;
-	/** Why it was placed so, in the words of that time. */
+	/** Why it was allocated so, in the words of that time. */
 	readonly reasons: readonly string[];
 	/** Letters since then that told its customers how they stood. */
 	readonly letters: readonly {
@@ -40,7 +40,7 @@ export interface Again {
 	}[];
 }
 
-/** Money that was placed, to be put right: null where that placing does not stand any more. */
+/** Money that was allocated, to be put right: null where that allocation does not stand any more. */
 export const lookAtReallocation = defineLook(
 	'clerk',
 	async (

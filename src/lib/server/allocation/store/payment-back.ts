@@ -15,7 +15,7 @@ import {
 /** What a payment settles now, for working out what its return does. */
 export type Standing = Omit<PaymentBack, 'amount' | 'differencesBack' | 'first'>;
 
-/** A placed payment with the allocations drawn from it that stand, and the differences booked with them; null where it is not placed. */
+/** A allocated payment with the allocations drawn from it that stand, and the differences booked with them; null where it is not allocated. */
 export async function paymentBack(db: Reader, receiptId: number): Promise<Standing | null> {
 	const row = await db
 		.select({ state: receiptState, currency: receipt.currency, amount: receipt.amount })

@@ -23,7 +23,7 @@ import { issue } from '../../documents/commands/issue-documents';
 import { chosenDayField, noteField, sumField } from '../../act/fields';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { chosenDate } from '../../receipts/commands/accounting-day';
-import { allocate } from '../../allocation/commands/allocate-receipt';
+import { postAllocation } from '../../allocation/commands/allocate-receipt';
 
 export const decideInput = z.object({
 	claims: z
@@ -155,7 +155,7 @@ async function decide(
 	}
 	if (one.allow > 0) {
 		const noteItem = await issueNote(ctx, found.claim.fromItemId, one.allow, number, date);
-		await allocate(ctx.part('allocate-receipt'), {
+		await postAllocation(ctx.part('allocate-receipt'), {
 			...{ receiptId: null, receiptVersion: null, customerId, date },
 			lines: [
 				{ itemId: one.itemId, version, cash: one.allow, differences: [] },
@@ -165,7 +165,7 @@ async function decide(
 		version++;
 	}
 	if (one.writeOff > 0)
-		await allocate(ctx.part('allocate-receipt'), {
+		await postAllocation(ctx.part('allocate-receipt'), {
 			...{ receiptId: null, receiptVersion: null, customerId, date },
 			lines: [
 				{

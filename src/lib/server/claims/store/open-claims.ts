@@ -1,10 +1,10 @@
 import { ZERO } from '../../../core/money/minor';
 import { itemLabel } from '../../../core/4-allocation/item-label';
-import type { PlaceLine } from '../../../core/4-allocation/place-order';
+import type { AllocateLine } from '../../../core/4-allocation/allocate-order';
 import type { Day } from '../../../core/day/day';
 import type { ClaimFacts } from '../../../core/model/claim';
 import type { JournalSource } from '../../../core/model/journal';
-import type { NumberedPlacing } from '../../../core/model/placing';
+import type { NumberedPosting } from '../../../core/model/posting';
 import { referenceKey } from '../../../core/text/words-of-text';
 import type { Tx } from '../../platform/db/open';
 import { takeId } from '../../platform/db/take-ids';
@@ -21,12 +21,12 @@ export async function openClaims(
 		readonly itemId: number;
 		readonly claim?: ClaimFacts;
 	}[],
-	placing: NumberedPlacing,
-	lines: readonly PlaceLine[]
+	posting: NumberedPosting,
+	lines: readonly AllocateLine[]
 ): Promise<Map<number, JournalSource>> {
 	const sources = new Map<number, JournalSource>();
 	const items = new Map(lines.map((line) => [line.item.id, line.item]));
-	for (const gap of placing.differences.filter((one) => one.kind === 'claim')) {
+	for (const gap of posting.differences.filter((one) => one.kind === 'claim')) {
 		const facts = input.find((line) => line.itemId === gap.itemId)!.claim!;
 		const from = items.get(gap.itemId)!;
 		const documentId = await takeId(tx, document);

@@ -89,7 +89,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		habits,
 		lessons: habits ? lessonsOf(habits) : [],
 		otherNames,
-		/** Who pays for them and what payments say, as far as placings have taught; words only once they are a lesson. */
+		/** Who pays for them and what payments say, as far as allocations have taught; words only once they are a lesson. */
 		learned: learned.filter(({ trait, times }) => trait !== 'words' || times >= TIMES_TO_LEARN).slice(0, 12),
 		payerAccounts: accounts.map((row) => row.account)
 	};

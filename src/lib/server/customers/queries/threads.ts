@@ -27,7 +27,7 @@ export interface ThreadSource {
 	readonly amount: number;
 	/** What of it lies on no item: on account, or not used. */
 	readonly left: number;
-	/** The act that placed it; null for a credit note. */
+	/** The act that allocated it; null for a credit note. */
 	readonly actId: number | null;
 	readonly itemId: number | null;
 }
@@ -75,8 +75,8 @@ export interface ThreadQuery {
 }
 
 /**
- * An account's money and credits, its items, and what of the one lies on the other, from a day on; what was placed before is
- * summed up. With `ghosts`, placings that were taken off are among them.
+ * An account's money and credits, its items, and what of the one lies on the other, from a day on; what was allocated before is
+ * summed up. With `ghosts`, allocations that were taken off are among them.
  */
 export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery, { today }) => {
 	const owner = await db.select().from(customer).where(eq(customer.code, input.code)).get();

@@ -1,10 +1,10 @@
 import { sql } from 'drizzle-orm';
-import type { Placing } from '../../../core/model/placing';
+import type { Posting } from '../../../core/model/posting';
 import type { Tx } from '../../platform/db/open';
 import { keepChanges } from './kept-items';
 
 /** Writes how items stand after an act, and raises their versions. */
-export async function changeItems(tx: Tx, actId: number, changes: Placing['changes']): Promise<void> {
+export async function changeItems(tx: Tx, actId: number, changes: Posting['changes']): Promise<void> {
 	if (changes.length === 0) return;
 	const rows = JSON.stringify(changes.map(({ itemId, open, openBase }) => [itemId, open, openBase]));
 	await tx.run(sql`update item_state

@@ -79,7 +79,7 @@ async function actWithParts(db: Db, actId: number): Promise<number[]> {
 	return rows.map((row) => row.id);
 }
 
-/** What may follow an act that is looked at by itself: put right while its placing stands, or placed again after it was taken back. */
+/** What may follow an act that is looked at by itself: put right while its allocation stands, or allocated again after it was taken back. */
 export const whatMayFollow = defineLook('reader', async (db, actId: number) => {
 	const one = await db.select().from(act).where(eq(act.id, actId)).get();
 	const within = await actWithParts(db, actId);

@@ -23,7 +23,7 @@ import { kindOf, namesOf } from '../../act/kinds';
 
 /** Reads all that the proof needs. */
 export async function proofFacts(db: Reader): Promise<ProofFacts> {
-	const placings = await db
+	const postings = await db
 		.select({
 			id: act.id,
 			kind: act.kind,
@@ -35,8 +35,8 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 		.from(act)
 		.where(inArray(act.kind, namesOf('allocate-receipt', 'undo-posting')))
 		.orderBy(asc(act.id));
-	const isAllocation = (row: (typeof placings)[number]) => kindOf(row) === 'allocate-receipt';
-	const placed = new Set(placings.filter(isAllocation).map((row) => row.id));
+	const isAllocation = (row: (typeof postings)[number]) => kindOf(row) === 'allocate-receipt';
+	const placed = new Set(postings.filter(isAllocation).map((row) => row.id));
 	return {
 		lines: await db.select().from(journalLine),
 		items: await db
@@ -78,7 +78,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 			})
 			.from(receipt)
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
-		receiptPostings: placings
+		receiptPostings: postings
 			.filter((row) => isAllocation(row) || placed.has(row.undoesId!))
 			.map((row) => ({
 				receiptId: row.receiptId!,

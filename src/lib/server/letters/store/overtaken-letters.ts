@@ -3,7 +3,7 @@ import { namesOf } from '../../act/kinds';
 import { sql } from 'drizzle-orm';
 import type { Reader } from '../../platform/db/open';
 
-/** A letter that told an account of a placing which was taken off, or moved, after it was sent. */
+/** A letter that told an account of an allocation which was taken off, or moved, after it was sent. */
 export interface OvertakenLetter {
 	readonly customerId: number;
 	readonly currency: string;
@@ -11,7 +11,7 @@ export interface OvertakenLetter {
 	readonly kind: 'statement' | 'reminder';
 	/** The letter's day. */
 	readonly date: Day;
-	/** The act that took the placing off, who did it, and when. */
+	/** The act that took the allocation off, who did it, and when. */
 	readonly undoingId: number;
 	readonly by: string;
 	readonly at: string;
@@ -20,12 +20,12 @@ export interface OvertakenLetter {
 interface Row extends OvertakenLetter {
 	readonly letterActId: number;
 	readonly receiptId: number | null;
-	/** The account that the money was placed on as a whole. */
+	/** The account that the money was allocated to as a whole. */
 	readonly ownerId: number;
 }
 
 /**
- * For each account and currency the last statement or reminder that is not so any more, because a placing that stood when it
+ * For each account and currency the last statement or reminder that is not so any more, because an allocation that stood when it
  * was sent was taken off since; none once a newer statement was sent, nor where the money lies as it lay then. All accounts,
  * or one.
  */

@@ -3,7 +3,7 @@ import { lessonsOf } from '../../../core/3-matching';
 import { day } from '../../../core/day/day';
 import { minor } from '../../../core/money/minor';
 import type { Books } from '../../platform/db/open';
-import { placingLesson } from '../../platform/db/schema';
+import { allocationLesson } from '../../platform/db/schema';
 import { answeredPile } from '../../services/answers/answers';
 import { lookAtAccount } from '../../customers/queries/account';
 import { habitsOf } from '../store/lessons';
@@ -70,7 +70,7 @@ const lessons = async () => {
 };
 
 describe('habits', () => {
-	it('are learned from placings, while those stand', async () => {
+	it('are learned from postings, while those stand', async () => {
 		expect(await lessons()).toEqual([]);
 		const acts: number[] = [];
 		for (const id of [1, 2, 3]) acts.push(await place(id));
@@ -78,7 +78,7 @@ describe('habits', () => {
 		expect(await lessons()).toEqual(['oldestFirst']);
 		await done(books, undoPosting, { actId: acts[2]! }, CLERK);
 		expect((await habits())!.oldestFirst).toEqual({ times: 2, not: 0 });
-		expect(await books.db.select().from(placingLesson)).toHaveLength(3);
+		expect(await books.db.select().from(allocationLesson)).toHaveLength(3);
 	});
 	it('a newer one that is paid before an older one ends the habit', async () => {
 		for (const id of [1, 2, 3, 5]) await place(id);

@@ -61,7 +61,7 @@ const forget = (kind: 'account' | 'name' | 'words', text: string, who = CLERK) =
 	perform(books, forgetPayer, { customerId: 1, kind, text }, as(who));
 
 describe('who pays for a customer', () => {
-	it('is learned from what is placed: after one payment nothing is certain by it, after two it is', async () => {
+	it('is learned from what is allocated: after one payment nothing is certain by it, after two it is', async () => {
 		expect([(await answer(5)).band, await seen()]).toEqual(['likely', []]);
 		await place(1);
 		expect((await answer(5)).reasons[0]).toMatchObject({ code: 'account-taught', times: 1 });

@@ -15,7 +15,7 @@ export const forgetInput = z.object({
 
 /**
  * Forgets that an account number or another name pays for a customer, or that certain words are its payments': matching knows it
- * no more, and what placings taught of it until now counts no more. Its own name stays.
+ * no more, and what allocations taught of it until now counts no more. Its own name stays.
  */
 export const forgetPayer = defineAct({
 	kind: 'forget-payer',

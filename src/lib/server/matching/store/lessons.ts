@@ -9,10 +9,10 @@ import {
 	without
 } from '../../../core/3-matching';
 import type { Day } from '../../../core/day/day';
-import type { PlaceLine } from '../../../core/4-allocation/place-order';
+import type { AllocateLine } from '../../../core/4-allocation/allocate-order';
 import type { Minor } from '../../../core/money/minor';
 import type { Reader, Tx } from '../../platform/db/open';
-import { placingLesson } from '../../platform/db/schema';
+import { allocationLesson } from '../../platform/db/schema';
 
 /** Newest payments of a customer that teach; ways of paying change. */
 const NEWEST = 24;
@@ -22,10 +22,10 @@ interface Placed {
 	readonly customerId: number;
 	readonly currency: string;
 	readonly booked: Day;
-	readonly lines: readonly PlaceLine[];
+	readonly lines: readonly AllocateLine[];
 }
 
-/** What else is open on the account beside the items of a placing, read before it is written. */
+/** What else is open on the account beside the items of an allocation, read before it is written. */
 export async function openBeside(tx: Tx, placed: Omit<Placed, 'booked'>): Promise<ItemLeft[]> {
 	const taken = placed.lines.map((line) => line.item.id);
 	return tx.all<{ kind: ItemLeft['kind']; due: Day; open: Minor }>(sql`
@@ -34,7 +34,7 @@ export async function openBeside(tx: Tx, placed: Omit<Placed, 'booked'>): Promis
 			and item_id not in (select value from json_each(${JSON.stringify(taken)}))`);
 }
 
-/** Keeps what a placing teaches about its customer's habits, where it teaches anything. */
+/** Keeps what an allocation teaches about its customer's habits, where it teaches anything. */
 export async function keepLesson(
 	tx: Tx,
 	actId: number,
@@ -44,7 +44,7 @@ export async function keepLesson(
 	// A branch's items that a parent pays say nothing about what was due of the parent.
 	const own = lines.filter(({ item }) => item.customerId === customerId && item.currency === currency);
 	const lesson = lessonOf({ booked, lines: own, others });
-	if (lesson) await tx.insert(placingLesson).values({ actId, receiptId, customerId, currency, ...lesson });
+	if (lesson) await tx.insert(allocationLesson).values({ actId, receiptId, customerId, currency, ...lesson });
 }
 
 type Row = [
@@ -60,7 +60,7 @@ type Row = [
 ];
 
 /**
- * How customers pay, by what their newest placings that still stand have taught since it was last forgotten. Customers of whom
+ * How customers pay, by what their newest allocations that still stand have taught since it was last forgotten. Customers of whom
  * nothing is known are left out.
  */
 export async function habitsOf(db: Reader, customerIds: readonly number[]): Promise<Map<number, Habits>> {
@@ -70,7 +70,7 @@ export async function habitsOf(db: Reader, customerIds: readonly number[]): Prom
 			discount_days_late, bank_charge, tax_basis_points)) as list
 		from (
 			select l.*, row_number() over (partition by l.customer_id order by l.act_id desc) as place
-			from placing_lesson l join receipt_state s on s.receipt_id = l.receipt_id and s.act_id = l.act_id
+			from allocation_lesson l join receipt_state s on s.receipt_id = l.receipt_id and s.act_id = l.act_id
 			where l.customer_id in (select value from json_each(${ids}))
 		) where place <= ${NEWEST}`);
 	const gone = await db.all<{ customerId: number; lesson: Lesson; actId: number }>(sql`

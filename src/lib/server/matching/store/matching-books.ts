@@ -19,7 +19,7 @@ import { habitsOf } from './lessons';
 import { namesIndex } from './names-index';
 import { pastFees } from './past-fees';
 import { payerLessonsFor } from './payer-lessons';
-import { placedBefore } from '../../allocation/store/placed-before';
+import { allocatedBefore } from '../../allocation/store/allocated-before';
 import { onItsWay } from '../../receipts/store/on-its-way';
 import { openItemsOf } from '../../documents/store/open-items';
 import { readSetting } from '../../firm/store/settings';
@@ -72,7 +72,7 @@ export async function matchingBooks(
 		advices,
 		credits: await creditsOnAccount(db, [...ids]),
 		payerLessons,
-		placedBefore: await placedBefore(db, receipts, [...ids]),
+		allocatedBefore: await allocatedBefore(db, receipts, [...ids]),
 		habits: await habitsOf(db, [...ids]),
 		pastFees: await pastFees(db),
 		settledNumbers: named.filter((row) => !open.has(row.id)).map((row) => row.number)

@@ -22,7 +22,7 @@ function keysOf({ payerName, payerAccount, text }: Traits): Record<PayerTrait, s
 	};
 }
 
-/** Keeps what a placing teaches about who pays for its customer, where it teaches anything. */
+/** Keeps what an allocation teaches about who pays for its customer, where it teaches anything. */
 export async function keepPayerLesson(
 	tx: Tx,
 	actId: number,
@@ -34,11 +34,11 @@ export async function keepPayerLesson(
 	await tx.insert(payerLesson).values({ actId, ...placed, ...keys });
 }
 
-/** Newest placings that are looked at for one key: what pays for many teaches nothing after a few. */
+/** Newest allocations that are looked at for one key: what pays for many teaches nothing after a few. */
 const NEWEST = 200;
 
 /**
- * Whom payments like these were placed on, as far as those placings stand and were not forgotten: all customers of each key, so
+ * Whom payments like these were allocated to, as far as those allocations stand and were not forgotten: all customers of each key, so
  * that what pays for several is seen to.
  */
 export async function payerLessonsFor(db: Reader, receipts: readonly Traits[]): Promise<PayerLesson[]> {

@@ -16,7 +16,7 @@ export const unidentifiedInput = z.object({
 
 /**
  * Books money whose payer nobody knows yet to unidentified receipts, so that the bank's account is right meanwhile. It goes on
- * waiting in the pile; placed later, it comes from there.
+ * waiting in the pile; allocated later, it comes from there.
  */
 export const bookUnidentified = defineAct({
 	kind: 'book-unidentified',

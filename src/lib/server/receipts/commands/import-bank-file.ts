@@ -18,7 +18,7 @@ import {
 	statementEntry
 } from '../../platform/db/schema';
 import type { BankFileRead } from '../store/read-bank-file';
-import { numbered } from '../../allocation/store/number-placing';
+import { numbered } from '../../allocation/store/number-posting';
 import { fingerprints } from '../store/fingerprints';
 import { defineAct, madeHere } from '../../act/define-act';
 import { waitingState } from '../store/receipt-states';

@@ -12,14 +12,14 @@ import { waitingState } from '../store/receipt-states';
 import { DomainError } from '../../act/domain-error';
 import { idField } from '../../act/fields';
 import { defineAct, type ActContext } from '../../act/define-act';
-import { allocate } from '../../allocation/commands/allocate-receipt';
+import { postAllocation } from '../../allocation/commands/allocate-receipt';
 
 export const postManualReceiptsInput = z.object({
 	ids: z.array(idField).min(1, 'Choose something first.').max(2000)
 });
 
 /**
- * Posts rows recorded by hand, all or none, whoever typed them: each becomes a receipt of its customer, placed on the
+ * Posts rows recorded by hand, all or none, whoever typed them: each becomes a receipt of its customer, allocated to the
  * documents it names, on the oldest, or on account; its money is on its way until the bank shows it. Dated ones wait.
  */
 export const postManualReceipts = defineAct({
@@ -68,7 +68,7 @@ async function postOne(
 	});
 	await tx.insert(receiptState).values(waitingState(id, draft.date, 0));
 	const { typedBy: by, method, reference } = draft;
-	await allocate(
+	await postAllocation(
 		ctx.part('allocate-receipt'),
 		{
 			...{ receiptId: id, receiptVersion: 1, customerId: draft.customerId },

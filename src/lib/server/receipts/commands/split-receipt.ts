@@ -40,7 +40,7 @@ export const splitInput = z.object({
 
 /**
  * Splits one entry into the payments that it is made of, each with what was kept of it; they come to the entry to the penny.
- * Nothing is posted: the parts wait to be placed, each credited in full.
+ * Nothing is posted: the parts wait to be allocated, each credited in full.
  */
 export const splitReceipt = defineAct({
 	kind: 'split-receipt',
@@ -108,7 +108,7 @@ export const joinParts = defineAct({
 		const standing = parts.filter((one) => one.state !== 'withdrawn');
 		if (standing.length === 0) throw new DomainError({ code: 'not-found', what: 'split payment' });
 		if (standing.some((one) => !isWaiting(one.state)))
-			throw new DomainError({ code: 'credit-in-use', what: 'some of the parts are placed' });
+			throw new DomainError({ code: 'credit-in-use', what: 'some of the parts are allocated' });
 		const actId = await ctx.record({
 			summary: { parts: standing.length },
 			facts: { parts: standing.map((one) => one.id) },

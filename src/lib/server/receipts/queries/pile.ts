@@ -18,7 +18,7 @@ export interface PileRow {
 	readonly currency: string;
 	/** Numbers of the items that the answer takes. */
 	readonly numbers: readonly string[];
-	/** Amount placed by the answer, minus the open total of its items when short. */
+	/** Amount allocated by the answer, minus the open total of its items when short. */
 	readonly gap: number;
 	readonly otherAnswers: number;
 	readonly text: string;

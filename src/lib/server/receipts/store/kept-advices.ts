@@ -23,7 +23,7 @@ export async function keptAdvices(db: Reader, customerId?: number): Promise<Kept
 	});
 }
 
-/** Ties an advice to the receipt that was placed by it; one that is tied already stays with its own. */
+/** Ties an advice to the receipt that was allocated by it; one that is tied already stays with its own. */
 export async function useAdvice(tx: Tx, adviceId: number, receiptId: number): Promise<void> {
 	await tx
 		.update(advice)
@@ -31,7 +31,7 @@ export async function useAdvice(tx: Tx, adviceId: number, receiptId: number): Pr
 		.where(and(eq(advice.id, adviceId), isNull(advice.receiptId)));
 }
 
-/** Lets the advice of a receipt wait again, when its placing is taken back. */
+/** Lets the advice of a receipt wait again, when its allocation is taken back. */
 export async function releaseAdvice(tx: Tx, receiptId: number): Promise<void> {
 	await tx.update(advice).set({ receiptId: null }).where(eq(advice.receiptId, receiptId));
 }

@@ -2,7 +2,7 @@ import { ZERO } from '../../../core/money/minor';
 import { eq, sql } from 'drizzle-orm';
 import { stateAfter, type ReceiptMove, type ReceiptState } from '../../../core/2-receipts/receipt-life';
 import type { Day } from '../../../core/day/day';
-import type { CreditState } from '../../../core/model/placing';
+import type { CreditState } from '../../../core/model/posting';
 import type { Tx } from '../../platform/db/open';
 import { receiptState } from '../../platform/db/schema';
 

@@ -174,7 +174,7 @@ describe('a payment comes back', () => {
 		await proves(books);
 	});
 
-	it('in part: the latest due first, the rest of it stays placed; and then the other part', async () => {
+	it('in part: the latest due first, the rest of it stays allocated; and then the other part', async () => {
 		await done(books, returnPayment, await back({ amount: 3_000, first: [1] }), CLERK);
 		expect(await open()).toEqual(['AK-1 3000', 'AK-2 0']);
 		await proves(books);
@@ -296,8 +296,8 @@ describe('a payment comes back', () => {
 			await back({ fee: 850, charge: 1_500, differencesBack: [gap!.id] }),
 			CLERK
 		);
-		const placing = (await stateOf(1)).actId!;
-		const refused = await perform(books, undoPosting, { actId: placing }, as(CLERK));
+		const posting = (await stateOf(1)).actId!;
+		const refused = await perform(books, undoPosting, { actId: posting }, as(CLERK));
 		expect(refused.ok ? [] : refused.problems).toMatchObject([{ code: 'came-back' }]);
 		await done(books, undoReturn, { actId: returned.actId }, CLERK);
 		expect(await open()).toEqual(['AK-1 0', 'AK-2 0', 'CH-1001 0', 'CN-1001 0']);

@@ -2,7 +2,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { takeBackPayment, type TakenBack } from '../../../core/4-allocation/take-back-payment';
 import { journalOfBankFee } from '../../../core/5-journal/journal-of-bank-fee';
-import { journalOfPlacing } from '../../../core/5-journal/journal-of-placing';
+import { journalOfPosting } from '../../../core/5-journal/journal-of-posting';
 import type { Day } from '../../../core/day/day';
 import { minor, ZERO } from '../../../core/money/minor';
 import type { Tx } from '../../platform/db/open';
@@ -27,10 +27,10 @@ import { nextNumber } from '../../documents/store/next-number';
 import { paymentBack } from '../../allocation/store/payment-back';
 import { postJournal } from '../../ledger/store/post-journal';
 import type { JournalLine } from '../../../core/model/journal';
-import type { NumberedPlacing } from '../../../core/model/placing';
-import { numbered } from '../../allocation/store/number-placing';
+import type { NumberedPosting } from '../../../core/model/posting';
+import { numbered } from '../../allocation/store/number-posting';
 import { writeUndoing } from '../../allocation/store/write-undoing';
-import { writePlacing } from '../../allocation/store/write-placing';
+import { writePosting } from '../../allocation/store/write-posting';
 import { chosenDate, converter } from '../../receipts/commands/accounting-day';
 import { issue } from '../../documents/commands/issue-documents';
 import { defineAct, type ActContext } from '../../act/define-act';
@@ -84,7 +84,7 @@ export const returnPayment = defineAct({
 			.where(eq(receiptState.receiptId, input.receiptId))
 			.get();
 		const standing = found && (await paymentBack(tx, input.receiptId));
-		if (!found || !standing) throw new DomainError({ code: 'not-found', what: 'placed payment' });
+		if (!found || !standing) throw new DomainError({ code: 'not-found', what: 'allocated payment' });
 		if (found.state.version !== input.receiptVersion) {
 			const last = await tx.select().from(act).where(eq(act.id, found.state.lastActId)).get();
 			throw new DomainError({ code: 'receipt-taken', who: last!.userName, at: last!.at, to: null });
@@ -116,7 +116,7 @@ export const returnPayment = defineAct({
 			receiptId: input.receiptId
 		});
 		const lines = await writeBack(tx, { actId, date, receiptId: input.receiptId }, back.value);
-		const [left] = back.value.placing.credits;
+		const [left] = back.value.posting.credits;
 		await moveReceipt(tx, { id: input.receiptId, state: found.state.state }, 'return', actId, {
 			...{ onAccount: left!.onAccount, onAccountBase: left!.onAccountBase },
 			...(left!.onAccount === 0 ? { depositFor: null } : {})
@@ -128,7 +128,7 @@ export const returnPayment = defineAct({
 		const chargeId = input.charge
 			? await issueCharge(ctx, { ...standing, date, charge: input.charge, paidOn: found.row.booked })
 			: null;
-		const [change] = back.value.placing.receiptAdjustments;
+		const [change] = back.value.posting.receiptAdjustments;
 		const { id } = await tx
 			.insert(returnedPayment)
 			.values({
@@ -206,7 +206,7 @@ async function claimsBack(
 		);
 }
 
-/** Writes what is taken off as second records that point at the first, and what is placed anew; returns the journal of it. */
+/** Writes what is taken off as second records that point at the first, and what is allocated anew; returns the journal of it. */
 async function writeBack(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day; readonly receiptId: number },
@@ -230,9 +230,9 @@ async function writeBack(
 		{ allocations, differences, receiptAdjustments: [] }
 	);
 	const again = await numbered(tx, allocation, back.again);
-	const receiptAdjustments = await numbered(tx, receiptAdjustment, back.placing.receiptAdjustments);
-	const { changes, credits } = back.placing;
-	await writePlacing(tx, at, {
+	const receiptAdjustments = await numbered(tx, receiptAdjustment, back.posting.receiptAdjustments);
+	const { changes, credits } = back.posting;
+	await writePosting(tx, at, {
 		allocations: again,
 		differences: [],
 		receiptAdjustments,
@@ -243,15 +243,15 @@ async function writeBack(
 	const withdrawn = await withdrawClaims(tx, at, claims);
 	const fromItems = new Map(claims.map((one) => [one.claim.fromItemId, one.claim.documentId]));
 	const undoing = (kind: string, id: number) => undoings.get(`${kind} ${id}`)!;
-	const turned: NumberedPlacing = {
+	const turned: NumberedPosting = {
 		...{ receiptAdjustments, credits, changes },
 		allocations: [
-			...back.placing.allocations
+			...back.posting.allocations
 				.slice(0, back.takenOff.length)
 				.map((part, i) => ({ ...part, id: undoing('allocation', back.takenOff[i]!) })),
 			...again
 		],
-		differences: back.placing.differences.map((gap, i) => ({
+		differences: back.posting.differences.map((gap, i) => ({
 			...gap,
 			id: undoing('deduction', back.differencesBack[i]!)
 		}))
@@ -262,7 +262,7 @@ async function writeBack(
 			return source ? [[id, source] as const] : [];
 		})
 	);
-	return journalOfPlacing(null, turned, { receiptId, claims: claimSources });
+	return journalOfPosting(null, turned, { receiptId, claims: claimSources });
 }
 
 /** The charge for it, due at once. */

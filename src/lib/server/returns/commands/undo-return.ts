@@ -1,9 +1,9 @@
 import { eq, inArray } from 'drizzle-orm';
-import { journalOfPlacing } from '../../../core/5-journal/journal-of-placing';
+import { journalOfPosting } from '../../../core/5-journal/journal-of-posting';
 import { reverseJournal } from '../../../core/5-journal/reverse-journal';
 import { CHART } from '../../../core/5-journal/chart';
 import type { Day } from '../../../core/day/day';
-import type { Allocation, Difference } from '../../../core/model/placing';
+import type { Allocation, Difference } from '../../../core/model/posting';
 import { minor, ZERO } from '../../../core/money/minor';
 import type { Tx } from '../../platform/db/open';
 import {
@@ -26,8 +26,8 @@ import type { JournalLine } from '../../../core/model/journal';
 import { journalOf } from '../../ledger/store/journal-of';
 import { postJournal } from '../../ledger/store/post-journal';
 import { returnedPayments } from '../store/returned-payments';
-import { numberPlacing } from '../../allocation/store/number-placing';
-import { writePlacing } from '../../allocation/store/write-placing';
+import { numberPosting } from '../../allocation/store/number-posting';
+import { writePosting } from '../../allocation/store/write-posting';
 import { accountingDate } from '../../receipts/commands/accounting-day';
 import { issue } from '../../documents/commands/issue-documents';
 import { defineAct, type ActContext } from '../../act/define-act';
@@ -71,7 +71,7 @@ export const undoReturn = defineAct({
 			.from(receiptAdjustment)
 			.where(eq(receiptAdjustment.actId, first.id))
 			.get())!;
-		const placing = await numberPlacing(tx, {
+		const posting = await numberPosting(tx, {
 			...again,
 			receiptAdjustments: [
 				{
@@ -89,13 +89,13 @@ export const undoReturn = defineAct({
 			receiptId: made.receiptId,
 			undoesId: first.id
 		});
-		await writePlacing(
+		await writePosting(
 			tx,
 			{ actId, date, receiptId: made.receiptId },
-			{ ...placing, receiptAdjustments: [] }
+			{ ...posting, receiptAdjustments: [] }
 		);
 		await tx.insert(receiptAdjustment).values({
-			...{ id: placing.receiptAdjustments[0]!.id, actId, date, kind: 'returned' },
+			...{ id: posting.receiptAdjustments[0]!.id, actId, date, kind: 'returned' },
 			...{ receiptId: made.receiptId, customerId: made.customerId },
 			...{ amount: made.amount, base: made.base, undoesId: change.id }
 		});
@@ -104,7 +104,7 @@ export const undoReturn = defineAct({
 			onAccountBase: minor(now!.state.onAccountBase + made.base - used.base)
 		});
 		await postJournal(tx, actId, date, [
-			...journalOfPlacing(null, placing, { receiptId: made.receiptId }),
+			...journalOfPosting(null, posting, { receiptId: made.receiptId }),
 			...reverseJournal(await feeLines(tx, first.id))
 		]);
 		if (made.chargeId !== null) await creditCharge(ctx, made.chargeId, date);
@@ -120,7 +120,7 @@ async function feeLines(tx: Tx, actId: number): Promise<JournalLine[]> {
 	return fee?.account === CHART.bankCharges.code && fee.amount > 0 ? lines : [];
 }
 
-/** What the return took off, to be placed again as far as the items are open for it; a difference goes with its item. */
+/** What the return took off, to be allocated again as far as the items are open for it; a difference goes with its item. */
 async function whatItSettled(tx: Tx, actId: number, currency: string) {
 	const rows = await tx
 		.select({ part: allocation, owner: document.customerId, currency: document.currency })

@@ -24,7 +24,7 @@ import { returnedPayments, type ReturnedPayment } from '../store/returned-paymen
 import { defineLook } from '../../act/define-look';
 
 /** A payment that may have come back. */
-export interface PlacedPayment {
+export interface AllocatedPayment {
 	readonly receiptId: number;
 	readonly booked: string;
 	readonly amount: number;
@@ -44,7 +44,7 @@ export interface DebitMeans {
 		readonly part: 'money' | 'fee' | 'both';
 		readonly rest: number;
 	})[];
-	readonly payments: readonly PlacedPayment[];
+	readonly payments: readonly AllocatedPayment[];
 	readonly says: boolean;
 }
 
@@ -206,7 +206,7 @@ export interface ReturnDesk {
 	readonly before: readonly ReturnedPayment[];
 }
 
-/** A payment on the desk to be marked as returned; null where it is not placed, or came back whole. */
+/** A payment on the desk to be marked as returned; null where it is not allocated, or came back whole. */
 export const lookAtReturn = defineLook(
 	'clerk',
 	async (db, input: { receiptId: number; shownId: number | null }): Promise<ReturnDesk | null> => {

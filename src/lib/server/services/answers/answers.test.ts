@@ -92,7 +92,7 @@ it('of two rates for one day the first counts, once', async () => {
 	expect(await done(books, addRates, [rate(900_000)], CLERK)).toEqual({ added: 0 });
 });
 
-it('a sum that was placed a few days before, and fits nothing, is asked about', async () => {
+it('a sum that was allocated a few days before, and fits nothing, is asked about', async () => {
 	await bringIn(books, bankXml([credit(7_000, 'AK-40234', { reference: 'P1', booked: '2026-10-27' })]));
 	const { answers, books: known } = await answeredPile(books.db);
 	const version = known.items.find((item) => item.number === 'AK-40234')!.version;

@@ -200,7 +200,7 @@ describe('a letter that is not so any more', () => {
 		expect(await told()).toEqual([]);
 	});
 
-	it('is not one that was sent before the payment was placed', async () => {
+	it('is not one that was sent before the payment was allocated', async () => {
 		await send('statement');
 		const { actId } = await place(1, 1, 400);
 		await done(books, undoPosting, { actId: actId! }, CLERK);

@@ -45,7 +45,7 @@
 	<h1>
 		{data.rows.length
 			? `${count(data.rows.length, 'payment')} of ${data.customer.name}`
-			: `No payment of ${data.customer.name} is placed.`}
+			: `No payment of ${data.customer.name} is allocated.`}
 	</h1>
 	<p class="mt-1 mb-3 says">
 		Choose those that are wrong. They are taken off whatever they settled and wait on the desk again, or go to
@@ -57,7 +57,7 @@
 		<table>
 			<thead
 				><tr
-					><th class="w-8"></th><th>Came</th><th>From</th><th>Words</th><th>Placed by</th><th class="num"
+					><th class="w-8"></th><th>Came</th><th>From</th><th>Words</th><th>Allocated by</th><th class="num"
 						>On account</th
 					><th class="num">Amount</th></tr
 				></thead

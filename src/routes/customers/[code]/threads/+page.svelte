@@ -46,7 +46,7 @@
 					>all of the account</a
 				>
 			{:else}
-				<span>Placed since {shortDay(threads.from, today)}:</span>
+				<span>Allocated since {shortDay(threads.from, today)}:</span>
 				{#each SINCE as [days, words] (days)}
 					{@const from = addDays(today, -days)}
 					<a
@@ -57,7 +57,7 @@
 				{/each}
 			{/if}
 			<a class="block py-0.5 underline" href={address({ off: threads.ghosts ? null : 'shown' })}
-				>{threads.ghosts ? 'without what was taken off' : 'with what was taken off'}</a
+				>{threads.ghosts ? 'without what was undone' : 'with what was undone'}</a
 			>
 			<a class="block py-0.5 underline" href={address({ as: data.asTable ? null : 'table' })}
 				>{data.asTable ? 'as a picture' : 'as a table'}</a
@@ -65,7 +65,7 @@
 		</p>
 		{#if threads.links.length === 0}
 			<p class="mt-6 says">
-				{threads.alone ? 'No money lies on it.' : 'Nothing was placed on this account since then.'}
+				{threads.alone ? 'No money is allocated to it.' : 'Nothing was allocated on this account since then.'}
 				{threads.earlier.count ? `Before it, ${count(threads.earlier.count, 'time')}.` : ''}
 			</p>
 		{/if}
@@ -73,7 +73,8 @@
 			<table class="mt-4">
 				<thead
 					><tr
-						><th>Money</th><th>Of</th><th>Settles</th><th>Placed by</th><th class="num">So much of it</th></tr
+						><th>Money</th><th>Of</th><th>Settles</th><th>Allocated by</th><th class="num">So much of it</th
+						></tr
 					></thead
 				>
 				<tbody>
@@ -107,11 +108,12 @@
 			</div>
 		{/if}
 		{#if threads.cut}<p class="mt-2 text-sm text-copper">
-				Only the newest {count(threads.links.length, 'placing')} are shown; take a shorter time to see all of it.
+				Only the newest {count(threads.links.length, 'allocation')} are shown; take a shorter time to see all of
+				it.
 			</p>{/if}
 		{#if threads.earlier.count}
 			<p class="double-top mt-4 pt-2 text-sm text-soft">
-				Before {shortDay(threads.from, today)}: {count(threads.earlier.count, 'placing')} of {money(
+				Before {shortDay(threads.from, today)}: {count(threads.earlier.count, 'allocation')} of {money(
 					threads.earlier.sum,
 					threads.customer.currency
 				)} in all.
@@ -126,7 +128,7 @@
 				<a class="underline" href="/customers/{threads.customer.code}?item={target.id}">{target.label}</a>
 				({amount(target.total, target.currency)}).
 			</p>
-			<p class="mt-3">Placed by {link.by} on {moment(link.at)}, for {shortDay(link.date, today)}.</p>
+			<p class="mt-3">Allocated by {link.by} on {moment(link.at)}, for {shortDay(link.date, today)}.</p>
 			{#if link.reasons.length}
 				<h3 class="mt-3 font-sans font-semibold text-soft">Why, at that time</h3>
 				<ul class="mt-1 list-disc pl-4 marker:text-copper">
@@ -135,7 +137,7 @@
 			{/if}
 			{#if link.off}
 				<p class="note mt-3">
-					Taken off by {link.off.by} on {moment(link.off.at)}.
+					Undone by {link.off.by} on {moment(link.off.at)}.
 					<a class="underline" href="/books/journal?act={link.off.actId}">Its journal</a>
 				</p>
 			{/if}
@@ -157,7 +159,9 @@
 				</p>
 			{/if}
 		{:else}
-			<p class="says">Pick a ribbon to see who placed it, when and why, and to move it where it belongs.</p>
+			<p class="says">
+				Pick a ribbon to see who allocated it, when and why, and to move it where it belongs.
+			</p>
 		{/if}
 	</aside>
 </div>

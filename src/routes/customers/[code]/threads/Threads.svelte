@@ -64,7 +64,7 @@
 	function said(link: ThreadLink): string {
 		const from = sourceOf.get(link.source)!;
 		const to = itemOf.get(String(link.itemId))!;
-		return `${money(link.amount, to.currency)} of ${from.label}, ${shortDay(from.date, today)}, on ${to.label}${link.off ? ', taken off since' : ''}`;
+		return `${money(link.amount, to.currency)} of ${from.label}, ${shortDay(from.date, today)}, on ${to.label}${link.off ? ', undone since' : ''}`;
 	}
 	function onkeydown(event: KeyboardEvent, at: number) {
 		const to = event.key === 'ArrowDown' ? at + 1 : event.key === 'ArrowUp' ? at - 1 : at;

@@ -12,7 +12,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		also: (url.searchParams.get('accounts') ?? '').split(',').map(Number).filter(Boolean)
 	};
 	const again = await view(locals, lookAtReallocation, input);
-	if (!again) error(404, 'That placing does not stand any more: somebody has taken it back or changed it.');
+	if (!again)
+		error(404, 'That allocating does not stand any more: somebody has taken it back or changed it.');
 	return { again };
 };
 

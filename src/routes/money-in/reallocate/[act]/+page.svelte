@@ -8,7 +8,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import DeskView from '$lib/trade/allocating/DeskView.svelte';
 	import { itemKeys } from '$lib/trade/allocating/item-keys';
-	import { Placing } from '$lib/trade/allocating/placing.svelte';
+	import { Allocating } from '$lib/trade/allocating/allocating.svelte';
 	import { sortedItems } from '$lib/trade/allocating/sorted-items';
 	import { pressKey, type KeyBinding } from '$lib/ui/keys';
 	import KeysDialog from '$lib/ui/KeysDialog.svelte';
@@ -20,7 +20,7 @@
 		...again.desk,
 		items: sortedItems(again.desk.items, again.desk.currency, again.desk.customer?.id)
 	});
-	const placing = $derived(new Placing(desk, data.today as Day, data.who?.name ?? ''));
+	const allocating = $derived(new Allocating(desk, data.today as Day, data.who?.name ?? ''));
 	let filter = $state<HTMLInputElement>();
 	let active = $state(0);
 	let showsKeys = $state(false);
@@ -30,7 +30,7 @@
 			void toast('Put right. Both the old allocation and the new one are in the journal.', toldAction())
 	});
 	const bindings: readonly KeyBinding[] = $derived([
-		...itemKeys(placing, { active, move: (to) => (active = to), filter }),
+		...itemKeys(allocating, { active, move: (to) => (active = to), filter }),
 		{ keys: ['?'], what: 'these keys', run: () => (showsKeys = true) }
 	]);
 	/** Where somebody was told how it stood, the way to the corrected statement. */
@@ -48,11 +48,11 @@
 <div class="grid h-[calc(100vh-48px)] grid-rows-[auto_1fr_auto]">
 	<div class="double-bottom px-6 py-3">
 		<p>
-			<strong class="font-semibold">Put right:</strong> placed by {again.by} on {moment(again.at)}, for {shortDay(
+			<strong class="font-semibold">Put right:</strong> allocated by {again.by} on {moment(again.at)}, for {shortDay(
 				again.date,
 				data.today ?? undefined
-			)}. Lay it as it should be; what is there now is taken off and placed again in one step, and both are
-			recorded.
+			)}. Allocate it as it should be; what is there now is undone and allocated again in one step, and both
+			are recorded.
 		</p>
 		{#each again.letters as letter (letter.id)}
 			<p class="mt-1 text-sm text-copper">
@@ -66,7 +66,7 @@
 	</div>
 	<section class="overflow-y-auto" aria-label="The desk">
 		{#key again}
-			<DeskView {placing} reasons={again.reasons} bind:filter bind:active mayAct={true} />
+			<DeskView {allocating} reasons={again.reasons} bind:filter bind:active mayAct={true} />
 		{/key}
 	</section>
 	<footer class="double-top flex h-[54px] items-center gap-3 bg-raised px-5">
@@ -74,10 +74,10 @@
 			method="POST"
 			class="flex items-center gap-3"
 			use:enhance={form.submit(() => ({
-				...{ actId: again.actId, order: { ...placing.order, date: placing.date || null } }
+				...{ actId: again.actId, order: { ...allocating.order, date: allocating.date || null } }
 			}))}
 		>
-			<button class="btn btn-main" disabled={!placing.outcome.ok || placing.outcome.asks || form.busy}>
+			<button class="btn btn-main" disabled={!allocating.outcome.ok || allocating.outcome.asks || form.busy}>
 				Put right {money(desk.receipt?.amount ?? 0, desk.currency)}
 			</button>
 			<label class="flex items-center gap-2 text-sm"
@@ -87,19 +87,19 @@
 					class="w-28"
 					placeholder="today"
 					onchange={({ currentTarget: { value } }) =>
-						(placing.date = value.trim() ? (parseTypedDay(value, placing.today) ?? value) : '')}
-				/>{#if placing.date}{shortDay(placing.date)}{/if}</label
+						(allocating.date = value.trim() ? (parseTypedDay(value, allocating.today) ?? value) : '')}
+				/>{#if allocating.date}{shortDay(allocating.date)}{/if}</label
 			>
 		</form>
-		<button type="button" class="btn" onclick={() => placing.clear()}>Take all of it off</button>
+		<button type="button" class="btn" onclick={() => allocating.clear()}>Take all of it off</button>
 		<a class="btn" href="/customers/{desk.customer?.code ?? ''}">Leave it as it is</a>
 		<p
 			aria-live="polite"
-			class={['ml-auto text-right text-sm', placing.outcome.ok ? 'text-soft' : 'text-copper']}
+			class={['ml-auto text-right text-sm', allocating.outcome.ok ? 'text-soft' : 'text-copper']}
 		>
-			{placing.outcome.asks
+			{allocating.outcome.asks
 				? 'That is above your limit: a supervisor has to put it right.'
-				: placing.outcome.text}
+				: allocating.outcome.text}
 		</p>
 	</footer>
 </div>

@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		shownId: Number(url.searchParams.get('shown')) || null
 	};
 	const back = await view(locals, lookAtReturn, input);
-	if (!back) error(404, 'That payment is not placed, so it cannot come back: somebody has taken it off.');
+	if (!back) error(404, 'That payment is not allocated, so it cannot come back: somebody has undone it.');
 	return { back, shownId: input.shownId };
 };
 

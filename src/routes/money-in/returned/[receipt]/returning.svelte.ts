@@ -102,7 +102,7 @@ export class Returning {
 		const taken = this.outcome.taken;
 		const before = new Map(standing.items.map((one) => [one.itemId, one.open]));
 		return standing.allocations.map((one) => {
-			const after = taken?.placing.changes.find((change) => change.itemId === one.itemId)?.open ?? 0;
+			const after = taken?.posting.changes.find((change) => change.itemId === one.itemId)?.open ?? 0;
 			return {
 				id: one.id,
 				label: labels[one.itemId] ?? '',

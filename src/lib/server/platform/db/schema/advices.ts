@@ -22,7 +22,7 @@ export const advice = sqliteTable(
 		/** As it came. */
 		source: text('source').notNull(),
 		keptBy: text('kept_by').notNull(),
-		/** The receipt that was placed by it, while that stands. */
+		/** The receipt that was allocated by it, while that stands. */
 		receiptId: integer('receipt_id').references(() => receipt.id)
 	},
 	(t) => [index('advice_customer').on(t.customerId), index('advice_receipt').on(t.receiptId)]

@@ -3,9 +3,9 @@ import { act } from './acts';
 import { customer } from './firm';
 import { receipt } from './receipts';
 
-/** What one placing taught about how its customer pays. It counts while that placing stands. */
-export const placingLesson = sqliteTable(
-	'placing_lesson',
+/** What one allocation taught about how its customer pays. It counts while that allocation stands. */
+export const allocationLesson = sqliteTable(
+	'allocation_lesson',
 	{
 		actId: integer('act_id')
 			.primaryKey()
@@ -25,7 +25,7 @@ export const placingLesson = sqliteTable(
 		bankCharge: integer('bank_charge'),
 		taxBasisPoints: integer('tax_basis_points')
 	},
-	(t) => [index('placing_lesson_customer').on(t.customerId, t.actId)]
+	(t) => [index('allocation_lesson_customer').on(t.customerId, t.actId)]
 );
 
 /** That a habit of a customer was forgotten: what was learned of it before counts no more. */
@@ -45,7 +45,7 @@ export const forgottenLesson = sqliteTable(
 	(t) => [index('forgotten_lesson_customer').on(t.customerId)]
 );
 
-/** What one placing taught about who pays for its customer. It counts while that placing stands. */
+/** What one allocation taught about who pays for its customer. It counts while that allocation stands. */
 export const payerLesson = sqliteTable(
 	'payer_lesson',
 	{
@@ -75,7 +75,7 @@ export const payerLesson = sqliteTable(
 	]
 );
 
-/** That what was learned of a payer was forgotten: what placings before taught of it counts no more for the customer. */
+/** That what was learned of a payer was forgotten: what allocations before taught of it counts no more for the customer. */
 export const forgottenPayer = sqliteTable(
 	'forgotten_payer',
 	{

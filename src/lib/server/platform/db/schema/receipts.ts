@@ -50,7 +50,7 @@ export const receiptState = sqliteTable(
 		state: text('state', { enum: RECEIPT_STATES }).notNull(),
 		booked: dayColumn('booked').notNull(),
 		customerId: integer('customer_id').references(() => customer.id),
-		/** What of a placed receipt lies on account. */
+		/** What of a allocated receipt lies on account. */
 		onAccount: amountColumn('on_account').notNull(),
 		onAccountBase: amountColumn('on_account_base').notNull(),
 		/** The order that a deposit on account was paid for. */
@@ -65,7 +65,7 @@ export const receiptState = sqliteTable(
 		/** What was laid on the desk when it was held or a supervisor was asked, as JSON. */
 		heldOrder: text('held_order'),
 		version: integer('version').notNull(),
-		/** The act that placed it or set it aside, while it stands. */
+		/** The act that allocated it or set it aside, while it stands. */
 		actId: integer('act_id'),
 		lastActId: integer('last_act_id').notNull()
 	},
@@ -114,7 +114,7 @@ export const difference = sqliteTable(
 			.notNull()
 			.references(() => act.id),
 		date: dayColumn('date').notNull(),
-		/** The new money that it came with; null where only credits were placed, or none. */
+		/** The new money that it came with; null where only credits were allocated, or none. */
 		receiptId: integer('receipt_id').references(() => receipt.id),
 		itemId: integer('item_id')
 			.notNull()

@@ -47,7 +47,7 @@ export interface ReceiptAdjustment {
 	readonly base: Minor;
 }
 
-/** What of a receipt's money is not placed on anything, as it is after the act. */
+/** What of a receipt's money is not allocated to anything, as it is after the act. */
 export interface CreditState {
 	readonly receiptId: number;
 	readonly onAccount: Minor;
@@ -55,14 +55,14 @@ export interface CreditState {
 }
 
 /** The same with the numbers that its records have, or will have, in the books. */
-export interface NumberedPlacing extends Placing {
+export interface NumberedPosting extends Posting {
 	readonly allocations: readonly (Allocation & { readonly id: number })[];
 	readonly differences: readonly (Difference & { readonly id: number })[];
 	readonly receiptAdjustments: readonly (ReceiptAdjustment & { readonly id: number })[];
 }
 
-/** All that placing money and credits does to the sub-ledger. */
-export interface Placing {
+/** All that allocation money and credits does to the sub-ledger. */
+export interface Posting {
 	readonly allocations: readonly Allocation[];
 	readonly differences: readonly Difference[];
 	readonly receiptAdjustments: readonly ReceiptAdjustment[];

@@ -2,14 +2,14 @@ import { type AnswerLine, matchAdvice, type MatchedLine, type UsedCredit } from 
 import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
 import type { ClaimReason } from '../../core/model/claim';
-import type { FeeKind, SurplusKind } from '../../core/model/placing';
+import type { FeeKind, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, ZERO, type Minor } from '../../core/money/minor';
 import { typedAmount } from '../../words/typed-amount';
 import { money } from '../../words/en-GB/format';
 import type { Desk } from '../../server/allocation/queries/desk';
 import type { AllocationInput } from '../../server/allocation/allocation-input';
-import { outcomeOf } from './placing-outcome';
+import { outcomeOf } from './allocating-outcome';
 
 /** Names of a gap, in the order of their keys; null leaves it owed. */
 export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
@@ -65,7 +65,7 @@ const CLAIM_DAYS = 14;
  * What lies on the strip while money is on the desk: which items and credits, how much of each, what the gaps are called.
  * Says at every moment what posting would do, by the same rules that posting follows.
  */
-export class Placing {
+export class Allocating {
 	readonly desk: Desk;
 	readonly currency: string;
 	#chosen = $state<Chosen[]>([]);
@@ -77,7 +77,7 @@ export class Placing {
 	adviceId = $state<number | null>(null);
 	/** Whether the payer is remembered for the customer. */
 	remember = $state(false);
-	/** The accounting day where only credits are placed. */
+	/** The accounting day where only credits are allocated. */
 	date = $state('');
 
 	/** The new money, with what was kept of it where it is credited in full. */
@@ -423,7 +423,7 @@ export class Placing {
 	}
 }
 
-export type PlacingRow = Placing['rows'][number];
+export type PostingRow = Allocating['rows'][number];
 
 function blank(item: OpenItem): Chosen {
 	return {

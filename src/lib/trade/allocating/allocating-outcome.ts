@@ -1,8 +1,8 @@
 import { itemLabel } from '../../core/4-allocation/item-label';
 import { overLimits, type Limits } from '../../core/4-allocation/over-limits';
-import { place } from '../../core/4-allocation/place';
-import type { PlaceOrder } from '../../core/4-allocation/place-order';
-import type { FeeKind, SurplusKind } from '../../core/model/placing';
+import { allocate } from '../../core/4-allocation/allocate';
+import type { AllocateOrder } from '../../core/4-allocation/allocate-order';
+import type { FeeKind, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import type { Desk } from '../../server/allocation/queries/desk';
@@ -54,18 +54,18 @@ export interface Laid {
 const no = (text: string): Outcome => ({ ok: false, text, asks: false });
 
 /** The line that says what posting will do, or what stands in its way. */
-export function outcomeOf(placing: Laid): Outcome {
-	const { receipt, customer } = placing.desk;
+export function outcomeOf(allocating: Laid): Outcome {
+	const { receipt, customer } = allocating.desk;
 	if (receipt && receipt.amount < 0) return no('Money that went out: book it on a ledger account.');
 	if (!customer) return no('Choose whose money this is.');
-	const unreadable = unreadableOf(placing);
+	const unreadable = unreadableOf(allocating);
 	if (unreadable) return no(unreadable);
-	const result = place(orderOf(placing));
+	const result = allocate(orderOf(allocating));
 	if (!result.ok) return no(problemSentence(result.problems[0]!));
 	const limits: Limits = {
 		tolerance: null,
 		byRole: { clerk: {}, supervisor: {} },
-		byPerson: { me: placing.desk.limits.mine }
+		byPerson: { me: allocating.desk.limits.mine }
 	};
 	const booked = [
 		...result.value.differences,
@@ -76,33 +76,37 @@ export function outcomeOf(placing: Laid): Outcome {
 	];
 	// Limits are in base currency; for other currencies the books say so when it is posted.
 	const over =
-		placing.currency === placing.desk.baseCurrency
+		allocating.currency === allocating.desk.baseCurrency
 			? overLimits(limits, { id: 'me', role: 'clerk' }, booked)
 			: [];
-	const text = does(placing);
+	const text = does(allocating);
 	if (over.length === 0) return { ok: true, text, asks: false };
-	if (!receipt) return no(overLimitSentence(over[0]!, placing.desk.baseCurrency));
-	return { ok: true, text: `${overLimitSentence(over[0]!, placing.desk.baseCurrency)} ${text}`, asks: true };
+	if (!receipt) return no(overLimitSentence(over[0]!, allocating.desk.baseCurrency));
+	return {
+		ok: true,
+		text: `${overLimitSentence(over[0]!, allocating.desk.baseCurrency)} ${text}`,
+		asks: true
+	};
 }
 
-function unreadableOf(placing: Laid): string | null {
-	for (const row of placing.rows) {
+function unreadableOf(allocating: Laid): string | null {
+	for (const row of allocating.rows) {
 		if (row.cash === null) return `“${row.text}” for ${row.item.number} is not an amount.`;
 		if (row.other && row.settles === null)
 			return `“${row.settlesText}” is not an amount in ${row.item.currency} for ${row.item.number}.`;
 		const gap = row.gaps.find((one) => one.amount === null);
 		if (gap) return `“${gap.text}” as ${DIFFERENCE_NAMES[gap.kind].toLowerCase()} is not an amount.`;
 	}
-	for (const credit of placing.credits)
+	for (const credit of allocating.credits)
 		if (credit.use === null) return `“${credit.text}” of the earlier money is not an amount.`;
 	return null;
 }
 
-function orderOf(placing: Laid): PlaceOrder {
-	const { receipt, customer, limits } = placing.desk;
-	const { order } = placing;
+function orderOf(allocating: Laid): AllocateOrder {
+	const { receipt, customer, limits } = allocating.desk;
+	const { order } = allocating;
 	return {
-		currency: placing.currency,
+		currency: allocating.currency,
 		tolerance: limits.tolerance === null ? null : minor(limits.tolerance),
 		receipt: receipt && {
 			id: receipt.id,
@@ -112,15 +116,15 @@ function orderOf(placing: Laid): PlaceOrder {
 			fees: order.fees.map(({ kind, amount }) => ({ kind, amount: minor(amount), base: minor(amount) })),
 			surplus: order.surplus.map(({ kind, amount }) => ({ kind, amount: minor(amount) }))
 		},
-		credits: placing.credits.map((credit) => ({
+		credits: allocating.credits.map((credit) => ({
 			receiptId: credit.receiptId,
 			customerId: customer!.id,
-			currency: placing.currency,
+			currency: allocating.currency,
 			onAccount: credit.onAccount,
 			onAccountBase: credit.onAccount,
 			use: credit.use!
 		})),
-		lines: placing.rows.map((row) => ({
+		lines: allocating.rows.map((row) => ({
 			item: row.item,
 			cash: row.cash!,
 			...(row.settles === null ? {} : { settles: row.settles }),
@@ -129,8 +133,8 @@ function orderOf(placing: Laid): PlaceOrder {
 	};
 }
 
-function does(placing: Laid): string {
-	const { rows, currency, credits, left, surplus } = placing;
+function does(allocating: Laid): string {
+	const { rows, currency, credits, left, surplus } = allocating;
 	const parts: string[] = [];
 	const plain = rows.filter((row) => row.item.kind !== 'credit_note');
 	const settled = plain.filter((row) => row.remains === 0).map((row) => itemLabel(row.item));
@@ -155,13 +159,13 @@ function does(placing: Laid): string {
 						? `opens a claim of ${money(gap.amount, row.item.currency)}`
 						: `books ${money(gap.amount, row.item.currency)} as ${DIFFERENCE_NAMES[gap.kind].toLowerCase()}`
 				);
-	for (const fee of placing.order.fees)
+	for (const fee of allocating.order.fees)
 		parts.push(`books ${money(fee.amount, currency)} as ${DIFFERENCE_NAMES[fee.kind].toLowerCase()}`);
 	if (left > 0 && surplus === 'refund') parts.push(`marks ${money(left, currency)} to be paid back`);
 	else if (left > 0 && surplus) parts.push(`books ${money(left, currency)} as small difference`);
 	else if (left > 0)
 		parts.push(
-			`leaves ${money(left, currency)} on account${placing.depositFor.trim() ? ` for order ${placing.depositFor.trim()}` : ''}`
+			`leaves ${money(left, currency)} on account${allocating.depositFor.trim() ? ` for order ${allocating.depositFor.trim()}` : ''}`
 		);
 	const text = parts.join('; ') || 'does nothing';
 	return `${text[0]!.toUpperCase()}${text.slice(1)}.`;

@@ -1,14 +1,14 @@
-import type { Allocation, ReceiptAdjustment, CreditState, Difference, Placing } from '../model/placing';
+import type { Allocation, ReceiptAdjustment, CreditState, Difference, Posting } from '../model/posting';
 import { minor } from '../money/minor';
 
-type Back = Pick<Placing, 'changes' | 'credits'>;
+type Back = Pick<Posting, 'changes' | 'credits'>;
 
 /**
- * Takes back all that a placing did, to the penny and in base currency too: each item (credit notes that joined in, as
+ * Takes back all that an allocation did, to the penny and in base currency too: each item (credit notes that joined in, as
  * well) and each receipt drawn on gets back exactly what was taken from it, whatever happened to the rest of it since.
  */
-export function undoPlacing(
-	placing: {
+export function reversePosting(
+	posting: {
 		readonly allocations: readonly Pick<
 			Allocation,
 			'source' | 'itemId' | 'amount' | 'creditAmount' | 'itemBase' | 'creditBase'
@@ -16,7 +16,7 @@ export function undoPlacing(
 		readonly differences: readonly Pick<Difference, 'itemId' | 'amount' | 'base'>[];
 		readonly receiptAdjustments: readonly Pick<ReceiptAdjustment, 'receiptId' | 'amount' | 'base'>[];
 	},
-	now: { readonly items: Placing['changes']; readonly credits: readonly CreditState[] }
+	now: { readonly items: Posting['changes']; readonly credits: readonly CreditState[] }
 ): Back {
 	const items = new Map(
 		now.items.map((state) => [state.itemId, { open: state.open as number, base: state.openBase as number }])
@@ -38,13 +38,13 @@ export function undoPlacing(
 		state.open += amount;
 		state.base += base;
 	};
-	for (const { source, itemId, amount, creditAmount, itemBase, creditBase } of placing.allocations) {
+	for (const { source, itemId, amount, creditAmount, itemBase, creditBase } of posting.allocations) {
 		give(items, itemId, amount, itemBase);
 		if ('itemId' in source) give(items, source.itemId, creditAmount, creditBase);
 		else give(credits, source.receiptId, creditAmount, creditBase);
 	}
-	for (const { itemId, amount, base } of placing.differences) give(items, itemId, amount, base);
-	for (const { receiptId, amount, base } of placing.receiptAdjustments)
+	for (const { itemId, amount, base } of posting.differences) give(items, itemId, amount, base);
+	for (const { receiptId, amount, base } of posting.receiptAdjustments)
 		give(credits, receiptId, -amount, -base);
 	return {
 		changes: [...items].map(([itemId, { open, base }]) => ({

@@ -1,9 +1,9 @@
 import type { JournalLine, JournalSource } from '../model/journal';
-import type { NumberedPlacing } from '../model/placing';
+import type { NumberedPosting } from '../model/posting';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { CHART, RECEIPT_ADJUSTMENT_ACCOUNT, DIFFERENCE_ACCOUNT } from './chart';
 
-export interface PlacedMoney {
+export interface AllocatedMoney {
 	readonly receiptId: number;
 	readonly amount: Minor;
 	readonly base: Minor;
@@ -17,7 +17,7 @@ export interface PlacedMoney {
 const TR = CHART.receivables.code;
 
 /**
- * Money and credits placed: bank to receivables; kept fees and each difference to its account; receivables of the payer to
+ * Money and credits allocated: bank to receivables; kept fees and each difference to its account; receivables of the payer to
  * those of the owner where they are two; through currency exchange where the currencies are; and where the days' rates
  * differ, the currency difference realised, in base currency only. A claim moves from the invoice to an item of its own, so
  * receivables stand on both sides.
@@ -25,9 +25,9 @@ const TR = CHART.receivables.code;
  * @param claims what stands on the other side of a claim's deduction, by the deduction's number: the claim's own document, or
  * the record that takes it back
  */
-export function journalOfPlacing(
-	money: PlacedMoney | null,
-	placing: NumberedPlacing,
+export function journalOfPosting(
+	money: AllocatedMoney | null,
+	posting: NumberedPosting,
 	{
 		receiptId = null,
 		claims = new Map()
@@ -62,7 +62,7 @@ export function journalOfPlacing(
 		post(money.ledger, money.currency, money.amount, money.base, null, money.bankEntryId);
 		post(TR, money.currency, -money.amount, -money.base, { customerId, source });
 	}
-	for (const change of placing.receiptAdjustments) {
+	for (const change of posting.receiptAdjustments) {
 		const { kind, customerId, currency, amount, base } = change;
 		const source: JournalSource = {
 			...{ kind: 'receipt-adjustment', id: change.id, itemId: null, receiptId: change.receiptId }
@@ -70,14 +70,14 @@ export function journalOfPlacing(
 		post(RECEIPT_ADJUSTMENT_ACCOUNT[kind], currency, amount, base);
 		post(TR, currency, -amount, -base, { customerId, source });
 	}
-	for (const gap of placing.differences) {
+	for (const gap of posting.differences) {
 		const { kind, customerId, currency, amount, base, itemId } = gap;
 		const source: JournalSource = { kind: 'deduction', id: gap.id, itemId, receiptId };
 		const other = kind === 'claim' ? { customerId, source: claims.get(gap.id) ?? null } : null;
 		post(DIFFERENCE_ACCOUNT[kind], currency, amount, base, other);
 		post(TR, currency, -amount, -base, { customerId, source });
 	}
-	for (const part of placing.allocations) {
+	for (const part of posting.allocations) {
 		const { creditCustomerId, creditCurrency, itemCustomerId, itemCurrency, itemId } = part;
 		const from = 'receiptId' in part.source ? part.source.receiptId : null;
 		const source: JournalSource = { kind: 'allocation', id: part.id, itemId, receiptId: from };

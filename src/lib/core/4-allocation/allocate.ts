@@ -1,10 +1,10 @@
-import type { Allocation, ReceiptAdjustment, CreditState, Difference, Placing } from '../model/placing';
+import type { Allocation, ReceiptAdjustment, CreditState, Difference, Posting } from '../model/posting';
 import { minor, type Minor } from '../money/minor';
 import { share } from '../money/share';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
 import { checkOrder } from './check-order';
-import type { PlaceLine, PlaceOrder } from './place-order';
+import type { AllocateLine, AllocateOrder } from './allocate-order';
 
 /** Value that can be laid on items, with what is left of it while allocating. */
 interface Pot {
@@ -20,7 +20,7 @@ interface Pot {
  * or several customers on one payment) and in another currency. Nothing is taken beyond what is open or what came: every
  * breach is a problem, all of them at once, and no part of the order is done.
  */
-export function place(order: PlaceOrder): Result<Placing> {
+export function allocate(order: AllocateOrder): Result<Posting> {
 	const problems: Problem[] = checkOrder(order);
 	if (problems.length > 0) return err(...problems);
 	const items = new Takings(order.lines);
@@ -66,7 +66,7 @@ export function place(order: PlaceOrder): Result<Placing> {
 /** The items with what is still open of them; takes parts with their share of the base value, no penny lost. */
 class Takings {
 	readonly #states: Map<number, { open: number; base: number }>;
-	constructor(lines: readonly PlaceLine[]) {
+	constructor(lines: readonly AllocateLine[]) {
 		this.#states = new Map(lines.map(({ item }) => [item.id, { open: item.open, base: item.openBase }]));
 	}
 	take(itemId: number, amount: number): Minor {
@@ -76,7 +76,7 @@ class Takings {
 		state.base -= base;
 		return base;
 	}
-	after(): Placing['changes'] {
+	after(): Posting['changes'] {
 		return [...this.#states].map(([itemId, { open, base }]) => ({
 			itemId,
 			open: minor(open),
@@ -85,7 +85,7 @@ class Takings {
 	}
 }
 
-function potsOf({ lines, credits, receipt }: PlaceOrder, items: Takings): Pot[] {
+function potsOf({ lines, credits, receipt }: AllocateOrder, items: Takings): Pot[] {
 	const pots: Pot[] = lines
 		.filter((line) => line.cash < 0)
 		.map((line) => ({
@@ -112,7 +112,7 @@ function potsOf({ lines, credits, receipt }: PlaceOrder, items: Takings): Pot[] 
 }
 
 /** Draws a line's cash from the pots in their order, and what each part settles of the item in its own currency. */
-function* draw(line: PlaceLine, pots: readonly Pot[]) {
+function* draw(line: AllocateLine, pots: readonly Pot[]) {
 	let wanted = Math.max(line.cash, 0);
 	let settles: number = Math.max(line.settles ?? line.cash, 0);
 	for (const pot of pots) {
@@ -133,7 +133,7 @@ function takeBase(pot: Pot, amount: number): Minor {
 	return base;
 }
 
-function changesOf({ receipt, currency }: PlaceOrder, pots: readonly Pot[]): ReceiptAdjustment[] {
+function changesOf({ receipt, currency }: AllocateOrder, pots: readonly Pot[]): ReceiptAdjustment[] {
 	if (!receipt) return [];
 	const money = pots.at(-1)!;
 	const common = { receiptId: receipt.id, customerId: receipt.customerId, currency };
@@ -148,7 +148,7 @@ function changesOf({ receipt, currency }: PlaceOrder, pots: readonly Pot[]): Rec
 	];
 }
 
-function creditsAfter({ credits, receipt }: PlaceOrder, pots: readonly Pot[]): CreditState[] {
+function creditsAfter({ credits, receipt }: AllocateOrder, pots: readonly Pot[]): CreditState[] {
 	const after: CreditState[] = [];
 	for (const { receiptId, use, onAccount, onAccountBase } of credits) {
 		const used = use === onAccount ? onAccountBase : share(onAccountBase, use, onAccount);

@@ -1,23 +1,23 @@
 import type { Day } from '../../../core/day/day';
-import type { NumberedPlacing } from '../../../core/model/placing';
+import type { NumberedPosting } from '../../../core/model/posting';
 import { insertRows } from '../../platform/db/insert-rows';
 import type { Tx } from '../../platform/db/open';
 import { allocation, receiptAdjustment, difference } from '../../platform/db/schema';
 import { changeCredits } from '../../receipts/store/receipt-states';
 import { changeItems } from '../../documents/store/change-items';
 
-/** Writes what a placing did to the sub-ledger: its links, differences and credit changes, and how items and credits stand now. */
-export async function writePlacing(
+/** Writes what an allocation did to the sub-ledger: its links, differences and credit changes, and how items and credits stand now. */
+export async function writePosting(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day; readonly receiptId: number | null },
-	placing: NumberedPlacing
+	posting: NumberedPosting
 ): Promise<void> {
 	const { actId, date } = at;
-	if (placing.allocations.length)
+	if (posting.allocations.length)
 		await insertRows(
 			tx,
 			allocation,
-			placing.allocations.map(
+			posting.allocations.map(
 				({ id, source, itemId, amount, creditCustomerId, creditAmount, itemBase, creditBase }) => ({
 					id,
 					actId,
@@ -33,11 +33,11 @@ export async function writePlacing(
 				})
 			)
 		);
-	if (placing.differences.length)
+	if (posting.differences.length)
 		await insertRows(
 			tx,
 			difference,
-			placing.differences.map(({ id, itemId, kind, amount, base }) => ({
+			posting.differences.map(({ id, itemId, kind, amount, base }) => ({
 				id,
 				actId,
 				date,
@@ -48,11 +48,11 @@ export async function writePlacing(
 				base
 			}))
 		);
-	if (placing.receiptAdjustments.length)
+	if (posting.receiptAdjustments.length)
 		await insertRows(
 			tx,
 			receiptAdjustment,
-			placing.receiptAdjustments.map(({ id, receiptId, customerId, kind, amount, base }) => ({
+			posting.receiptAdjustments.map(({ id, receiptId, customerId, kind, amount, base }) => ({
 				id,
 				actId,
 				date,
@@ -63,10 +63,10 @@ export async function writePlacing(
 				base
 			}))
 		);
-	await changeItems(tx, actId, placing.changes);
+	await changeItems(tx, actId, posting.changes);
 	await changeCredits(
 		tx,
 		actId,
-		placing.credits.filter((one) => one.receiptId !== at.receiptId)
+		posting.credits.filter((one) => one.receiptId !== at.receiptId)
 	);
 }

@@ -1,17 +1,17 @@
-import { numberPlacing as numberFrom } from '../../../core/5-journal/number-placing';
-import type { NumberedPlacing, Placing } from '../../../core/model/placing';
+import { numberPosting as numberFrom } from '../../../core/5-journal/number-posting';
+import type { NumberedPosting, Posting } from '../../../core/model/posting';
 import type { Tx } from '../../platform/db/open';
 import { allocation, receiptAdjustment, difference } from '../../platform/db/schema';
 import { takeIds } from '../../platform/db/take-ids';
 
 type Numbered = Parameters<typeof takeIds>[1];
 
-/** Gives the records of a placing their numbers, so that the journal can say what each line stands for. */
-export async function numberPlacing(tx: Tx, placing: Placing): Promise<NumberedPlacing> {
-	return numberFrom(placing, {
-		allocation: await firstOf(tx, allocation, placing.allocations),
-		difference: await firstOf(tx, difference, placing.differences),
-		receiptAdjustment: await firstOf(tx, receiptAdjustment, placing.receiptAdjustments)
+/** Gives the records of an allocation their numbers, so that the journal can say what each line stands for. */
+export async function numberPosting(tx: Tx, posting: Posting): Promise<NumberedPosting> {
+	return numberFrom(posting, {
+		allocation: await firstOf(tx, allocation, posting.allocations),
+		difference: await firstOf(tx, difference, posting.differences),
+		receiptAdjustment: await firstOf(tx, receiptAdjustment, posting.receiptAdjustments)
 	});
 }
 

@@ -1,9 +1,9 @@
-import type { FeeKind, SurplusKind } from '../model/placing';
+import type { FeeKind, SurplusKind } from '../model/posting';
 import type { DifferenceKind, OpenItem } from '../model/records';
 import type { Minor } from '../money/minor';
 
 /** What is laid on one item: cash of the money (negative for a credit note that joins in) and named differences. */
-export interface PlaceLine {
+export interface AllocateLine {
 	readonly item: OpenItem;
 	/** In the currency of the money. */
 	readonly cash: Minor;
@@ -13,7 +13,7 @@ export interface PlaceLine {
 	readonly differences: readonly { readonly kind: DifferenceKind; readonly amount: Minor }[];
 }
 
-/** Money that came before and lies on account, and how much of it is placed now. */
+/** Money that came before and lies on account, and how much of it is allocated now. */
 export interface CreditUse {
 	readonly receiptId: number;
 	readonly customerId: number;
@@ -23,8 +23,8 @@ export interface CreditUse {
 	readonly use: Minor;
 }
 
-export interface PlaceOrder {
-	/** The new money; null where only credits are placed. */
+export interface AllocateOrder {
+	/** The new money; null where only credits are allocated. */
 	readonly receipt: {
 		readonly id: number;
 		readonly customerId: number;
@@ -38,7 +38,7 @@ export interface PlaceOrder {
 	/** Of the money and of all credits. */
 	readonly currency: string;
 	readonly credits: readonly CreditUse[];
-	readonly lines: readonly PlaceLine[];
+	readonly lines: readonly AllocateLine[];
 	/** The firm's tolerance for small differences, in minor units of the money's currency; null for none. */
 	readonly tolerance: Minor | null;
 }

@@ -4,8 +4,8 @@ import { defineLook } from '../../act/define-look';
 
 const MOST = 300;
 
-/** Payments that stand placed on an account, newest first, for putting several right at once. */
-export const lookAtPlacings = defineLook('clerk', async (db, code: string) => {
+/** Payments that stand allocated to an account, newest first, for putting several right at once. */
+export const lookAtPostings = defineLook('clerk', async (db, code: string) => {
 	const owner = await db.select().from(customer).where(eq(customer.code, code)).get();
 	if (!owner) return null;
 	const rows = await db

@@ -1,22 +1,22 @@
 import { sql } from 'drizzle-orm';
 import { addDays } from '../../../core/day/arithmetic';
-import type { PlacedBefore } from '../../../core/3-matching';
+import type { AllocatedBefore } from '../../../core/3-matching';
 import type { ReceiptFacts } from '../../../core/model/records';
 import type { Reader } from '../../platform/db/open';
 
 /** Days to look back. */
 const BACK = 60;
 
-/** Payments of these customers that were placed not long before and are just as much as one in the pile. */
-export async function placedBefore(
+/** Payments of these customers that were allocated not long before and are just as much as one in the pile. */
+export async function allocatedBefore(
 	db: Reader,
 	receipts: readonly ReceiptFacts[],
 	customerIds: readonly number[]
-): Promise<PlacedBefore[]> {
+): Promise<AllocatedBefore[]> {
 	const [first] = receipts.map((one) => one.booked).sort();
 	if (!first) return [];
 	const amounts = [...new Set(receipts.map((one) => one.amount))];
-	const rows = await db.all<Omit<PlacedBefore, 'numbers'> & { numbers: string }>(sql`
+	const rows = await db.all<Omit<AllocatedBefore, 'numbers'> & { numbers: string }>(sql`
 		select s.customer_id as customerId, r.booked as booked, r.amount as amount, r.currency as currency,
 			(select json_group_array(distinct d.number) from allocation a join item i on i.id = a.item_id
 				join document d on d.id = i.document_id where a.act_id = s.act_id) as numbers
