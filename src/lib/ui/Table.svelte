@@ -115,7 +115,7 @@
 	const tool = 'cursor-pointer text-soft hover:text-ink hover:underline';
 </script>
 
-<div class="flex items-baseline justify-end gap-4 text-sm">
+<div class="mt-2 flex items-baseline justify-end gap-4 text-sm">
 	{@render tools?.()}
 	{#if choosable.length}
 		<DropdownMenu.Root>

@@ -14,7 +14,7 @@ export function csvResponse(
 		{ fields: [...headings], data: rows.map((row) => [...row]) },
 		{ escapeFormulae: /^[=+@\t\r]|^-(?![\d.,]*$)/ }
 	);
-	return new Response(`﻿${text}\r\n`, {
+	return new Response(`\ufeff${text}\r\n`, {
 		headers: {
 			'content-type': 'text/csv; charset=utf-8',
 			'content-disposition': `attachment; filename="${name}.csv"`
