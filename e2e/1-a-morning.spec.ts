@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { complaints, open, pick, postByKey, signIn, todaysFiles, violations, waiting } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('fresh');
 
 // A clerk's morning, in its order: each step stands on the one before.
 test.describe.configure({ mode: 'serial' });
@@ -169,7 +172,7 @@ test('a payer nobody knows is found by name, and money that is no customer’s i
 	await pick(page, 'MRS L TREVENA');
 	await page.getByLabel(/Whose is it/).fill('wicker');
 	await page
-		.getByRole('button', { name: /Wicker/ })
+		.getByRole('option', { name: /Wicker/ })
 		.first()
 		.click();
 	await expect(page.locator('footer')).toContainText('on account');
@@ -208,7 +211,7 @@ test('a payout is split from the processor’s report, to the penny, and its par
 	await page.getByLabel('Whose report?').fill('Payloom');
 	await page
 		.getByLabel('The report, as CSV')
-		.setInputFiles('data/e2e/todays-bank-files/payloom-payout-2026-10-30.csv');
+		.setInputFiles('data/e2e/fresh/todays-bank-files/payloom-payout-2026-10-30.csv');
 	await expect(page.getByText(/gross − [\d,.]+ fees = [\d,.]+ at the bank/)).toBeVisible();
 	await page.getByLabel('Fee of part 1').fill('0');
 	await expect(page.getByText(/is too much\./)).toBeVisible();
@@ -216,7 +219,7 @@ test('a payout is split from the processor’s report, to the penny, and its par
 	await page.getByLabel('The report, as CSV').setInputFiles([]);
 	await page
 		.getByLabel('The report, as CSV')
-		.setInputFiles('data/e2e/todays-bank-files/payloom-payout-2026-10-30.csv');
+		.setInputFiles('data/e2e/fresh/todays-bank-files/payloom-payout-2026-10-30.csv');
 	await page.getByRole('button', { name: 'Split into 5 payments' }).click();
 	await page.waitForURL(/money-in\?receipt=/);
 	await expect(page.locator('[data-receipt]')).toHaveCount(before + 4);

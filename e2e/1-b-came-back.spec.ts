@@ -1,5 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { complaints, open, pick, postByKey, signIn, violations } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 test('a debit of the bank is a payment that came back: marked, its notice sent, and taken back', async ({
 	page

@@ -1,5 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { open, postByKey, signIn, waiting } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 // The end of the morning, in its order: the pile is emptied, and what follows stands on that.
 test.describe.configure({ mode: 'serial' });

@@ -1,5 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { open, signIn } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 test('a reader looks and may not act, not even by calling an act’s address', async ({ page }) => {
 	await signIn(page, 'reader');

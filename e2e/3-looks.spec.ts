@@ -1,5 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { complaints, open, signIn, violations } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 const PAGES = [
 	'/',

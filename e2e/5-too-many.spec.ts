@@ -1,4 +1,7 @@
 import { expect, test } from '@playwright/test';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 // Last, for it shuts the door on this machine's address for a minute.
 test('who tries passwords is stopped after ten', async ({ page }) => {

@@ -1,40 +1,17 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, request as requests, test } from '@playwright/test';
+import { freePort, startServer } from './own-books';
 
-/** A server of the built application on new books, for real use and not for the demo. */
-async function start(
-	port: number,
-	over: Record<string, string> = {}
-): Promise<{ server: ChildProcess; folder: string; log: () => string }> {
+/** A server on new books, for real use and not for the demo, and what it logs. */
+async function start(over: Record<string, string> = {}) {
 	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-new-'));
-	const env = {
-		...process.env,
-		DATA_DIR: folder,
-		PORT: String(port),
-		ODD_PENNY_ROOT: resolve('.'),
-		NODE_ENV: 'production',
-		...over
-	};
-	const server = spawn(process.execPath, [resolve('build/tools/serve.js')], {
-		env,
-		stdio: ['ignore', 'pipe', 'ignore']
-	});
+	const port = await freePort();
 	let logged = '';
-	server.stdout!.on('data', (part) => (logged += String(part)));
-	await expect
-		.poll(
-			() =>
-				fetch(`http://127.0.0.1:${port}/health`).then(
-					(one) => one.status,
-					() => 0
-				),
-			{ timeout: 20_000 }
-		)
-		.toBe(200);
-	return { server, folder, log: () => logged };
+	const server = await startServer(port, folder, { over, heard: (text) => (logged += text) });
+	return { server, folder, port, log: () => logged };
 }
 
 const person = {
@@ -50,30 +27,31 @@ const person = {
 };
 
 test('the first start asks for the first supervisor, and then never again', async ({ page }) => {
-	const { server, folder, log } = await start(4181);
+	const { server, folder, port, log } = await start();
+	const home = `http://127.0.0.1:${port}`;
 	try {
-		await page.goto('http://127.0.0.1:4181/money-in');
+		await page.goto(`${home}/money-in`);
 		expect(page.url()).toContain('/first-start');
 		for (const [name, value] of Object.entries(person)) await page.fill(`input[name=${name}]`, value);
 		await page.getByRole('button', { name: 'Open the books' }).click();
-		await page.waitForURL('http://127.0.0.1:4181/');
+		await page.waitForURL(`${home}/`);
 		await expect(page.locator('h1')).toHaveText('All money that came in is allocated.');
-		await page.goto('http://127.0.0.1:4181/books');
+		await page.goto(`${home}/books`);
 		await expect(page.getByText('The books prove.')).toBeVisible();
 		// A statement of another account is refused in the watched folder, with a note; the right one comes in by itself.
 		const xml = (iban: string) =>
 			`<Document xmlns="urn:iso:std:iso:20022:tech:xsd:camt.053.001.08"><BkToCstmrStmt><Stmt><Id>S1</Id><Acct><Id><IBAN>${iban}</IBAN></Id><Ccy>GBP</Ccy></Acct><Ntry><Amt Ccy="GBP">10.00</Amt><CdtDbtInd>CRDT</CdtDbtInd><Sts><Cd>BOOK</Cd></Sts><BookgDt><Dt>2026-10-28</Dt></BookgDt></Ntry></Stmt></BkToCstmrStmt></Document>`;
 		writeFileSync(join(folder, 'inbox/mine.xml'), xml('GB12ZZAM00000000000001'));
 		await expect(async () => {
-			await page.goto('http://127.0.0.1:4181/money-in');
+			await page.goto(`${home}/money-in`);
 			await expect(page.locator('[data-receipt]')).toHaveCount(1, { timeout: 1000 });
 		}).toPass({ timeout: 20_000 });
 		await page.context().clearCookies();
-		await page.goto('http://127.0.0.1:4181/first-start');
+		await page.goto(`${home}/first-start`);
 		expect(page.url()).toContain('/sign-in');
-		const again = await page.request.post('http://127.0.0.1:4181/first-start', {
+		const again = await page.request.post(`${home}/first-start`, {
 			form: person,
-			headers: { origin: 'http://127.0.0.1:4181', accept: 'application/json' }
+			headers: { origin: `${home}`, accept: 'application/json' }
 		});
 		expect(((await again.json()) as { status: number }).status).toBe(403);
 		await page.fill('input[name=email]', person.email);
@@ -91,24 +69,24 @@ test('the first start asks for the first supervisor, and then never again', asyn
 });
 
 test('behind TLS the session cookie is secure, and other sites still cannot post', async () => {
-	const { server } = await start(4182, {
+	const { server, port } = await start({
 		PUBLIC_URL: 'https://books.garrick-kilns.example',
 		TRUST_PROXY: '1'
 	});
 	try {
 		const client = await requests.newContext({
-			baseURL: 'http://127.0.0.1:4182',
+			baseURL: `http://127.0.0.1:${port}`,
 			extraHTTPHeaders: { 'x-forwarded-proto': 'https', 'x-forwarded-for': '10.0.0.9' }
 		});
 		const foreign = await client.post('/first-start', {
 			form: person,
-			headers: { origin: 'http://127.0.0.1:4182' },
+			headers: { origin: `http://127.0.0.1:${port}` },
 			maxRedirects: 0
 		});
 		expect(foreign.status()).toBe(403);
 		const made = await client.post('/first-start', {
 			form: person,
-			headers: { origin: 'https://127.0.0.1:4182', accept: 'text/html' },
+			headers: { origin: `https://127.0.0.1:${port}`, accept: 'text/html' },
 			maxRedirects: 0
 		});
 		expect(made.status()).toBe(303);

@@ -1,5 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { complaints, open, signIn, violations } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 const THREADS = '/customers/Q1111/threads';
 
@@ -71,8 +74,8 @@ test('an advice is kept, and documents of other systems are brought in, after a 
 	await expect(page.getByText('0 of 2 as they stand')).toHaveCount(0);
 	await open(page, '/open-items/bring-in');
 	await page.setInputFiles('input[type=file]', [
-		'data/e2e/todays-documents/documents-2026-10-30.csv',
-		'data/e2e/todays-documents/AK-70004.xml'
+		'data/e2e/fresh/todays-documents/documents-2026-10-30.csv',
+		'data/e2e/fresh/todays-documents/AK-70004.xml'
 	]);
 	await page.getByRole('button', { name: 'Show what would happen' }).click();
 	await expect(page.getByText('4 documents would be added')).toBeVisible();

@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { complaints, open, signIn, violations } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
 
 test('a claim keeps notes and files, its owner changes, and what was lost is seen by month', async ({
 	page
@@ -98,7 +101,7 @@ test('a trial run reads three files, says what would match, and keeps nothing', 
 		);
 	await page
 		.locator('input[name=bank]')
-		.setInputFiles('data/e2e/todays-bank-files/camt053-gbp-2026-10-30.xml');
+		.setInputFiles('data/e2e/fresh/todays-bank-files/camt053-gbp-2026-10-30.xml');
 	await page.getByRole('button', { name: 'See what would match' }).click();
 	await expect(page.getByRole('alert')).toContainText('c.csv');
 	await page
@@ -125,7 +128,7 @@ test('files dropped on a trial run go where they belong, and match once the thre
 	};
 	await drop({ 'what.csv': 'Some,Thing\n1,2\n', 'people.csv': 'code,name,currency\nH1,Hazel,GBP\n' });
 	await expect(page.getByRole('alert')).toContainText('what.csv: its first line names no columns');
-	const bank = readFileSync('data/e2e/todays-bank-files/camt053-gbp-2026-10-30.xml', 'utf8');
+	const bank = readFileSync('data/e2e/fresh/todays-bank-files/camt053-gbp-2026-10-30.xml', 'utf8');
 	const owed = 'number,kind,customer_code,issue_date,due_date,currency,total,open';
 	await drop({
 		'owed.csv': `${owed}\nAK-9,invoice,H1,2026-09-01,2026-10-01,GBP,5.00,5.00\n`,

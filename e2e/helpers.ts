@@ -1,14 +1,17 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Cookie, type Page } from '@playwright/test';
+import { MADE } from './own-books';
 
 /**
- * Sessions of this run by role. In a file, since a failed test ends its worker: the next one would sign in again, and after some
- * failures meet the limit for signing in, so that one fault would look like many.
+ * Sessions by role, kept with the books that they belong to: signing in for each test would meet the limit for it.
  */
-const SESSIONS = `data/e2e/sessions-${process.env['E2E_PORT'] ?? ''}.json`;
+const sessionsFile = () => join(process.env['E2E_FOLDER'] ?? '', 'sessions.json');
 const sessions = (): Record<string, Cookie[]> =>
-	existsSync(SESSIONS) ? (JSON.parse(readFileSync(SESSIONS, 'utf8')) as Record<string, Cookie[]>) : {};
+	existsSync(sessionsFile())
+		? (JSON.parse(readFileSync(sessionsFile(), 'utf8')) as Record<string, Cookie[]>)
+		: {};
 
 /** Signs in with the demo's one click; a role that did so before in this run goes on with its session. */
 export async function signIn(page: Page, role: 'clerk' | 'supervisor' | 'reader' = 'clerk'): Promise<void> {
@@ -22,7 +25,7 @@ export async function signIn(page: Page, role: 'clerk' | 'supervisor' | 'reader'
 	await page.goto('/sign-in');
 	await page.click(`button[value=${role}]`);
 	await page.waitForURL('/');
-	writeFileSync(SESSIONS, JSON.stringify({ ...sessions(), [role]: await page.context().cookies() }));
+	writeFileSync(sessionsFile(), JSON.stringify({ ...sessions(), [role]: await page.context().cookies() }));
 }
 
 /** Opens a page and waits until its script has taken over. */
@@ -40,8 +43,8 @@ export function complaints(page: Page): string[] {
 }
 
 export const todaysFiles = [
-	'data/e2e/todays-bank-files/camt053-gbp-2026-10-30.xml',
-	'data/e2e/todays-bank-files/camt053-eur-2026-10-30.xml'
+	`${MADE.fresh}/todays-bank-files/camt053-gbp-2026-10-30.xml`,
+	`${MADE.fresh}/todays-bank-files/camt053-eur-2026-10-30.xml`
 ];
 
 /** How many entries the pile says it has. */

@@ -2,6 +2,7 @@ import { deserialize } from '$app/forms';
 import { goto, invalidateAll } from '$app/navigation';
 import type { SubmitFunction } from '@sveltejs/kit';
 
+import { attributesOf, type FieldAttributes, type FieldFaults } from '$lib/ui/field-faults';
 import type { Answered } from '$lib/server/platform/http/action';
 
 /** What an act is given, and what it gives. */
@@ -32,11 +33,12 @@ let forms = 0;
  * A form that does an act: its key is made when it is shown, so that sending it twice does it once; while it is on its way it is
  * busy; what the act refuses stands at its fields, the rest in `problems`; nothing that was typed is lost.
  */
-export class ActForm<A, Given = GivenOf<A>> {
+export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 	busy = $state(false);
 	#problems = $state.raw<readonly string[]>([]);
 	#fields = $state.raw<Readonly<Record<string, string>>>({});
-	#shownAtFields = $state.raw<readonly string[]>([]);
+	/** Fields that show their errors themselves; the list leaves those out. */
+	readonly #shownAtFields = new Set<string>();
 	#key = crypto.randomUUID();
 	readonly #id = `act-form-${++forms}`;
 	readonly #action: string;
@@ -49,7 +51,7 @@ export class ActForm<A, Given = GivenOf<A>> {
 
 	/** What stands at no field. */
 	get problems(): readonly string[] {
-		const atFields = new Set(this.#shownAtFields.map((name) => this.#fields[name]));
+		const atFields = new Set([...this.#shownAtFields].map((name) => this.#fields[name]));
 		return this.#problems.filter((problem) => !atFields.has(problem));
 	}
 
@@ -69,9 +71,17 @@ export class ActForm<A, Given = GivenOf<A>> {
 		return `${this.#id}-${name}`;
 	}
 
-	/** Says that the error of a field is shown beside it. */
-	showsAt(name: string): void {
-		if (!this.#shownAtFields.includes(name)) this.#shownAtFields = [...this.#shownAtFields, name];
+	/** For the field itself; from then on its error is shown beside it. */
+	at(name: string): FieldAttributes {
+		this.#shownAtFields.add(name);
+		return attributesOf(this.error(name), this.errorId(name));
+	}
+
+	/** Says itself what is wrong in a field; null, so that nothing is sent. */
+	sayAt(name: string, problem: string): null {
+		this.#problems = [problem];
+		this.#fields = { [name]: problem };
+		return null;
 	}
 
 	/** Sends it without a form of HTML. Returns what the act gave, or null where it was refused. */

@@ -1,5 +1,7 @@
 <script lang="ts" module>
-	export interface FieldAttributes {
+	import type { FieldAttributes as Faults } from './field-faults';
+
+	export interface FieldAttributes extends Partial<Faults> {
 		readonly class?: string;
 		readonly placeholder?: string;
 		readonly disabled?: boolean;

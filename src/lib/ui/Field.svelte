@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { untrack, type Snippet } from 'svelte';
+	import type { Snippet } from 'svelte';
+	import type { FieldAttributes, FieldFaults } from './field-faults';
+	import FieldError from './FieldError.svelte';
 
 	/** A labelled field with what is wrong in it below: the same words for eyes and for screen readers. */
 	let {
@@ -9,30 +11,17 @@
 		class: classes = '',
 		input
 	}: {
-		/** Knows the errors of its fields. */
-		form: {
-			error(name: string): string | undefined;
-			errorId(name: string): string;
-			showsAt(name: string): void;
-		};
+		form: FieldFaults;
 		name: string;
 		label: string;
 		class?: string;
 		/** The field itself, with the attributes that tie it to its label and its error. */
-		input: Snippet<
-			[{ name: string; 'aria-invalid': true | undefined; 'aria-describedby': string | undefined }]
-		>;
+		input: Snippet<[FieldAttributes & { readonly name: string }]>;
 	} = $props();
-	untrack(() => form.showsAt(name));
-	const error = $derived(form.error(name));
-	const attributes = $derived({
-		name,
-		'aria-invalid': error ? (true as const) : undefined,
-		'aria-describedby': error ? form.errorId(name) : undefined
-	});
+	const attributes = $derived({ name, ...form.at(name) });
 </script>
 
 <div class={['grid gap-1', classes]}>
 	<label class="grid gap-1">{label}{@render input(attributes)}</label>
-	{#if error}<p id={form.errorId(name)} role="alert" class="text-sm text-oxblood">{error}</p>{/if}
+	<FieldError {form} {name} />
 </div>

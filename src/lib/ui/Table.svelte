@@ -112,10 +112,10 @@
 		await navigator.clipboard.writeText(asPastedText(shown, order));
 		toast(order.length === 1 ? 'One row is copied.' : `${order.length} rows are copied, as they are shown.`);
 	}
-	const tool = 'cursor-pointer text-soft hover:text-ink hover:underline';
+	const tool = 'min-h-6 cursor-pointer py-0.5 text-soft hover:text-ink hover:underline';
 </script>
 
-<div class="mt-2 flex items-baseline justify-end gap-4 text-sm">
+<div class="mt-2 mb-1 flex items-baseline justify-end gap-4 text-sm">
 	{@render tools?.()}
 	{#if choosable.length}
 		<DropdownMenu.Root>
@@ -154,7 +154,7 @@
 							href={sortHref(one.id)}
 							data-sveltekit-noscroll
 							data-sveltekit-keepfocus
-							class={['hover:underline', sorted && 'text-ink']}
+							class={['inline-block min-h-6 py-1 hover:underline', sorted && 'text-ink']}
 							>{one.name}<span aria-hidden="true">{sorted ? (sorting?.down ? ' ↓' : ' ↑') : ''}</span></a
 						>{:else}{one.name}{/if}
 				</th>

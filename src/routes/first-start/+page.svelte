@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { attributesOf, type FieldFaults } from '$lib/ui/field-faults';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { BRITISH, LOCALES } from '$lib/words/conventions';
@@ -17,10 +18,10 @@
 		['email', 'Your e-mail address', 'email'],
 		['password', 'A password of ten characters or more', 'password']
 	] as const;
-	const faults = {
-		error: (name: string) => (form?.fields as Record<string, string> | undefined)?.[name],
-		errorId: (name: string) => `fault-${name}`,
-		showsAt: () => undefined
+	const faults: FieldFaults = {
+		error: (name) => (form?.fields as Record<string, string> | undefined)?.[name],
+		errorId: (name) => `fault-${name}`,
+		at: (name) => attributesOf(faults.error(name), faults.errorId(name))
 	};
 	const elsewhere = $derived(
 		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []

@@ -7,6 +7,7 @@
 	import type { setAddress } from '$lib/server/customers/commands/set-address';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/letters/queries/letters';
 	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
@@ -27,6 +28,8 @@
 		otherwise: 'The letters could not be written. None of these was sent; try again.',
 		refresh: false
 	});
+	/** Whose address was typed last: what is wrong stands at its field. */
+	let addressed = $state<number | null>(null);
 	const addressForm = new ActForm<typeof setAddress>('?/address');
 	const problems = $derived([...batchForm.problems, ...addressForm.problems]);
 	/** So many letters are one act: long runs show how far they are, and what is sent stays sent if the page is left. */
@@ -180,7 +183,12 @@
 									>{row.email}</span
 								>
 							{:else}
-								<form method="POST" action="?/address" class="flex gap-1" use:enhance={addressForm.submit()}>
+								<form
+									method="POST"
+									action="?/address"
+									class="flex gap-1"
+									use:enhance={(turn) => ((addressed = row.customerId), addressForm.submit()(turn))}
+								>
 									<input type="hidden" name="customerId" value={row.customerId} /><input
 										type="hidden"
 										name="kind"
@@ -194,9 +202,11 @@
 										placeholder="fill it in here"
 										aria-label="E-mail address of {row.name}"
 										disabled={!data.mayAct}
+										{...addressed === row.customerId ? addressForm.at('email') : {}}
 									/>
 									<button class="btn px-2 py-0.5" disabled={!data.mayAct}>Keep</button>
 								</form>
+								{#if addressed === row.customerId}<FieldError form={addressForm} name="email" />{/if}
 							{/if}
 						</td>
 					</tr>

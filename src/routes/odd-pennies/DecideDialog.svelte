@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { typedAmount } from '$lib/words/typed-amount';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { amount, count, money } from '$lib/words/en-GB/format';
@@ -114,8 +115,14 @@
 		</tbody>
 	</table>
 	<label class="mt-3 grid gap-1"
-		>Why, for the record <input type="text" bind:value={note} placeholder="photos seen by Despatch" /></label
+		>Why, for the record <input
+			type="text"
+			bind:value={note}
+			{...form.at('note')}
+			placeholder="photos seen by Despatch"
+		/></label
 	>
+	<FieldError {form} name="note" />
 	<ul class="mt-3 says">
 		{#each WAYS as [way, name, about] (way)}<li>{name}: {about}.</li>{/each}
 	</ul>

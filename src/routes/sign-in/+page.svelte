@@ -1,5 +1,7 @@
 <script lang="ts">
+	import { attributesOf } from '$lib/ui/field-faults';
 	let { data, form } = $props();
+	const fault = $derived(attributesOf(form?.message, 'refused'));
 	const blurbs = {
 		clerk: 'allocates money, sends letters',
 		supervisor: 'may do all of it, lets people in',
@@ -12,7 +14,7 @@
 		<img src="/coin.svg" alt="" width="30" height="30" /> odd penny
 	</p>
 	<h1 class="double-bottom mt-6 mb-5 pb-3 text-xl">Sign in</h1>
-	{#if form?.message}<p role="alert" class="note mb-4 text-oxblood">{form.message}</p>{/if}
+	{#if form?.message}<p id="refused" role="alert" class="note mb-4 text-oxblood">{form.message}</p>{/if}
 	{#if data.demo.length}
 		<p class="mb-3 says">These are the demo books. Choose whose desk you sit at.</p>
 		<form method="POST" action="?/demo" class="mb-8 grid gap-2">
@@ -33,10 +35,17 @@
 				autocomplete="username"
 				required
 				value={form?.email ?? ''}
+				{...fault}
 			/></label
 		>
 		<label class="grid gap-1"
-			>Password<input type="password" name="password" autocomplete="current-password" required /></label
+			>Password<input
+				type="password"
+				name="password"
+				autocomplete="current-password"
+				required
+				{...fault}
+			/></label
 		>
 		<button class="btn btn-main mt-1 justify-center py-2">Sign in</button>
 	</form>

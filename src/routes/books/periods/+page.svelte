@@ -3,6 +3,7 @@
 	import type { lockPeriod, unlockPeriod } from '$lib/server/periods/commands/lock-period';
 	import { actSentence } from '$lib/words/en-GB/act-sentence';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, moment, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
@@ -107,8 +108,15 @@
 					</p>{/if}
 				<label class="grid gap-1 text-sm"
 					>Why, for the record{asked.way === 'lock' ? ' (may be left out)' : ''}
-					<input type="text" class="w-full" bind:value={reason} maxlength="400" /></label
+					<input
+						type="text"
+						class="w-full"
+						bind:value={reason}
+						maxlength="400"
+						{...form.at('reason')}
+					/></label
 				>
+				<FieldError {form} name="reason" />
 				<p class="flex gap-2">
 					<button class="btn btn-main" disabled={form.busy || (asked.way === 'unlock' && !reason.trim())}
 						>{asked.way === 'lock' ? 'Lock' : 'Open again'}</button

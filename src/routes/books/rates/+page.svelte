@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, shortDay } from '$lib/words/en-GB/format';
 	import { rateText } from '$lib/words/en-GB/rate-text';
@@ -83,7 +84,14 @@
 				use:enhance={oneForm.submit()}
 			>
 				<label class="grid gap-1"
-					>Day<input type="text" name="date" class="w-28" placeholder={data.today ?? ''} required /></label
+					>Day<input
+						type="text"
+						name="date"
+						class="w-28"
+						placeholder={data.today ?? ''}
+						required
+						{...oneForm.at('date')}
+					/><FieldError form={oneForm} name="date" /></label
 				>
 				<label class="grid gap-1"
 					>One<input
@@ -93,7 +101,8 @@
 						maxlength="3"
 						placeholder="EUR"
 						required
-					/></label
+						{...oneForm.at('currency')}
+					/><FieldError form={oneForm} name="currency" /></label
 				>
 				<label class="grid gap-1"
 					>is worth, in {data.base}<input
@@ -103,7 +112,8 @@
 						class="w-28"
 						placeholder="0.8580"
 						required
-					/></label
+						{...oneForm.at('rate')}
+					/><FieldError form={oneForm} name="rate" /></label
 				>
 				<button class="btn">Add it</button>
 			</form>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import type { holdReceipt } from '$lib/server/receipts/commands/hold-receipt';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import type { AllocationInput } from '$lib/server/allocation/allocation-input';
@@ -39,9 +40,11 @@
 			>What are you waiting for?<input
 				type="text"
 				bind:value={because}
+				{...form.at('because')}
 				placeholder="asked them for the invoice numbers"
 			/></label
 		>
+		<FieldError {form} name="because" />
 		<p class="mt-1 says">
 			Nothing is posted, and what is allocated is kept. Leave it empty to take a receipt off hold.
 		</p>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
 	import type { setAside } from '$lib/server/receipts/commands/set-aside';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { money } from '$lib/words/en-GB/format';
@@ -55,12 +56,13 @@
 	<form onsubmit={send}>
 		<label class="grid gap-1"
 			>Book {sum} on
-			<select bind:value={account}>
+			<select bind:value={account} {...form.at('account')}>
 				<option value="">Choose the ledger account</option>
 				{#if mayWait}<option value={UNKNOWN}>Unidentified receipts: nobody knows whose it is yet</option>{/if}
 				{#each accounts as one (one.code)}<option value={one.code}>{one.name} ({one.code})</option>{/each}
 			</select>
 		</label>
+		<FieldError {form} name="account" />
 		{#if account === UNKNOWN}
 			<p class="mt-2 says">
 				The bank’s account is right from then on; the money goes on waiting here until its payer is found.

@@ -9,6 +9,7 @@
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { readAdvice } from '$lib/tables/read-advice';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
 	import { problemSentence } from '$lib/words/en-GB/problem-sentence';
@@ -35,7 +36,7 @@
 	});
 	function keep() {
 		const date = parseTypedDay(when, (data.today ?? '') as Day);
-		if (!date) return form.say(`“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`);
+		if (!date) return void form.sayAt('date', `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`);
 		if (!data.owner) return form.say('Choose the customer first.');
 		void form.send({ customerId: data.owner.id, date, source });
 	}
@@ -100,15 +101,19 @@
 					aria-label="Day of the advice"
 					placeholder="today"
 					bind:value={when}
+					{...form.at('date')}
 				/>
 			</div>
+			<FieldError {form} name="date" />
 			<textarea
 				class="mt-2 w-full rounded border border-rule bg-raised p-2 font-mono text-[13px]"
 				rows="8"
 				aria-label="The advice"
 				placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"
 				bind:value={source}
+				{...form.at('source')}
 				oninput={() => form.say()}></textarea>
+			<FieldError {form} name="source" />
 			<input
 				type="file"
 				class="mt-1"

@@ -5,6 +5,7 @@
 	import { typedAmount } from '$lib/words/typed-amount';
 	import type { FoundCustomer } from '$lib/server/customers/queries/find-customers';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
+	import { attributesOf } from '$lib/ui/field-faults';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 
 	/** One row to be typed, field after field without the mouse; Enter in the last one keeps it and begins the next. */
@@ -34,7 +35,10 @@
 	let reference = $state('');
 	let sum = $state('');
 	let pays = $state('');
-	let problem = $state('');
+	/** What is wrong, and in which field. */
+	let problem = $state<{ readonly at: 'customer' | 'date' | 'amount'; readonly says: string } | null>(null);
+	const faultAt = (name: string) =>
+		attributesOf(problem?.at === name ? problem.says : undefined, 'row-problem');
 	let first = $state<HTMLInputElement | null>(null);
 	let whenField = $state<HTMLInputElement>()!;
 
@@ -57,11 +61,16 @@
 		event.preventDefault();
 		const date = parseTypedDay(when, today);
 		const amount = owner ? typedAmount(sum, owner.currency) : 'not-a-number';
-		if (!owner) problem = 'Choose the customer from the list: any part of name, code or document number.';
-		else if (!date) problem = `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`;
-		else if (typeof amount === 'string' || amount <= 0) problem = `“${sum}” is no amount above zero.`;
+		if (!owner)
+			problem = {
+				at: 'customer',
+				says: 'Choose the customer from the list: any part of name, code or document number.'
+			};
+		else if (!date) problem = { at: 'date', says: `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.` };
+		else if (typeof amount === 'string' || amount <= 0)
+			problem = { at: 'amount', says: `“${sum}” is no amount above zero.` };
 		else {
-			problem = '';
+			problem = null;
 			const row = {
 				...{ id: null, customerId: owner.id, date, method, reference, amount },
 				...{ currency: owner.currency, pays: pays.trim() || 'oldest' }
@@ -85,6 +94,7 @@
 				placeholder="part of name, code or document"
 				keepsName
 				takesOnTab
+				{...faultAt('customer')}
 				bind:text={who}
 				bind:field={first}
 				ask={() => (owner = null)}
@@ -104,6 +114,7 @@
 				type="text"
 				class="w-full"
 				bind:value={when}
+				{...faultAt('date')}
 				placeholder="today"
 				{disabled}
 			/></label
@@ -143,6 +154,7 @@
 				inputmode="decimal"
 				class="w-full text-right"
 				bind:value={sum}
+				{...faultAt('amount')}
 				placeholder="750+480"
 				{disabled}
 			/></label
@@ -158,5 +170,5 @@
 		>
 		<button class="btn" {disabled}>Keep <span class="key">Enter</span></button>
 	</div>
-	{#if problem}<p role="alert" class="text-sm text-oxblood">{problem}</p>{/if}
+	{#if problem}<p id="row-problem" role="alert" class="text-sm text-oxblood">{problem.says}</p>{/if}
 </form>

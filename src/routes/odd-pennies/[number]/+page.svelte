@@ -11,6 +11,7 @@
 	import type { noteClaim } from '$lib/server/claims/commands/note-claim';
 	import { actSentence } from '$lib/words/en-GB/act-sentence';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
 	import { moment, money, shortDay } from '$lib/words/en-GB/format';
@@ -59,7 +60,11 @@
 	const keepNote = () => noteForm.send({ claimId: one.claim.documentId, text: note });
 	function keepChange() {
 		const deadline = parseTypedDay(change.deadline, today);
-		if (!deadline) return changeForm.say(`“${change.deadline}” is no day; days are given as in 30 Oct.`);
+		if (!deadline)
+			return void changeForm.sayAt(
+				'deadline',
+				`“${change.deadline}” is no day; days are given as in 30 Oct.`
+			);
 		void changeForm.send({ claimId: one.claim.documentId, ...change, deadline });
 	}
 	const size = (bytes: number) =>
@@ -118,12 +123,14 @@
 					rows="2"
 					class="w-full"
 					maxlength="2000"
+					{...noteForm.at('text')}
 					bind:value={note}
 					placeholder="rang Despatch, two bags were wet"
 					onkeydown={(event) => {
 						if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void keepNote();
 					}}></textarea></label
 			>
+			<FieldError form={noteForm} name="text" />
 			<p class="mt-2">
 				<button class="btn" disabled={busy || !note.trim()} onclick={keepNote}
 					>Keep the note <span class="key">Ctrl Enter</span></button
@@ -176,15 +183,23 @@
 						type="text"
 						class="w-full"
 						list="claim-people"
+						{...changeForm.at('owner')}
 						bind:value={change.owner}
 					/></label
 				>
+				<FieldError form={changeForm} name="owner" />
 				<datalist id="claim-people"
 					>{#each one.people as name (name)}<option value={name}></option>{/each}</datalist
 				>
 				<label class="grid gap-1"
-					>Decide by <input type="text" class="w-full" bind:value={change.deadline} /></label
+					>Decide by <input
+						type="text"
+						class="w-full"
+						{...changeForm.at('deadline')}
+						bind:value={change.deadline}
+					/></label
 				>
+				<FieldError form={changeForm} name="deadline" />
 				<p>
 					<button class="btn" disabled={busy || !changed} onclick={keepChange}>Keep the change</button>
 				</p>

@@ -5,6 +5,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, list, moment, money } from '$lib/words/en-GB/format';
 	let { data } = $props();
@@ -16,6 +17,8 @@
 		withdraw: 'Withdrawn. Nothing was posted.'
 	};
 	let why = $state<Record<number, string>>({});
+	/** The one that was answered last: what is wrong stands at its field. */
+	let answering = $state<number | null>(null);
 	const form = new ActForm<typeof answerApproval>('?/answer', {
 		otherwise: 'That did not work. Nothing was posted.'
 	});
@@ -25,6 +28,7 @@
 		return `${money(amount, data.base)} as ${name.toLowerCase()}, ${money(most, data.base)} is the limit`;
 	}
 	async function answer(asked: number, given: Answer) {
+		answering = asked;
 		if (await form.send({ asked, answer: given, why: why[asked] ?? '' })) toast(TOLD[given]);
 	}
 </script>
@@ -78,7 +82,9 @@
 						aria-label="Why, or why not"
 						placeholder="why, or why not"
 						bind:value={why[one.asked]}
+						{...answering === one.asked ? form.at('why') : {}}
 					/>
+					{#if answering === one.asked}<FieldError {form} name="why" />{/if}
 					<button class="btn" disabled={form.busy} onclick={() => answer(one.asked, 'refuse')}
 						>Do not agree</button
 					>

@@ -4,6 +4,7 @@
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
@@ -138,8 +139,15 @@
 					></label
 				>
 				<label class="flex items-center gap-2 text-sm"
-					>because <input type="text" class="w-64" bind:value={note} placeholder="for the record" /></label
+					>because <input
+						type="text"
+						class="w-64"
+						bind:value={note}
+						{...form.at('note')}
+						placeholder="for the record"
+					/></label
 				>
+				<FieldError {form} name="note" />
 				<p class={['ml-auto text-sm', over ? 'text-copper' : 'text-soft']} aria-live="polite">
 					{over
 						? `${money(counts, data.base)} is above your limit of ${money(most!, data.base)}: a supervisor will be asked.`

@@ -7,6 +7,7 @@
 	import type { Day } from '$lib/core/day/day';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { NewDocument, type NewKind } from './new-document.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
@@ -76,19 +77,43 @@
 		</fieldset>
 		<div class="mt-3 flex flex-wrap gap-3">
 			<label class="grid gap-1 text-sm"
-				>Number<input type="text" class="w-36" bind:value={form.number} /></label
+				>Number<input type="text" class="w-36" {...issue.at('number')} bind:value={form.number} /><FieldError
+					form={issue}
+					name="number"
+				/></label
 			>
 			<label class="grid gap-1 text-sm"
-				>Issued<input type="text" class="w-28" placeholder="today" bind:value={form.issued} /></label
+				>Issued<input
+					type="text"
+					class="w-28"
+					placeholder="today"
+					{...issue.at('issued')}
+					bind:value={form.issued}
+				/><FieldError form={issue} name="issued" /></label
 			>
 			<label class="grid gap-1 text-sm"
-				>Their order<input type="text" class="w-36" bind:value={form.purchaseOrder} /></label
+				>Their order<input
+					type="text"
+					class="w-36"
+					{...issue.at('purchaseOrder')}
+					bind:value={form.purchaseOrder}
+				/><FieldError form={issue} name="purchaseOrder" /></label
 			>
 			<label class="grid gap-1 text-sm"
-				>Our order<input type="text" class="w-32" bind:value={form.orderReference} /></label
+				>Our order<input
+					type="text"
+					class="w-32"
+					{...issue.at('orderReference')}
+					bind:value={form.orderReference}
+				/><FieldError form={issue} name="orderReference" /></label
 			>
 			<label class="grid gap-1 text-sm"
-				>Payment reference<input type="text" class="w-44" bind:value={form.paymentReference} /></label
+				>Payment reference<input
+					type="text"
+					class="w-44"
+					{...issue.at('paymentReference')}
+					bind:value={form.paymentReference}
+				/><FieldError form={issue} name="paymentReference" /></label
 			>
 		</div>
 		<table class="mt-5">

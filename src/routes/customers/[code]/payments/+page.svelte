@@ -6,6 +6,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
@@ -104,7 +105,13 @@
 					choose={(one) => (to = one)}
 				/>{/if}
 			<label class="flex items-center gap-2 text-sm"
-				>on <input type="text" class="w-28" placeholder="today" bind:value={date} /></label
+				>on <input
+					type="text"
+					class="w-28"
+					placeholder="today"
+					bind:value={date}
+					{...form.at('date')}
+				/><FieldError {form} name="date" /></label
 			>
 			<p class={['ml-auto text-sm', badDay ? 'text-copper' : 'text-soft']} aria-live="polite">
 				{badDay

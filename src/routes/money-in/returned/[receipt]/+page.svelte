@@ -6,6 +6,7 @@
 	import type { Day } from '$lib/core/day/day';
 	import { Returning } from './returning.svelte';
 	import { isTyping, mayPress } from '$lib/ui/keys';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
 	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
@@ -130,16 +131,23 @@
 						inputmode="decimal"
 						class="amount-field w-40"
 						bind:value={returning.text}
+						{...form.at('amount')}
 						{@attach (field) => void (field as HTMLInputElement).select()}
-					/></label
+					/><FieldError {form} name="amount" /></label
 				>
 				<label class="grid min-w-0 gap-1 text-sm"
 					>On
-					<input type="text" class="w-40" placeholder="today" bind:value={returning.date} /></label
+					<input
+						type="text"
+						class="w-40"
+						placeholder="today"
+						bind:value={returning.date}
+						{...form.at('date')}
+					/><FieldError {form} name="date" /></label
 				>
 				<label class="grid min-w-0 gap-1 text-sm"
 					>Because
-					<select class="w-full min-w-0" bind:value={returning.reason}>
+					<select class="w-full min-w-0" bind:value={returning.reason} {...form.at('reason')}>
 						<option value="" disabled>choose a reason</option>
 						{#if returning.reason && !(returning.reason in RETURN_REASONS)}<option value={returning.reason}
 								>{returning.reason}</option
@@ -147,7 +155,7 @@
 						{#each Object.keys(RETURN_REASONS) as code (code)}<option value={code}
 								>{returnReason(code)}</option
 							>{/each}
-					</select></label
+					</select><FieldError {form} name="reason" /></label
 				>
 				<label class="grid min-w-0 gap-1 text-sm"
 					>Note <input
@@ -155,7 +163,8 @@
 						class="w-full min-w-0"
 						bind:value={returning.note}
 						maxlength="500"
-					/></label
+						{...form.at('note')}
+					/><FieldError {form} name="note" /></label
 				>
 				<label class="grid min-w-0 gap-1 text-sm"
 					>The bank’s fee
@@ -165,7 +174,8 @@
 						class="amount-field w-40"
 						placeholder="none"
 						bind:value={returning.feeText}
-					/></label
+						{...form.at('fee')}
+					/><FieldError {form} name="fee" /></label
 				>
 				<fieldset class="grid gap-2 text-sm">
 					<legend class="mb-1">Charged to {back.customer.name}, due at once</legend>
