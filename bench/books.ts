@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { addDays } from '../src/lib/core/day/arithmetic';
 import type { ActKind } from '../src/lib/core/model/act-facts';
 import { minor } from '../src/lib/core/money/minor';
-import { split } from '../src/lib/core/money/split';
+import { apportion } from '../src/lib/core/money/apportion';
 import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_TODAY, FIRM } from '../src/demo/firm';
 import { makeCustomers } from '../src/demo/make-customers';
 import { chance } from '../src/demo/random';
@@ -56,7 +56,7 @@ export async function bookOf(customers: number, items: number): Promise<{ books:
 		const documents = Array.from({ length: Math.min(5000, items - from) }, (_, i): NewDocument => {
 			const n = from + i;
 			const total = minor(random.int(1_000, 500_000));
-			const [net, tax] = split(total, [5, 1]) as [typeof total, typeof total];
+			const [net, tax] = apportion(total, [5, 1]) as [typeof total, typeof total];
 			const issued = addDays(DEMO_TODAY, -random.int(1, 200));
 			return {
 				kind: 'invoice',

@@ -2,7 +2,7 @@ import { addDays } from '../../src/lib/core/day/arithmetic';
 import { day } from '../../src/lib/core/day/day';
 import type { Customer, DifferenceKind, OpenItem, ReceiptFacts } from '../../src/lib/core/model/records';
 import { minor } from '../../src/lib/core/money/minor';
-import { share } from '../../src/lib/core/money/share';
+import { proportion } from '../../src/lib/core/money/proportion';
 import { typicalSum } from '../../src/lib/core/money/typical-sums';
 import type { Chance } from '../../src/demo/random';
 import type { Land } from './lands';
@@ -112,7 +112,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 	},
 	card: (turn) => {
 		const { customer, item, random, say, firm } = turn;
-		const amount = share(item.open, 150, 10_000) + 25;
+		const amount = proportion(item.open, 150, 10_000) + 25;
 		if (amount * 3 >= item.open || customer.currency !== firm.home.currency) return null;
 		const number = say(item, false);
 		const text = random.pick([number, number, customer.name, `${customer.name} ${number}`]);
@@ -189,14 +189,14 @@ export const KINDS: Readonly<Record<string, Kind>> = {
 			.filter((one) => one.discountUntil && one.discountUntil >= addDays(FIRST_DAY, 2));
 		if (offers.length === 0) return null;
 		const item = random.pick(offers);
-		const amount = share(item.open, item.discountBasisPoints!, 10_000);
+		const amount = proportion(item.open, item.discountBasisPoints!, 10_000);
 		const customer = firm.customers.find(({ id }) => id === item.customerId)!;
 		const text = random.yes(0.8) ? `${before} ${say(item)}` : random.pick(land.silent);
 		const gap: Gap = { kind: 'settlement_discount', amount };
 		return amount === 0 ? null : { customer, text, lines: [[item, item.open - amount]], gap };
 	},
 	tax: (turn) => {
-		const amount = share(turn.item.open, turn.random.pick([500, 1_000, 1_500, 2_000]), 10_000);
+		const amount = proportion(turn.item.open, turn.random.pick([500, 1_000, 1_500, 2_000]), 10_000);
 		const words = turn.random.pick(['less WHT', 'WHT deducted', 'net of withholding tax']);
 		return less(turn, `${turn.named} ${words}`, { kind: 'withholding_tax', amount });
 	},

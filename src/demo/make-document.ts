@@ -2,8 +2,8 @@ import { addDays } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
 import { add, sumOf } from '../lib/core/money/add';
 import { minor } from '../lib/core/money/minor';
-import { share } from '../lib/core/money/share';
-import { split } from '../lib/core/money/split';
+import { proportion } from '../lib/core/money/proportion';
+import { apportion } from '../lib/core/money/apportion';
 import type { NewDocument } from '../lib/server/documents/commands/issue-documents';
 import { creditorReference } from './iban';
 import type { Payer } from './make-customers';
@@ -46,7 +46,7 @@ export function makeInvoice(
 			text: kiln ? 'kiln, built to order' : chance.pick(GOODS),
 			net,
 			taxBasisPoints,
-			tax: share(net, taxBasisPoints, 10_000)
+			tax: proportion(net, taxBasisPoints, 10_000)
 		};
 	});
 	const total = add(
@@ -55,7 +55,7 @@ export function makeInvoice(
 	);
 	const due = addDays(issued, customer.termsDays);
 	const instalments = kiln
-		? split(total, KILN_SHARES).map((amount, i) => ({ due: addDays(issued, [0, 30, 60][i]!), amount }))
+		? apportion(total, KILN_SHARES).map((amount, i) => ({ due: addDays(issued, [0, 30, 60][i]!), amount }))
 		: [{ due, amount: total }];
 	const ordered = payer.words === 'order' || chance.yes(0.3);
 	return {
@@ -83,7 +83,7 @@ export function makeCreditNote(number: string, of: NewDocument, issued: Day, cha
 		text: `returned, from ${of.number}`,
 		net,
 		taxBasisPoints,
-		tax: share(net, taxBasisPoints, 10_000)
+		tax: proportion(net, taxBasisPoints, 10_000)
 	};
 	return {
 		...of,

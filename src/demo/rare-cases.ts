@@ -1,5 +1,5 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
-import { share } from '../lib/core/money/share';
+import { proportion } from '../lib/core/money/proportion';
 import { minor, ZERO } from '../lib/core/money/minor';
 import type { Day } from '../lib/core/day/day';
 import { decideClaims } from '../lib/server/claims/commands/decide-claims';
@@ -45,13 +45,13 @@ export function rareCases(year: Year, booked: Day): void {
 	if (abroad)
 		year.short(abroad.payer, abroad.item, booked, `${abroad.item.number} less tax withheld 5%`, {
 			kind: 'withholding_tax',
-			amount: share(minor(abroad.item.open), 500, 10_000)
+			amount: proportion(minor(abroad.item.open), 500, 10_000)
 		});
 	const broke = owing(year, 'GBP', booked);
 	if (broke)
 		year.short(broke.payer, broke.item, booked, `${broke.item.number} final dividend 30p in the pound`, {
 			kind: 'bad_debt',
-			amount: broke.item.open - share(minor(broke.item.open), 3_000, 10_000)
+			amount: broke.item.open - proportion(minor(broke.item.open), 3_000, 10_000)
 		});
 }
 

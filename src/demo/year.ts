@@ -4,7 +4,7 @@ import type { Day } from '../lib/core/day/day';
 import type { DifferenceKind } from '../lib/core/model/records';
 import type { ClaimFacts } from '../lib/core/model/claim';
 import { minor, ZERO } from '../lib/core/money/minor';
-import { share } from '../lib/core/money/share';
+import { proportion } from '../lib/core/money/proportion';
 import { CHART } from '../lib/core/5-journal/chart';
 import { importBankFile } from '../lib/server/receipts/commands/import-bank-file';
 import { issueDocuments, type NewDocument } from '../lib/server/documents/commands/issue-documents';
@@ -280,7 +280,7 @@ export class Year {
 			item.open === document.instalments[0]!.amount
 		)
 			return [
-				{ kind: 'settlement_discount', amount: share(item.open, document.discountBasisPoints!, 10_000) }
+				{ kind: 'settlement_discount', amount: proportion(item.open, document.discountBasisPoints!, 10_000) }
 			];
 		if (document.currency === 'EUR' && item.open > 5_000 && this.chance.yes(0.3))
 			return [{ kind: 'bank_charge', amount: this.chance.pick([750, 1200, 1500]) }];

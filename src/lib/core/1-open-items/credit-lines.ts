@@ -1,6 +1,6 @@
 import { minor, type Minor } from '../money/minor';
-import { share } from '../money/share';
-import { split } from '../money/split';
+import { proportion } from '../money/proportion';
+import { apportion } from '../money/apportion';
 import type { DocumentLine } from './document-row';
 
 /**
@@ -17,14 +17,14 @@ export function creditLines(
 		gross.set(line.taxBasisPoints, (gross.get(line.taxBasisPoints) ?? 0) + line.net + line.tax);
 	const rates = [...gross].filter(([, sum]) => sum > 0).sort(([a], [b]) => b - a);
 	if (rates.length === 0) return [{ text, net: amount, taxBasisPoints: 0, tax: minor(0) }];
-	const parts = split(
+	const parts = apportion(
 		amount,
 		rates.map(([, sum]) => sum)
 	);
 	return rates.flatMap(([taxBasisPoints], i) => {
 		const part = parts[i]!;
 		if (part === 0) return [];
-		const net = share(part, 10_000, 10_000 + taxBasisPoints);
+		const net = proportion(part, 10_000, 10_000 + taxBasisPoints);
 		return [{ text, net, taxBasisPoints, tax: minor(part - net) }];
 	});
 }

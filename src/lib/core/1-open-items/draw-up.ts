@@ -2,8 +2,8 @@ import { addDays } from '../day/arithmetic';
 import type { Day } from '../day/day';
 import { sumOf } from '../money/add';
 import { minor, type Minor } from '../money/minor';
-import { share } from '../money/share';
-import { split } from '../money/split';
+import { proportion } from '../money/proportion';
+import { apportion } from '../money/apportion';
 import type { DocumentLine } from './document-row';
 
 /** One share of a document: so many basis points of its total, due so many days after it is issued. */
@@ -30,11 +30,11 @@ export function drawUp(
 	issued: Day,
 	shares: readonly Share[]
 ): DrawnUp {
-	const taxed = lines.map((line) => ({ ...line, tax: share(line.net, line.taxBasisPoints, 10_000) }));
+	const taxed = lines.map((line) => ({ ...line, tax: proportion(line.net, line.taxBasisPoints, 10_000) }));
 	const net = sumOf(taxed, (line) => line.net);
 	const tax = sumOf(taxed, (line) => line.tax);
 	const total = minor(net + tax);
-	const amounts = split(
+	const amounts = apportion(
 		total,
 		shares.map((one) => one.basisPoints)
 	);

@@ -2,7 +2,7 @@ import { parseDay, type Day } from '../day/day';
 import { currencyDigits } from '../money/currency';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { parseDecimal } from '../money/parse-decimal';
-import { share } from '../money/share';
+import { proportion } from '../money/proportion';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
 import { childrenAt, parseXml, textAt, type XmlElement } from '../xml/parse-xml';
@@ -164,7 +164,7 @@ function withTax(nets: readonly Net[], root: XmlElement, amounts: Amounts, curre
 		const rate = amounts.percent(textAt(part, 'TaxCategory', 'Percent'), part.line);
 		taxes.set(rate, (taxes.get(rate) ?? 0) + amounts.at(part, 'TaxAmount'));
 	}
-	const lines = nets.map((line) => ({ ...line, tax: share(line.net, line.taxBasisPoints, 10_000) }));
+	const lines = nets.map((line) => ({ ...line, tax: proportion(line.net, line.taxBasisPoints, 10_000) }));
 	for (const [rate, tax] of taxes) {
 		const own = lines.filter((line) => line.taxBasisPoints === rate);
 		const off = tax - own.reduce((sum, line) => sum + line.tax, 0);

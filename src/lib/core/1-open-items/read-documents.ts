@@ -3,7 +3,7 @@ import { minor, ZERO, type Minor } from '../money/minor';
 import { parseDecimal } from '../money/parse-decimal';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
-import { share } from '../money/share';
+import { proportion } from '../money/proportion';
 import { toDecimal } from '../money/to-decimal';
 import type { DocumentLine, DocumentRow } from './document-row';
 import { Fields } from './fields';
@@ -102,7 +102,7 @@ function linesOf(fields: Fields, currency: string, total: Minor | null): Documen
 			fields.fault('lines', `“${part}” is no text and net amount, as in clay 100.00 20%`);
 			return [];
 		}
-		out.push({ text: found[1]!, net, taxBasisPoints, tax: share(net, taxBasisPoints, 10_000) });
+		out.push({ text: found[1]!, net, taxBasisPoints, tax: proportion(net, taxBasisPoints, 10_000) });
 	}
 	const sum = out.reduce((all, line) => all + line.net + line.tax, 0);
 	if (out.length > 0 && total !== null && sum !== total)

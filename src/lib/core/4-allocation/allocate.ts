@@ -1,6 +1,6 @@
 import type { Allocation, ReceiptAdjustment, CreditState, Difference, Posting } from '../model/posting';
 import { minor, type Minor } from '../money/minor';
-import { share } from '../money/share';
+import { proportion } from '../money/proportion';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
 import { checkOrder } from './check-order';
@@ -71,7 +71,7 @@ class Takings {
 	}
 	take(itemId: number, amount: number): Minor {
 		const state = this.#states.get(itemId)!;
-		const base = amount === state.open ? minor(state.base) : share(state.base, amount, state.open);
+		const base = amount === state.open ? minor(state.base) : proportion(state.base, amount, state.open);
 		state.open -= amount;
 		state.base -= base;
 		return base;
@@ -99,7 +99,7 @@ function potsOf({ lines, credits, receipt }: AllocateOrder, items: Takings): Pot
 			source: { receiptId },
 			customerId,
 			left: use,
-			base: use === onAccount ? onAccountBase : share(onAccountBase, use, onAccount)
+			base: use === onAccount ? onAccountBase : proportion(onAccountBase, use, onAccount)
 		});
 	if (receipt)
 		pots.push({
@@ -119,7 +119,7 @@ function* draw(line: AllocateLine, pots: readonly Pot[]) {
 		const creditAmount = Math.min(wanted, pot.left);
 		if (creditAmount === 0) continue;
 		const creditBase = takeBase(pot, creditAmount);
-		const amount = creditAmount === wanted ? minor(settles) : share(settles, creditAmount, wanted);
+		const amount = creditAmount === wanted ? minor(settles) : proportion(settles, creditAmount, wanted);
 		wanted -= creditAmount;
 		settles -= amount;
 		yield { pot, amount, creditAmount: minor(creditAmount), creditBase };
@@ -127,7 +127,7 @@ function* draw(line: AllocateLine, pots: readonly Pot[]) {
 }
 
 function takeBase(pot: Pot, amount: number): Minor {
-	const base = amount === pot.left ? minor(pot.base) : share(pot.base, amount, pot.left);
+	const base = amount === pot.left ? minor(pot.base) : proportion(pot.base, amount, pot.left);
 	pot.left -= amount;
 	pot.base -= base;
 	return base;
@@ -151,7 +151,7 @@ function changesOf({ receipt, currency }: AllocateOrder, pots: readonly Pot[]): 
 function creditsAfter({ credits, receipt }: AllocateOrder, pots: readonly Pot[]): CreditState[] {
 	const after: CreditState[] = [];
 	for (const { receiptId, use, onAccount, onAccountBase } of credits) {
-		const used = use === onAccount ? onAccountBase : share(onAccountBase, use, onAccount);
+		const used = use === onAccount ? onAccountBase : proportion(onAccountBase, use, onAccount);
 		after.push({
 			receiptId,
 			onAccount: minor(onAccount - use),

@@ -2,7 +2,7 @@ import { daysBetween } from '../day/arithmetic';
 import type { Day } from '../day/day';
 import type { OpenItem } from '../model/records';
 import type { Minor } from '../money/minor';
-import { share } from '../money/share';
+import { proportion } from '../money/proportion';
 
 export interface OfferedDiscount {
 	readonly amount: Minor;
@@ -20,7 +20,7 @@ export function discountOffered(
 	const { total, discountBasisPoints: basisPoints, discountUntil: until } = item;
 	if (!basisPoints || !until) return null;
 	return {
-		amount: share(total, basisPoints, 10_000),
+		amount: proportion(total, basisPoints, 10_000),
 		basisPoints,
 		until,
 		daysLate: daysBetween(until, paid)

@@ -1,7 +1,7 @@
 import type { Day } from '../day/day';
 import type { Allocation, ReceiptAdjustment, CreditState, Difference, Posting } from '../model/posting';
 import { minor, ZERO, type Minor } from '../money/minor';
-import { share } from '../money/share';
+import { proportion } from '../money/proportion';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
 
@@ -100,7 +100,7 @@ export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
 	const base =
 		credit.onAccount === amount
 			? credit.onAccountBase
-			: share(credit.onAccountBase, amount, credit.onAccount);
+			: proportion(credit.onAccountBase, amount, credit.onAccount);
 	const change: ReceiptAdjustment = {
 		receiptId: order.receiptId,
 		customerId: order.customerId,
@@ -143,13 +143,13 @@ function inTurn(first: readonly number[]) {
 function partOf(one: Allocation, creditAmount: Minor): Allocation {
 	const { source, creditCustomerId, creditCurrency, itemId, itemCustomerId, itemCurrency } = one;
 	const amount =
-		creditCurrency === itemCurrency ? creditAmount : share(one.amount, creditAmount, one.creditAmount);
+		creditCurrency === itemCurrency ? creditAmount : proportion(one.amount, creditAmount, one.creditAmount);
 	return {
 		...{ source, creditCustomerId, creditCurrency, itemId, itemCustomerId, itemCurrency },
 		amount,
 		creditAmount,
-		itemBase: one.amount === 0 ? ZERO : share(one.itemBase, amount, one.amount),
-		creditBase: share(one.creditBase, creditAmount, one.creditAmount)
+		itemBase: one.amount === 0 ? ZERO : proportion(one.itemBase, amount, one.amount),
+		creditBase: proportion(one.creditBase, creditAmount, one.creditAmount)
 	};
 }
 

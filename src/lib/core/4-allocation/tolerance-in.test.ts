@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { minor } from '../money/minor';
-import { share } from '../money/share';
+import { proportion } from '../money/proportion';
 import { toleranceIn } from './tolerance-in';
 
 test.each([
@@ -10,5 +10,5 @@ test.each([
 	['a yen of no decimals', 500, 500_000, 1_000],
 	['none', null, 800_000, null]
 ])('%s', (_, tolerance, millionths, wanted) => {
-	expect(toleranceIn(tolerance, (amount) => share(minor(amount), millionths, 1_000_000))).toBe(wanted);
+	expect(toleranceIn(tolerance, (amount) => proportion(minor(amount), millionths, 1_000_000))).toBe(wanted);
 });

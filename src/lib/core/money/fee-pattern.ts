@@ -1,5 +1,5 @@
 import { minor, type Minor } from './minor';
-import { share } from './share';
+import { proportion } from './proportion';
 
 /** What a processor keeps: so many basis points of the gross, and a fixed part. */
 export interface FeePattern {
@@ -17,14 +17,14 @@ export interface SeenFee {
 }
 
 /** Fewer fees than this teach nothing. */
-const LEAST = 3;
+const LEAST_FEES = 3;
 /** The newest fees count; tariffs change. */
-const MOST = 60;
+const FEES_COUNTED = 60;
 /** Tariffs are stated in twentieths of a percent. */
-const STEP = 5;
+const TARIFF_STEP = 5;
 
 export function feeOf(pattern: Pick<FeePattern, 'basisPoints' | 'fixed'>, gross: Minor): Minor {
-	return minor(share(gross, pattern.basisPoints, 10_000) + pattern.fixed);
+	return minor(proportion(gross, pattern.basisPoints, 10_000) + pattern.fixed);
 }
 
 /**
@@ -34,26 +34,27 @@ export function feeOf(pattern: Pick<FeePattern, 'basisPoints' | 'fixed'>, gross:
  * @param seen newest first
  */
 export function feePattern(seen: readonly SeenFee[]): FeePattern | null {
-	const fees = seen.slice(0, MOST);
-	if (fees.length < LEAST) return null;
+	const fees = seen.slice(0, FEES_COUNTED);
+	if (fees.length < LEAST_FEES) return null;
 	const rates = new Set<number>([0]);
 	for (const [i, a] of fees.entries())
 		for (const b of fees.slice(i + 1)) {
 			if (a.gross === b.gross) continue;
 			const slope = ((a.fee - b.fee) * 10_000) / (a.gross - b.gross);
-			const near = Math.round(slope / STEP) * STEP;
-			for (const rate of [near - STEP, near, near + STEP]) if (rate >= 0 && rate <= 1_000) rates.add(rate);
+			const near = Math.round(slope / TARIFF_STEP) * TARIFF_STEP;
+			for (const rate of [near - TARIFF_STEP, near, near + TARIFF_STEP])
+				if (rate >= 0 && rate <= 1_000) rates.add(rate);
 		}
 	let best: FeePattern | null = null;
 	for (const basisPoints of [...rates].sort((a, b) => a - b)) {
 		const counts = new Map<number, number>();
 		for (const { gross, fee } of fees) {
-			const fixed = fee - share(gross, basisPoints, 10_000);
+			const fixed = fee - proportion(gross, basisPoints, 10_000);
 			if (fixed >= 0) counts.set(fixed, (counts.get(fixed) ?? 0) + 1);
 		}
 		for (const [fixed, explains] of counts)
 			if (!best || explains > best.explains)
 				best = { basisPoints, fixed: minor(fixed), explains, of: fees.length };
 	}
-	return best && best.explains >= LEAST && best.explains * 2 > best.of ? best : null;
+	return best && best.explains >= LEAST_FEES && best.explains * 2 > best.of ? best : null;
 }

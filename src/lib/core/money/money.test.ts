@@ -6,8 +6,8 @@ import { currencyDigits } from './currency';
 import { minor, type Minor } from './minor';
 import { parseDecimal } from './parse-decimal';
 import { parseTyped } from './parse-typed';
-import { share } from './share';
-import { split } from './split';
+import { proportion } from './proportion';
+import { apportion } from './apportion';
 import { toDecimal } from './to-decimal';
 
 describe('minor units', () => {
@@ -131,7 +131,7 @@ describe('properties', () => {
 		fc.assert(
 			fc.property(amount, fc.array(fc.integer({ min: 0, max: 1000 }), { minLength: 1 }), (whole, weights) => {
 				fc.pre(weights.some((weight) => weight > 0));
-				const parts = split(whole, weights);
+				const parts = apportion(whole, weights);
 				expect(add(...parts)).toBe(whole);
 				const total = weights.reduce((a, b) => a + b, 0);
 				parts.forEach((part, i) =>
@@ -144,9 +144,9 @@ describe('properties', () => {
 			fc.property(fc.integer({ min: -1e6, max: 1e6 }), fc.integer({ min: 0, max: 1e4 }), (value, bp) => {
 				const exact = (Math.abs(value) * bp) / 10000;
 				const want = Math.sign(value) * Math.floor(exact + 0.5);
-				expect(share(value, bp, 10000) as number).toBe(want === 0 ? 0 : want);
+				expect(proportion(value, bp, 10000) as number).toBe(want === 0 ? 0 : want);
 			})
 		));
 	it('a share survives products beyond 2^53', () =>
-		expect(share(9_000_000_000_000_00, 9999, 10000)).toBe(899_910_000_000_000 as Minor));
+		expect(proportion(9_000_000_000_000_00, 9999, 10000)).toBe(899_910_000_000_000 as Minor));
 });

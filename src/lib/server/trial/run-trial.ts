@@ -14,8 +14,8 @@ import {
 import type { PastPayment } from '../../core/model/past-payment';
 import type { Customer, OpenItem, ReceiptFacts } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
-import { share } from '../../core/money/share';
-import { split } from '../../core/money/split';
+import { proportion } from '../../core/money/proportion';
+import { apportion } from '../../core/money/apportion';
 import { toDecimal } from '../../core/money/to-decimal';
 import { addDays } from '../../core/day/arithmetic';
 import type { Problem } from '../../core/problems';
@@ -175,7 +175,7 @@ function itemsOf(
 ): OpenItem[] {
 	const { number, kind, currency, issued, purchaseOrder, paymentReference, text } = row;
 	let paid = row.total - row.open;
-	const bases = split(
+	const bases = apportion(
 		row.total,
 		row.instalments.map((part) => part.amount)
 	);
@@ -196,7 +196,7 @@ function itemsOf(
 				due,
 				total: amount,
 				open,
-				openBase: share(bases[i]!, open, amount),
+				openBase: proportion(bases[i]!, open, amount),
 				part: i + 1,
 				parts: row.instalments.length,
 				purchaseOrder,

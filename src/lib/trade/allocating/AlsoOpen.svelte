@@ -6,7 +6,7 @@
 	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
 	import { whyNot } from '$lib/core/3-matching';
 	import { whyNotSentence } from '$lib/words/en-GB/why-not-sentence';
-	import { itemText, shareOf, standing } from './item-words';
+	import { itemText, settledShare, standing } from './item-words';
 	import type { Allocating } from './allocating.svelte';
 	import SetsHere from './SetsHere.svelte';
 
@@ -111,7 +111,7 @@
 		{/each}
 		{#each shown as item (item.id)}
 			<tr data-active={item.id === activeId} class={['item', item.id === activeId && 'bg-raised']}>
-				<td><Coin share={shareOf(item)} label={standing(item)} /></td>
+				<td><Coin share={settledShare(item)} label={standing(item)} /></td>
 				<td
 					>{item.number}
 					<span class="text-soft"

@@ -5,7 +5,7 @@
 	import { amount, shortDay } from '$lib/words/en-GB/format';
 	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
 	import type { Allocating } from './allocating.svelte';
-	import { itemText, shareOf } from './item-words';
+	import { itemText, settledShare } from './item-words';
 
 	/** What lies on the strip: each item with its amount, editable in place, and what it leaves. */
 	let {
@@ -68,7 +68,7 @@
 			<tr data-active={item.id === activeId} class={[item.id === activeId && 'bg-raised']}>
 				<td
 					><Coin
-						share={shareOf(item, (row.settles ?? row.cash ?? 0) + row.difference)}
+						share={settledShare(item, (row.settles ?? row.cash ?? 0) + row.difference)}
 						label={row.remains === 0 ? 'settled by this' : 'part paid by this'}
 					/></td
 				>

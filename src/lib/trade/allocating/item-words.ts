@@ -9,7 +9,7 @@ export function itemText(item: OpenItem, owners: Readonly<Record<number, string>
 }
 
 /** How much of an item is settled when so much more is laid on it, from 0 to 1. */
-export function shareOf(item: OpenItem, laid = 0): number {
+export function settledShare(item: OpenItem, laid = 0): number {
 	return (item.total - item.open + Math.abs(laid)) / item.total;
 }
 

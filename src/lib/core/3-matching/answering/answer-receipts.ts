@@ -128,7 +128,7 @@ function withForeign(draft: Draft, { foreign, items }: Named, { currency }: Rece
 }
 
 /** So many days may lie between recording money and the bank's showing it. */
-const WAY = 45;
+const DAYS_ON_THE_WAY = 45;
 
 /**
  * Money that was recorded by hand already must not settle anything a second time: an entry of the same sum is first of all
@@ -141,7 +141,7 @@ function recordedBefore(receipt: ReceiptFacts, payer: Payer, index: MatchIndex):
 			one.amount === receipt.amount &&
 			one.currency === receipt.currency &&
 			(known === null || one.customerId === known) &&
-			Math.abs(daysBetween(one.date, receipt.booked)) <= WAY
+			Math.abs(daysBetween(one.date, receipt.booked)) <= DAYS_ON_THE_WAY
 	);
 	if (!found) return null;
 	return {

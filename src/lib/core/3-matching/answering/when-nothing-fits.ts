@@ -1,7 +1,7 @@
 import { addDays, daysBetween } from '../../day/arithmetic';
 import type { OpenItem, ReceiptFacts } from '../../model/records';
 import { minor } from '../../money/minor';
-import { share } from '../../money/share';
+import { proportion } from '../../money/proportion';
 import { swappedDigits } from '../../money/swapped-digits';
 import type { AnswerLine, Reason } from '../answer';
 import type { Draft } from './draft';
@@ -91,7 +91,7 @@ function withDiscount(
 	const fitting = items.flatMap((item) => {
 		if (!item.discountBasisPoints || !item.discountUntil || item.kind === 'credit_note') return [];
 		if (booked > addDays(item.discountUntil, Math.max(GRACE, daysLate))) return [];
-		const off = share(item.open, item.discountBasisPoints, 10_000);
+		const off = proportion(item.open, item.discountBasisPoints, 10_000);
 		return item.open - off === amount ? [{ item, off }] : [];
 	});
 	const [only] = fitting;

@@ -1,5 +1,5 @@
 import { addDays, daysBetween } from '../../day/arithmetic';
-import { share } from '../../money/share';
+import { proportion } from '../../money/proportion';
 import type { OpenItem } from '../../model/records';
 import { minor } from '../../money/minor';
 import type { Answer, Reason } from '../answer';
@@ -20,7 +20,7 @@ export function byDiscount(short: Short, habits: Habits): Answer | null {
 	const allowed = (base: 'open' | 'total') =>
 		items.map((item) =>
 			item.discountBasisPoints && item.discountUntil && receipt.booked <= addDays(item.discountUntil, grace)
-				? share(item[base], item.discountBasisPoints, 10_000)
+				? proportion(item[base], item.discountBasisPoints, 10_000)
 				: 0
 		);
 	const exact = (['open', 'total'] as const)

@@ -3,7 +3,7 @@ import { day } from '../../day/day';
 import type { Customer, OpenItem, ReceiptFacts } from '../../model/records';
 import { sampleItem } from '../../model/sample-item';
 import { minor } from '../../money/minor';
-import { share } from '../../money/share';
+import { proportion } from '../../money/proportion';
 import { answerReceipts } from '../answering/answer-receipts';
 
 const customer = (id: number): Customer => ({
@@ -93,7 +93,7 @@ it('charges that the bank states are the gap, where they are just that', () => {
 describe('a processor', () => {
 	const paid = (id: number, over: Partial<ReceiptFacts> = {}) => {
 		const gross = id * 11_311;
-		return receipt(gross - share(gross, 140, 10_000) - 20, `AK-${40_000 + id}`, {
+		return receipt(gross - proportion(gross, 140, 10_000) - 20, `AK-${40_000 + id}`, {
 			...{ payerName: 'PAYLOOM LTD', payerAccount: 'PROC' },
 			...over
 		});
@@ -114,7 +114,7 @@ describe('a processor', () => {
 		expect(brief(paid(4), paid(5)).every(([, line]) => (line as unknown[]).length === 2)).toBe(true);
 		const own = [1, 2, 3].map((id) => sampleItem(20 + id, 10_000 * id + 77));
 		const shorts = own.map((item) =>
-			receipt(item.open - share(item.open, 140, 10_000) - 20, item.number, { payerAccount: 'PROC' })
+			receipt(item.open - proportion(item.open, 140, 10_000) - 20, item.number, { payerAccount: 'PROC' })
 		);
 		const answers = answerReceipts(shorts, { customers, items: own });
 		expect(answers.flatMap((one) => one.lines.flatMap((line) => line.differences))).toEqual([]);

@@ -9,7 +9,7 @@ export interface MatchedLine extends AdviceLine {
 }
 
 /** Digits at the end of a number shorter than this are no proof. */
-const LEAST = 4;
+const LEAST_DIGITS = 4;
 
 /** Ties each line of an advice to an open item: by its number, else by digits that only one item's number ends in. */
 export function matchAdvice(lines: readonly AdviceLine[], items: readonly OpenItem[]): MatchedLine[] {
@@ -27,7 +27,7 @@ function find(number: string, items: readonly OpenItem[]): OpenItem | null {
 	const exact = items.filter((item) => referenceKey(item.number) === key);
 	if (exact.length > 0) return exact[0]!;
 	const digits = key.replace(/\D/g, '');
-	if (digits.length < LEAST) return null;
+	if (digits.length < LEAST_DIGITS) return null;
 	const ending = items.filter((item) => referenceKey(item.number).endsWith(digits));
 	return new Set(ending.map((item) => item.documentId)).size === 1 ? ending[0]! : null;
 }

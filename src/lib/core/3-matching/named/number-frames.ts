@@ -9,7 +9,7 @@ export interface NumberFrame {
 }
 
 /** More frames than this are not kept: the commonest count. */
-const MOST = 24;
+const FRAMES_KEPT = 24;
 
 /** The frames of a firm's document numbers, the commonest first: "RE-2026-00071" and its like give RE2026, five digits, nothing. */
 export function numberFrames(numbers: readonly string[]): NumberFrame[] {
@@ -30,7 +30,7 @@ export function numberFrames(numbers: readonly string[]): NumberFrame[] {
 	}
 	return [...counts]
 		.sort(([a, one], [b, other]) => other.times - one.times || (a < b ? -1 : 1))
-		.slice(0, MOST)
+		.slice(0, FRAMES_KEPT)
 		.map(([, { frame }]) => frame);
 }
 

@@ -1,7 +1,7 @@
 import { numberDigits } from './number-digits';
 
 /** Fewer numbers of one shape teach nothing about it. */
-const LEAST = 4;
+const LEAST_NUMBERS = 4;
 
 /** What a shape of document numbers has learned: which of its runs of digits counts on. */
 interface Pattern {
@@ -31,7 +31,7 @@ export function learnNumberPatterns(numbers: Iterable<string>): NumberPatterns {
 	const patterns = new Map<string, Pattern>();
 	for (const [shape, seen] of shapes) {
 		const most = Math.max(...seen.map((values) => values.size));
-		if (most < LEAST) continue;
+		if (most < LEAST_NUMBERS) continue;
 		const length = (values: Set<string>) => Math.max(...[...values].map((value) => value.length));
 		let run = -1;
 		for (const [i, values] of seen.entries())

@@ -1,5 +1,5 @@
 /** Not more of them are told apart. */
-const MOST = 20;
+const NAMES_KEPT = 20;
 
 /** The names of a sorted list that begin with a text; at most 20. */
 export function namesBeginning(names: readonly string[], text: string): string[] {
@@ -10,7 +10,7 @@ export function namesBeginning(names: readonly string[], text: string): string[]
 		else high = middle;
 	}
 	const found: string[] = [];
-	for (let i = low; i < names.length && names[i]!.startsWith(text) && found.length < MOST; i++)
+	for (let i = low; i < names.length && names[i]!.startsWith(text) && found.length < NAMES_KEPT; i++)
 		found.push(names[i]!);
 	return found;
 }

@@ -5,7 +5,7 @@ import { compareSets, type SetsFound } from './sets-found';
 /** Pairs of at most so many amounts complete a set. */
 const MOST_TABLED = 400;
 /** Of more amounts than this fewer are tabled and tried: a set among so many is found soon, or never. */
-const MANY = 700;
+const MANY_AMOUNTS = 700;
 const TABLED_OF_MANY = 150;
 const TRIES_OF_MANY = 200;
 
@@ -25,7 +25,7 @@ export function largeSets(
 	const random = numbers(n);
 	// A fixed mixing, so that the tabled ones are of all kinds.
 	const mixed = rows.map((row) => ({ row, key: random() })).sort((a, b) => a.key - b.key);
-	const tabled = mixed.slice(0, n > MANY ? TABLED_OF_MANY : MOST_TABLED).map(({ row }) => row);
+	const tabled = mixed.slice(0, n > MANY_AMOUNTS ? TABLED_OF_MANY : MOST_TABLED).map(({ row }) => row);
 	const table = new PairTable((tabled.length * (tabled.length - 1)) / 2 + 1);
 	let least = Infinity;
 	let most = -Infinity;
@@ -38,7 +38,7 @@ export function largeSets(
 		}
 	const found = new Map<string, number[]>();
 	const order = rows.map((_, at) => at);
-	const turns = n > MANY ? Math.min(tries, TRIES_OF_MANY) : tries;
+	const turns = n > MANY_AMOUNTS ? Math.min(tries, TRIES_OF_MANY) : tries;
 	for (let turn = 0; turn < turns && found.size < keep; turn++) {
 		const chosen = new Set<number>();
 		let sum = 0;

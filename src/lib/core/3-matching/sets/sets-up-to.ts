@@ -12,7 +12,7 @@ export interface UpTo {
 }
 
 /** Fewer items are any set. */
-const LEAST = 3;
+const LEAST_ITEMS = 3;
 
 /** An account's items in the order of their days, with what they come to from the first on. */
 interface Order {
@@ -41,7 +41,7 @@ export function setsUpTo(items: readonly OpenItem[], target: number): UpTo[] {
 		for (const { count, day } of ends) {
 			const sum = sums[count]!;
 			if (sum === target) add(places.slice(0, count), day, by, null);
-			else if (sum > target && count > LEAST) {
+			else if (sum > target && count > LEAST_ITEMS) {
 				const [out, second] = at.get(sum - target) ?? [];
 				if (out === undefined || out >= count || (second !== undefined && second < count)) continue;
 				add(places.slice(0, count), day, by, places[out]!);
@@ -73,7 +73,7 @@ function ordersOf(items: readonly OpenItem[]): Order[] {
 				if (list) list.push(i);
 				else at.set(amount, [i]);
 				const after = order[i + 1];
-				if (after && i + 1 >= LEAST && after.item[by] !== item[by])
+				if (after && i + 1 >= LEAST_ITEMS && after.item[by] !== item[by])
 					ends.push({ count: i + 1, day: item[by] });
 			}
 			return { by, places: order.map(({ place }) => place), sums, ends, at };

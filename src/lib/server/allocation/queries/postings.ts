@@ -2,7 +2,7 @@ import { and, desc, eq } from 'drizzle-orm';
 import { act, customer, receipt, receiptState } from '../../platform/db/schema';
 import { defineLook } from '../../act/define-look';
 
-const MOST = 300;
+const POSTINGS_SHOWN = 300;
 
 /** Payments that stand allocated to an account, newest first, for putting several right at once. */
 export const lookAtPostings = defineLook('clerk', async (db, code: string) => {
@@ -26,6 +26,6 @@ export const lookAtPostings = defineLook('clerk', async (db, code: string) => {
 		.innerJoin(act, eq(act.id, receiptState.actId))
 		.where(and(eq(receiptState.customerId, owner.id), eq(receiptState.state, 'allocated')))
 		.orderBy(desc(receipt.booked), desc(receipt.id))
-		.limit(MOST);
+		.limit(POSTINGS_SHOWN);
 	return { customer: { id: owner.id, code: owner.code, name: owner.name }, rows };
 });

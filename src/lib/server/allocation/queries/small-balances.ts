@@ -6,7 +6,7 @@ import { isOpen } from '../../documents/store/is-open';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
-const MOST = 2_000;
+const BALANCES_SHOWN = 2_000;
 
 /**
  * What is left open of part-paid items (or of all, where asked) up to a sum in base currency, minor units; or, for one
@@ -57,7 +57,7 @@ export const lookAtSmallBalances = defineLook(
 				)
 			)
 			.orderBy(asc(customer.name), asc(itemState.due), asc(item.id))
-			.limit(MOST);
+			.limit(BALANCES_SHOWN);
 		return {
 			rows,
 			owner: owner ?? null,

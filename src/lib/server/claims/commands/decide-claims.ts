@@ -7,7 +7,7 @@ import { CHART } from '../../../core/5-journal/chart';
 import type { JournalLine } from '../../../core/model/journal';
 import type { Day } from '../../../core/day/day';
 import { minor, type Minor } from '../../../core/money/minor';
-import { share } from '../../../core/money/share';
+import { proportion } from '../../../core/money/proportion';
 import type { Tx } from '../../platform/db/open';
 import { takeIds } from '../../platform/db/take-ids';
 import { claim, difference, document, documentLine, item, itemState } from '../../platform/db/schema';
@@ -102,7 +102,7 @@ async function askFirst(ctx: ActContext, input: z.output<typeof decideInput>): P
 		customerId: owners.length === 1 ? owners[0]! : null,
 		booked: known.map(({ item, writeOff }) => ({
 			kind: 'bad_debt',
-			base: share(item.openBase, writeOff, item.open)
+			base: proportion(item.openBase, writeOff, item.open)
 		}))
 	});
 }
@@ -189,7 +189,7 @@ async function billBack(
 ): Promise<void> {
 	const [from] = await itemsById(tx, [fromItemId]);
 	const [own] = await itemsById(tx, [claimItemId]);
-	const base = share(own!.openBase, value, own!.open);
+	const base = proportion(own!.openBase, value, own!.open);
 	const row = { ...at, receiptId: null, kind: 'claim' as const };
 	const id = await takeIds(tx, difference, 2);
 	await tx.insert(difference).values([

@@ -15,7 +15,7 @@ export interface FoundCustomer {
 	readonly by: { readonly number: string; readonly open: number; readonly currency: string } | null;
 }
 
-const MOST = 20;
+const CUSTOMERS_FOUND = 20;
 
 /** Customers by any part of name or code, then by an open item's number, order or exact amount; at most 20. */
 export const findCustomers = defineLook('reader', async (db, text: string): Promise<FoundCustomer[]> => {
@@ -28,7 +28,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.from(customer)
 		.where(or(like(customer.name, wanted), like(customer.code, wanted)))
 		.orderBy(asc(customer.name))
-		.limit(MOST);
+		.limit(CUSTOMERS_FOUND);
 	// With two decimals it may be an amount, in any currency that has two.
 	const typed = /[.,]\d\d$/.test(plain) ? typedAmount(plain, 'EUR') : null;
 	const cents = typeof typed === 'number' ? typed : null;
@@ -48,12 +48,12 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 			and(isOpen, cents === null ? inArray(itemState.itemId, numbers) : eq(itemState.open, minor(cents)))
 		)
 		.orderBy(asc(itemState.due), asc(itemState.itemId))
-		.limit(MOST);
+		.limit(CUSTOMERS_FOUND);
 	const found = new Map<number, FoundCustomer>(byName.map((row) => [row.id, { ...row, by: null }]));
 	for (const { number, open, itemCurrency, ...row } of byItem)
 		if (!found.has(row.id)) found.set(row.id, { ...row, by: { number, open, currency: itemCurrency } });
 	for (const row of byAmount) if (!found.has(row.id)) found.set(row.id, row);
-	return [...found.values()].slice(0, MOST);
+	return [...found.values()].slice(0, CUSTOMERS_FOUND);
 });
 
 /**
@@ -87,5 +87,5 @@ export async function whoOwes(db: Db, amount: number, currency?: string): Promis
 	for (const { number, itemCurrency, ...row } of rows)
 		if (!found.has(row.id))
 			found.set(row.id, { ...row, by: { number, open: amount, currency: itemCurrency } });
-	return [...found.values()].slice(0, MOST);
+	return [...found.values()].slice(0, CUSTOMERS_FOUND);
 }

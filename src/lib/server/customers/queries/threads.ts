@@ -61,9 +61,9 @@ export interface ThreadLink {
 	readonly off: { readonly by: string; readonly at: string; readonly actId: number } | null;
 }
 
-const WINDOW = 60;
+const DAYS_SHOWN = 60;
 /** More ribbons than this are no picture; the newest are shown. */
-const MOST = 240;
+const LINKS_SHOWN = 240;
 
 export interface ThreadQuery {
 	readonly code: string;
@@ -81,7 +81,7 @@ export interface ThreadQuery {
 export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery, { today }) => {
 	const owner = await db.select().from(customer).where(eq(customer.code, input.code)).get();
 	if (!owner) return null;
-	const from = (input.from && parseDay(input.from)) || addDays(today, -WINDOW);
+	const from = (input.from && parseDay(input.from)) || addDays(today, -DAYS_SHOWN);
 	const alone = aloneOf(db, input);
 	const touching = and(
 		or(eq(item.customerId, owner.id), eq(allocation.creditCustomerId, owner.id)),
@@ -94,7 +94,7 @@ export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery,
 		.innerJoin(act, eq(act.id, allocation.actId))
 		.where(and(touching, alone ? undefined : gte(allocation.date, from)))
 		.orderBy(desc(allocation.id))
-		.limit(MOST * 4);
+		.limit(LINKS_SHOWN * 4);
 	const offs = new Map(
 		rows.flatMap(({ part, by, at }) =>
 			part.undoesId === null ? [] : [[part.undoesId, { by, at, actId: part.actId }] as const]
@@ -102,7 +102,7 @@ export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery,
 	);
 	const standing = rows
 		.filter(({ part }) => part.undoesId === null && (input.ghosts || !offs.has(part.id)))
-		.slice(0, MOST)
+		.slice(0, LINKS_SHOWN)
 		.reverse();
 	const links = standing.map(({ part, by, at, facts }): ThreadLink => ({
 		id: part.id,
@@ -124,7 +124,7 @@ export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery,
 		links,
 		alone: alone !== null,
 		/** Newer ones than this are shown; there are more in the window. */
-		cut: rows.length >= MOST * 4 || standing.length >= MOST,
+		cut: rows.length >= LINKS_SHOWN * 4 || standing.length >= LINKS_SHOWN,
 		sources: await sourcesOf(db, links, owner.id, alone ? null : from),
 		items: await itemsOf(db, links, owner.id, alone === null),
 		earlier: alone ? { count: 0, sum: 0 } : { count: earlier?.count ?? 0, sum: earlier?.sum ?? 0 }
@@ -214,7 +214,7 @@ async function itemsOf(
 		? (await openItemsOf(db, [customerId])).filter((one) => one.kind !== 'credit_note')
 		: [];
 	const ids = [
-		...new Set([...links.map((link) => link.itemId), ...open.slice(0, MOST).map((one) => one.id)])
+		...new Set([...links.map((link) => link.itemId), ...open.slice(0, LINKS_SHOWN).map((one) => one.id)])
 	];
 	const rows = await db
 		.select({

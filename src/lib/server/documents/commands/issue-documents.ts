@@ -7,8 +7,8 @@ import type { JournalLine } from '../../../core/model/journal';
 import type { DocumentKind } from '../../../core/model/records';
 import { sumOf } from '../../../core/money/add';
 import { minor, type Minor } from '../../../core/money/minor';
-import { share } from '../../../core/money/share';
-import { split } from '../../../core/money/split';
+import { proportion } from '../../../core/money/proportion';
+import { apportion } from '../../../core/money/apportion';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
 import { takeId, takeIds } from '../../platform/db/take-ids';
@@ -104,7 +104,7 @@ export async function issue(
 	);
 	const items = input.flatMap((one, i) => {
 		// The parts keep the whole's value in base currency, too.
-		const bases = split(
+		const bases = apportion(
 			sums[i]!.totalBase,
 			one.instalments.map((part) => part.amount)
 		);
@@ -174,7 +174,7 @@ async function settleBefore(
 			const amount = minor(Math.min(left, row.total));
 			if (amount === 0) break;
 			left -= amount;
-			const base = share(row.totalBase, amount, row.total);
+			const base = proportion(row.totalBase, amount, row.total);
 			const kind = 'settled_before' as const;
 			const id = await takeId(tx, difference);
 			await tx

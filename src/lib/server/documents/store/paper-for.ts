@@ -2,7 +2,7 @@ import { asc, eq } from 'drizzle-orm';
 import type { Paper } from '../../../core/7-letters/paper';
 import { sumOf } from '../../../core/money/add';
 import { type Minor } from '../../../core/money/minor';
-import { share } from '../../../core/money/share';
+import { proportion } from '../../../core/money/proportion';
 import type { Reader } from '../../platform/db/open';
 import { customer, document, documentLine, item } from '../../platform/db/schema';
 import { payIntoFor } from '../../firm/store/firm-bank';
@@ -52,7 +52,7 @@ export async function paperFor(db: Reader, documentId: number): Promise<Paper | 
 				? {
 						basisPoints: head.discountBasisPoints,
 						until: head.discountUntil,
-						saves: share(head.total, head.discountBasisPoints, 10_000)
+						saves: proportion(head.total, head.discountBasisPoints, 10_000)
 					}
 				: null,
 		quote: head.paymentReference ?? head.number,

@@ -1,7 +1,7 @@
 import { and, desc, eq, lte } from 'drizzle-orm';
 import type { Day } from '../../../core/day/day';
 import { minor, type Minor } from '../../../core/money/minor';
-import { share } from '../../../core/money/share';
+import { proportion } from '../../../core/money/proportion';
 import { currencyDigits } from '../../../core/money/currency';
 import type { Problem } from '../../../core/problems';
 import type { Reader } from '../../platform/db/open';
@@ -28,5 +28,5 @@ export async function baseConverter(
 	const digits = (currencyDigits(baseCurrency) ?? 2) - (currencyDigits(currency) ?? 2);
 	const up = digits > 0 ? 10 ** digits : 1;
 	const down = digits < 0 ? 10 ** -digits : 1;
-	return (amount) => share(minor(amount * up), row.millionths, MILLION * down);
+	return (amount) => proportion(minor(amount * up), row.millionths, MILLION * down);
 }

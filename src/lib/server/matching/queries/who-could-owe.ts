@@ -21,14 +21,14 @@ export interface FittingSets {
 	readonly across: readonly FittingSet[];
 }
 
-const MOST = 12;
+const SETS_SHOWN = 12;
 
 /** Sets of open items that come to an amount (minor units), in each account and of two accounts, over all customers. */
 export const whoCouldOwe = defineLook(
 	'reader',
 	async (db, { amount, currency }: { amount: number; currency: string }): Promise<FittingSets> => {
 		const items = await openAmounts(db, currency);
-		const found = setsByAccount(items, amount, MOST);
+		const found = setsByAccount(items, amount, SETS_SHOWN);
 		const ids = [...found.within.flatMap((one) => one.itemIds), ...found.across.flat().map(({ id }) => id)];
 		const known = new Map((await itemsById(db, [...new Set(ids)])).map((item) => [item.id, item]));
 		const owners = [...new Set([...known.values()].map((item) => item.customerId))];

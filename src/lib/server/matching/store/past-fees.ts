@@ -3,7 +3,7 @@ import type { PastFee } from '../../../core/3-matching';
 import type { Reader } from '../../platform/db/open';
 
 /** Newest fees that teach; tariffs change. */
-const MOST = 600;
+const FEES_READ = 600;
 
 /** What processors kept of earlier payments, newest first, with the gross that it was kept from: whoever pays for others keeps his tariff. */
 export async function pastFees(db: Reader): Promise<PastFee[]> {
@@ -14,5 +14,5 @@ export async function pastFees(db: Reader): Promise<PastFee[]> {
 		from standing_difference d join receipt r on r.id = d.receipt_id
 			join receipt_state s on s.receipt_id = r.id and s.act_id = d.act_id
 		where d.kind = 'processor_fee'
-		order by d.date desc, d.id desc limit ${MOST}`);
+		order by d.date desc, d.id desc limit ${FEES_READ}`);
 }

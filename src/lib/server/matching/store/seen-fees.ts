@@ -4,7 +4,7 @@ import { minor } from '../../../core/money/minor';
 import type { Reader } from '../../platform/db/open';
 
 /** Newest fees that are looked at. */
-const MOST = 60;
+const FEES_READ = 60;
 
 /**
  * The tariff behind what a payer's bank or processor kept before, learned from what was posted for that name: kept fees with the
@@ -28,6 +28,6 @@ export async function feePatternOf(
 			from standing_difference d join receipt r on r.id = d.receipt_id join receipt_state s on s.receipt_id = r.id
 			where d.kind in ('processor_fee', 'bank_charge') and r.currency = ${currency} and ${who}
 				and s.act_id = d.act_id
-		) where gross > fee order by act_id desc, n desc limit ${MOST}`);
+		) where gross > fee order by act_id desc, n desc limit ${FEES_READ}`);
 	return feePattern(rows.map((row) => ({ gross: minor(row.gross), fee: minor(row.fee) })));
 }

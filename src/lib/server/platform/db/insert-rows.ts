@@ -4,7 +4,7 @@ import { chunks } from './chunks';
 import type { Tx } from './open';
 
 /** Below this the ordinary way is as fast. */
-const FEW = 20;
+const FEW_ROWS = 20;
 
 /**
  * Inserts many rows in few statements: each hands a group of rows over as one JSON value, which SQLite takes apart by itself.
@@ -16,7 +16,7 @@ export async function insertRows<T extends SQLiteTable>(
 	table: T,
 	rows: readonly T['$inferInsert'][]
 ): Promise<void> {
-	if (rows.length < FEW) {
+	if (rows.length < FEW_ROWS) {
 		if (rows.length > 0) await tx.insert(table).values([...rows]);
 		return;
 	}

@@ -29,7 +29,7 @@ export interface Finding {
 	readonly href: string;
 }
 
-const MOST = 8;
+const FOUND_OF_EACH_KIND = 8;
 
 /**
  * Customers, documents and receipts by any part of a number, name, order or reference, or by an amount as it is typed
@@ -59,7 +59,7 @@ async function customersBy(db: Db, part: string): Promise<Finding[]> {
 		.from(customer)
 		.where(or(like(customer.name, part), like(customer.code, part), inArray(customer.id, named)))
 		.orderBy(asc(customer.name), asc(customer.id))
-		.limit(MOST);
+		.limit(FOUND_OF_EACH_KIND);
 	return rows.map(({ code, name, currency }) => ({
 		...{ kind: 'customer', name, about: code, amount: null, open: null, currency, day: null },
 		href: `/customers/${code}`
@@ -103,7 +103,7 @@ async function documentsBy(db: Db, part: string, amount: number | null): Promise
 				: or(inArray(item.documentId, documents), eq(item.total, minor(amount)), inArray(item.id, openNow))
 		)
 		.orderBy(desc(itemState.open), desc(item.id))
-		.limit(MOST);
+		.limit(FOUND_OF_EACH_KIND);
 	return rows.map((row) => ({
 		kind: 'document',
 		name: row.parts > 1 ? `${row.number} (${row.part} of ${row.parts})` : row.number,
@@ -141,7 +141,7 @@ async function receiptsBy(db: Db, part: string, amount: number | null): Promise<
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 		.where(amount === null ? words : or(words, eq(receipt.amount, minor(amount))))
 		.orderBy(desc(receipt.booked), desc(receipt.id))
-		.limit(MOST);
+		.limit(FOUND_OF_EACH_KIND);
 	return rows.map((row) => ({
 		kind: 'receipt',
 		name: row.name ?? 'Unnamed payer',

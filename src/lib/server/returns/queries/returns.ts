@@ -53,7 +53,7 @@ type Debit = Pick<
 	'amount' | 'currency' | 'booked' | 'payerName' | 'payerAccount' | 'endToEndId' | 'text' | 'returnReason'
 >;
 
-const MOST = 6;
+const PAYMENTS_FOUND = 6;
 
 /** What a debit entry that waits may be the bank's showing of. */
 export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
@@ -112,7 +112,7 @@ export async function whatDebitMeans(db: Db, row: Debit): Promise<DebitMeans> {
 	const found = findReturned(
 		entry,
 		free.map((one) => ({ ...one, booked: one.booked }))
-	).slice(0, MOST);
+	).slice(0, PAYMENTS_FOUND);
 	const byId = new Map(free.map((one) => [one.receiptId, one]));
 	return {
 		shows,
@@ -256,7 +256,7 @@ export const lookAtReturn = defineLook(
 						: eq(receipt.id, input.shownId)
 				)
 			)
-			.limit(MOST);
+			.limit(PAYMENTS_FOUND);
 		const last = await db.select().from(returnedPayment).orderBy(desc(returnedPayment.id)).limit(1).get();
 		const lastCharge = last?.chargeId
 			? await db.select({ total: document.total }).from(document).where(eq(document.id, last.chargeId)).get()
@@ -336,6 +336,6 @@ export async function refundsBack(
 		name !== null && row.payerName !== null && nameKey(name) === nameKey(row.payerName);
 	return found
 		.filter((one) => saysReturned(row) || same(one.payee) || same(one.customer))
-		.slice(0, MOST)
+		.slice(0, PAYMENTS_FOUND)
 		.map(({ payee: _payee, amount, ...one }) => ({ ...one, amount: -amount }));
 }

@@ -25,7 +25,7 @@ interface End {
 }
 
 /** Bars are at least as high as a line of text, with a gap between them. */
-const LEAST = 20;
+const LEAST_HEIGHT = 20;
 const GAP = 6;
 
 /**
@@ -44,7 +44,7 @@ export function layThreads(
 	const bars = (ends: readonly End[]): Bar[] => {
 		let y = 0;
 		return ends.map(({ key, amount }) => {
-			const bar = { key, y, height: Math.max(LEAST, amount * scale) };
+			const bar = { key, y, height: Math.max(LEAST_HEIGHT, amount * scale) };
 			y += bar.height + GAP;
 			return bar;
 		});

@@ -4,7 +4,7 @@ import { minor, type Minor } from './minor';
  * amount × numerator ÷ denominator, rounded half away from zero (the firm's one rounding). The product is taken in BigInt,
  * for it may pass 2^53. Throws RangeError when the denominator is 0.
  */
-export function share(amount: number, numerator: number, denominator: number): Minor {
+export function proportion(amount: number, numerator: number, denominator: number): Minor {
 	if (denominator === 0) throw new RangeError('a share of nothing');
 	const product = BigInt(amount) * BigInt(numerator);
 	const divisor = BigInt(denominator);

@@ -3,9 +3,9 @@ import { minor, type Minor } from './minor';
 /**
  * Splits an amount by weights so that the parts add up to it exactly: each part is rounded towards zero, then the units
  * left over go one each to the parts with the largest remainder, the earlier part first on a tie (largest remainder
- * method). Weights are whole numbers ≥ 0 with a sum > 0, else RangeError. split(100, [1, 1, 1]) is [34, 33, 33].
+ * method). Weights are whole numbers ≥ 0 with a sum > 0, else RangeError. apportion(100, [1, 1, 1]) is [34, 33, 33].
  */
-export function split(amount: Minor, weights: readonly number[]): Minor[] {
+export function apportion(amount: Minor, weights: readonly number[]): Minor[] {
 	const total = weights.reduce((sum, weight) => sum + BigInt(weight), 0n);
 	if (total <= 0n || weights.some((weight) => weight < 0))
 		throw new RangeError('weights must be ≥ 0 and not all 0');
