@@ -3,19 +3,14 @@ import { createReadStream, mkdtempSync } from 'node:fs';
 import { cpus, tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
 import { once } from 'node:events';
-import { sql } from 'drizzle-orm';
-import { answerReceipts } from '../src/lib/core/3-matching';
 import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
-import { allocateReceipt } from '../src/lib/server/allocation/commands/allocate-receipt';
 import { config } from '../src/lib/server/platform/config';
-import { document, item } from '../src/lib/server/platform/db/schema';
 import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
-import { answeredPile } from '../src/lib/server/services/answers/answers';
-import { proveBooks } from '../src/lib/server/ledger/queries/proof';
 import { bookOf, must } from './books';
 import { deskKeys } from './desk-keys';
 import { firms } from './firms/score-firms';
 import { matcher, names } from './matcher';
+import { posting } from './posting';
 import { screens } from './screens';
 import { threads } from './threads';
 import { wideAccount } from './wide-account';
@@ -60,6 +55,12 @@ if (process.argv[2] === 'wide') {
 /** `threads` measures one account with a long past. */
 if (process.argv[2] === 'threads') {
 	await threads(say);
+	process.exit(0);
+}
+
+/** `posting` measures posting receipt after receipt. */
+if (process.argv[2] === 'posting') {
+	await posting(say);
 	process.exit(0);
 }
 
@@ -108,56 +109,7 @@ say('reading camt.053: peak memory of the process, MiB', told.peak.toFixed(0));
 	);
 	await books.close();
 }
-{
-	const { books } = await bookOf(2_000, 10_000);
-	const open = await books.db
-		.select({ number: document.number, customerId: document.customerId, total: item.total })
-		.from(item)
-		.innerJoin(document, sql`${document.id} = ${item.documentId}`)
-		.limit(1000);
-	const small = join(mkdtempSync(join(tmpdir(), 'odd-penny-bench-')), 'small.xml');
-	await writeStatement(small, 1000, (i) => ({
-		text: i % 4 ? `INV ${open[i]!.number}` : 'PAYMENT',
-		account: `ACC${open[i]!.customerId}`,
-		amount: open[i]!.total
-	}));
-	const read = await readBankFile('small.xml', createReadStream(small));
-	if (!read.ok) throw new Error('the bench file was refused');
-	await must(books, importBankFile, read.value);
-	const from = process.hrtime.bigint();
-	const pile = await answeredPile(books.db);
-	say('answering 1,000 receipts against 10,000 open items, books read: s', seconds(from).toFixed(3));
-	const pure = process.hrtime.bigint();
-	const answers = answerReceipts(pile.receipts, pile.books);
-	say('the same, the core alone: s', seconds(pure).toFixed(3));
-	say('  of these certain', String(answers.filter((one) => one.band === 'certain').length));
-	const versions = new Map(pile.books.items.map((one) => [one.id, one.version]));
-	const post = process.hrtime.bigint();
-	let posted = 0;
-	for (const answer of answers) {
-		if (answer.customerId === null) continue;
-		const order = answer.lines.map((line) => ({
-			itemId: line.itemId,
-			version: versions.get(line.itemId)!,
-			cash: line.cash,
-			differences: []
-		}));
-		for (const line of answer.lines) versions.set(line.itemId, versions.get(line.itemId)! + 1);
-		await must(books, allocateReceipt, {
-			receiptId: answer.receiptId,
-			receiptVersion: 1,
-			customerId: answer.customerId,
-			lines: order
-		});
-		posted++;
-	}
-	const time = seconds(post);
-	say(`posting ${posted} receipts, each a transaction: receipts/s`, (posted / time).toFixed(0));
-	const proof = process.hrtime.bigint();
-	const { breaches } = await proveBooks(books.db);
-	say(`proving these books: s (${breaches.length} breaches)`, seconds(proof).toFixed(2));
-	await books.close();
-}
+await posting(say);
 await wideAccount(say);
 await deskKeys(say);
 await threads(say);

@@ -67,13 +67,13 @@
 		text = keepsName ? nameOf(one) : '';
 		choose(one);
 	}
+	/** Enter, and Tab where it is wanted, take what is marked; the first where the list has only just come. */
 	function onkeydown(event: KeyboardEvent) {
-		if (event.key !== 'Tab' || event.shiftKey || !takesOnTab || !open) return;
-		const marked = document.getElementById(field?.getAttribute('aria-activedescendant') ?? '');
-		const id = marked?.getAttribute('data-value');
-		if (!id) return;
+		const takes = event.key === 'Enter' || (event.key === 'Tab' && takesOnTab && !event.shiftKey);
+		if (!takes || !open || event.isComposing) return;
 		event.preventDefault();
-		void take(id);
+		const marked = document.getElementById(field?.getAttribute('aria-activedescendant') ?? '');
+		void take(marked?.getAttribute('data-value') ?? String(options[0]!.id));
 	}
 </script>
 
