@@ -1,14 +1,15 @@
-import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, mkdtempSync } from 'node:fs';
+import { execFile, execFileSync, spawn } from 'node:child_process';
+import { copyFileSync, cpSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { todaysFiles } from './helpers';
+import { freePort, MADE, startServer } from './own-books';
 
 const tool = (name: string) => resolve(`build/tools/${name}.js`);
 const env = (folder: string) => ({
 	...process.env,
-	DATA_DIR: folder,
+	DATA_DIR: resolve(folder),
 	ODD_PENNY_ROOT: resolve('.'),
 	NODE_ENV: 'production'
 });
@@ -50,4 +51,47 @@ test('killed at any moment of an import, the file is in whole or not at all', as
 	expect(counts.size).toBeLessThanOrEqual(2);
 	expect([...counts].every((n) => n === 0 || n > 30)).toBe(true);
 	expect(Math.max(...counts)).toBeGreaterThan(30);
+});
+
+test('several processes write to the same books at once, and each finds its own in them', async () => {
+	test.setTimeout(120_000);
+	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-together-'));
+	cpSync(MADE.fresh, folder, { recursive: true });
+	const server = await startServer(await freePort(), folder);
+	try {
+		// The running application takes one file from its inbox while two tools bring in the others, and one of them again.
+		const statement = (id: string) =>
+			`<Document xmlns="urn:iso:std:iso:20022:tech:xsd:camt.053.001.08"><BkToCstmrStmt><Stmt><Id>${id}</Id><Acct><Id><IBAN>GB89ZZAM30990114402817</IBAN></Id><Ccy>GBP</Ccy></Acct>${Array.from(
+				{ length: 400 },
+				(_, n) =>
+					`<Ntry><NtryRef>${id}-${n}</NtryRef><Amt Ccy="GBP">${n + 1}.00</Amt><CdtDbtInd>CRDT</CdtDbtInd><Sts><Cd>BOOK</Cd></Sts><BookgDt><Dt>2026-10-29</Dt></BookgDt><AcctSvcrRef>${id}-${n}</AcctSvcrRef></Ntry>`
+			).join('')}</Stmt></BkToCstmrStmt></Document>`;
+		const files = ['T1', 'T2', 'T3'].map((id) => {
+			const path = join(folder, `${id}.xml`);
+			writeFileSync(path, statement(id));
+			return path;
+		});
+		copyFileSync(files[2]!, join(folder, 'inbox/T3.xml'));
+		const tools = [files[0]!, files[1]!, files[0]!].map(
+			(file) =>
+				new Promise<string>((done, failed) =>
+					execFile(process.execPath, [tool('import'), file], { env: env(folder) }, (error, out) =>
+						error ? failed(error) : done(out)
+					)
+				)
+		);
+		const said = await Promise.all(tools);
+		expect(said.filter((line) => line.includes('400 new entries'))).toHaveLength(2);
+		await expect
+			.poll(() => readdirSync(join(folder, 'inbox/done')).filter((name) => name.endsWith('T3.xml')).length, {
+				timeout: 20_000
+			})
+			.toBe(1);
+	} finally {
+		server.kill('SIGKILL');
+	}
+	const before = Number(/(\d+) receipts/.exec(prove(MADE.fresh))![1]);
+	const proof = prove(folder);
+	expect(proof).toContain('The books prove.');
+	expect(Number(/(\d+) receipts/.exec(proof)![1])).toBe(before + 1200);
 });
