@@ -9,6 +9,12 @@ export default defineConfig({
 		environment: 'node',
 		env: { LOG_LEVEL: 'silent' },
 		testTimeout: 30_000,
-		maxWorkers: 2
+		maxWorkers: 2,
+		coverage: {
+			provider: 'v8',
+			include: ['src/lib/**/*.ts', 'src/demo/**/*.ts'],
+			reporter: ['text-summary'],
+			reportsDirectory: 'test-results'
+		}
 	}
 });

@@ -41,7 +41,10 @@ const steps = [
 		'unit tests',
 		() =>
 			counted(
-				[bin('vitest'), 'run', '--reporter=dot', '--reporter=json', '--outputFile=test-results/unit.json'],
+				[
+					...[bin('vitest'), 'run', '--coverage', '--reporter=dot', '--reporter=json'],
+					'--outputFile=test-results/unit.json'
+				],
 				'test-results/unit.json',
 				(report) => [report.numPassedTests, report.numFailedTests]
 			)
