@@ -4,14 +4,13 @@
 		createSortedRowModel,
 		createTable,
 		rowSortingFeature,
-		sortFn_alphanumeric,
 		tableFeatures
 	} from '@tanstack/svelte-table';
 	import { DropdownMenu } from 'bits-ui';
 	import { onMount, type Snippet } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { page } from '$app/state';
-	import { asPastedText, nextSorting, readSorting, type TableColumn } from './table-columns';
+	import { asPastedText, compareValues, nextSorting, readSorting, type TableColumn } from './table-columns';
 
 	/**
 	 * A list of rows. Headings sort (the order stands in the address, so that a link shows the same), columns can be left out (kept
@@ -45,9 +44,10 @@
 	const features = tableFeatures({
 		rowSortingFeature,
 		columnVisibilityFeature,
-		sortedRowModel: createSortedRowModel(),
-		sortFns: { alphanumeric: sortFn_alphanumeric }
+		sortedRowModel: createSortedRowModel()
 	});
+	const byValue = (a: { getValue: (id: string) => unknown }, b: typeof a, id: string) =>
+		compareValues(a.getValue(id) as string | number, b.getValue(id) as string | number);
 	let hidden = $state.raw<Readonly<Record<string, boolean>>>({});
 	const key = $derived(`columns of ${name}`);
 	onMount(() => {
@@ -72,7 +72,7 @@
 				id: one.id,
 				header: one.name,
 				accessorFn: (row: Row) => one.value?.(row) ?? '',
-				sortFn: 'alphanumeric' as const,
+				sortFn: byValue,
 				enableHiding: !one.stays && one.name !== ''
 			}));
 		},

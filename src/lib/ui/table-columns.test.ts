@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import { asPastedText, nextSorting, readSorting, type TableColumn } from './table-columns';
+import { asPastedText, compareValues, nextSorting, readSorting, type TableColumn } from './table-columns';
 
 describe('sorting in an address', () => {
 	test.each([
@@ -19,6 +19,21 @@ describe('sorting in an address', () => {
 		expect(nextSorting({ by: 'name', down: true }, 'late')).toBe('late');
 	});
 });
+
+test.each([
+	[
+		[10, 9, -3],
+		[-3, 9, 10]
+	],
+	[
+		['AK-10', 'ak-9', 'AB-1'],
+		['AB-1', 'ak-9', 'AK-10']
+	],
+	[
+		['Östra', 'Oak', 'Zinn'],
+		['Oak', 'Östra', 'Zinn']
+	]
+])('%o is sorted as %o', (given, want) => expect([...given].sort(compareValues)).toEqual(want));
 
 describe('rows for a spreadsheet', () => {
 	const none = (() => undefined) as never;

@@ -32,6 +32,13 @@ export function readSorting(text: string | null, columns: readonly string[]): So
 	return columns.includes(by) ? { by, down } : null;
 }
 
+/** The order of two values of a column: numbers by size, words as a dictionary has them and the numbers in them by size. */
+export function compareValues(a: string | number, b: string | number): number {
+	if (typeof a === 'number' && typeof b === 'number') return a - b;
+	return COLLATOR.compare(String(a), String(b));
+}
+const COLLATOR = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
+
 /** What stands in the address after the heading of a column was pressed: upwards, downwards, then as it was. */
 export function nextSorting(now: Sorting | null, column: string): string | null {
 	if (now?.by !== column) return column;

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Table from '$lib/ui/Table.svelte';
+	import type { TableColumn } from '$lib/ui/table-columns';
+	import { plainAmount } from '$lib/words/plain-amount';
 	import { scaleLinear } from 'd3-scale';
 	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
 	import { LOST_NAMES } from '$lib/words/en-GB/lost-names';
@@ -35,7 +38,50 @@
 	const late = $derived(data.claims.filter((one) => one.deadline < today));
 	const all = $derived(data.lost.reduce((sum, one) => sum + one.base, 0));
 	const x = $derived(scaleLinear([0, Math.max(1, ...data.lost.map((one) => one.base))], [0, 100]));
+	type Row = (typeof data.claims)[number] & { readonly id: number };
+	const listed = $derived(shown.map((one): Row => ({ ...one, id: one.itemId })));
+	const age = (one: Row) => daysBetween(one.issued as Day, today as Day);
+	const columns: readonly TableColumn<Row>[] = [
+		{ id: 'choice', name: '', cell: choice, class: 'w-7' },
+		{ id: 'claim', name: 'Claim', cell: claim, value: (one) => one.number, sorts: true, stays: true },
+		{ id: 'customer', name: 'Customer', cell: customerCell, value: (one) => one.customer, sorts: true },
+		{ id: 'reason', name: 'Because of', cell: because, value: (one) => CLAIM_WORDS[one.reason], sorts: true },
+		{ id: 'owner', name: 'Followed up by', cell: ownerCell, value: (one) => one.owner, sorts: true },
+		{ id: 'deadline', name: 'Decide by', cell: deadline, value: (one) => one.deadline, sorts: true },
+		{ id: 'age', name: 'Days old', cell: ageCell, value: age, sorts: true, figures: true },
+		{
+			...{ id: 'open', name: 'Open', cell: open, sorts: true, figures: true, stays: true },
+			value: (one) => one.open,
+			copied: (one) => plainAmount(one.open, one.currency)
+		}
+	];
 </script>
+
+{#snippet choice(one: Row)}<input
+		type="checkbox"
+		class="size-6 p-1"
+		aria-label="Choose {one.number}"
+		checked={picked.has(one.itemId)}
+		disabled={!data.mayAct}
+		onchange={() => (picked.has(one.itemId) ? picked.delete(one.itemId) : picked.add(one.itemId))}
+	/>{/snippet}
+{#snippet claim(one: Row)}<a href="/odd-pennies/{one.number}" class="block py-0.5 font-semibold"
+		>{one.number}</a
+	>
+	<span class="block text-xs text-soft">{one.text}</span>{/snippet}
+{#snippet customerCell(one: Row)}<a class="block py-0.5" href="/customers/{one.code}">{one.customer}</a
+	>{/snippet}
+{#snippet because(one: Row)}{CLAIM_WORDS[one.reason]}{#if one.note}<span class="block text-xs text-soft"
+			>“{one.note}”</span
+		>{/if}{/snippet}
+{#snippet ownerCell(one: Row)}{one.owner}{/snippet}
+{#snippet deadline(one: Row)}<span class={one.deadline < today ? 'text-oxblood' : ''}
+		>{shortDay(one.deadline, today)}</span
+	>{/snippet}
+{#snippet ageCell(one: Row)}<span class="text-soft">{age(one)}</span>{/snippet}
+{#snippet open(one: Row)}{one.currency === data.base
+		? amount(one.open, one.currency)
+		: money(one.open, one.currency)}{/snippet}
 
 <svelte:head><title>Odd pennies · Odd Penny</title></svelte:head>
 
@@ -88,50 +134,9 @@
 					/></label
 				>
 			</div>
-			<table>
-				<thead
-					><tr
-						><th class="w-7"></th><th>Claim</th><th>Customer</th><th>Because of</th><th>Followed up by</th><th
-							>Decide by</th
-						><th class="num">Days old</th><th class="num">Open</th></tr
-					></thead
-				>
-				<tbody>
-					{#each shown as one (one.itemId)}
-						<tr>
-							<td
-								><input
-									type="checkbox"
-									class="size-6 p-1"
-									aria-label="Choose {one.number}"
-									checked={picked.has(one.itemId)}
-									disabled={!data.mayAct}
-									onchange={() =>
-										picked.has(one.itemId) ? picked.delete(one.itemId) : picked.add(one.itemId)}
-								/></td
-							>
-							<td
-								><a href="/odd-pennies/{one.number}" class="block py-0.5 font-semibold">{one.number}</a>
-								<span class="block text-xs text-soft">{one.text}</span></td
-							>
-							<td><a class="block py-0.5" href="/customers/{one.code}">{one.customer}</a></td>
-							<td
-								>{CLAIM_WORDS[one.reason]}{#if one.note}<span class="block text-xs text-soft"
-										>“{one.note}”</span
-									>{/if}</td
-							>
-							<td>{one.owner}</td>
-							<td class={one.deadline < today ? 'text-oxblood' : ''}>{shortDay(one.deadline, today)}</td>
-							<td class="num text-soft">{daysBetween(one.issued as Day, today as Day)}</td>
-							<td class="num"
-								>{one.currency === data.base
-									? amount(one.open, one.currency)
-									: money(one.open, one.currency)}</td
-							>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<Table name="claims" {columns} rows={listed} sortedHere>
+				{#snippet empty()}No claim is like that.{/snippet}
+			</Table>
 			{#if data.mayAct}<button
 					class="btn btn-main mt-4"
 					disabled={chosen.length === 0}

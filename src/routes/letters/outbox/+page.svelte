@@ -3,6 +3,9 @@
 	import { invalidate } from '$app/navigation';
 	import type { sendAgain } from '$lib/server/letters/commands/send-again';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import Table from '$lib/ui/Table.svelte';
+	import type { TableColumn } from '$lib/ui/table-columns';
+	import { plainAmount } from '$lib/words/plain-amount';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, money, moment, shortDay } from '$lib/words/en-GB/format';
 	import { LETTER_NAMES } from '$lib/words/en-GB/letter-text';
@@ -21,7 +24,39 @@
 		refused: 'refused',
 		failed: 'failed'
 	} as const;
+	type Row = (typeof data.rows)[number];
+	const named = (row: Row) => `${LETTER_NAMES[row.kind]} of ${shortDay(row.date, data.today ?? undefined)}`;
+	const failed = (row: Row) => row.state === 'refused' || row.state === 'failed';
+	const columns: readonly TableColumn<Row>[] = [
+		{ id: 'letter', name: 'Letter', cell: letter, value: named, stays: true },
+		{ id: 'customer', name: 'Customer', cell: customer, value: (row) => row.name },
+		{ id: 'to', name: 'To', cell: to, value: (row) => row.recipient },
+		{
+			...{ id: 'amount', name: 'Amount', cell: sum, figures: true },
+			copied: (row) => plainAmount(row.amount, row.currency)
+		},
+		{ id: 'state', name: 'State', cell: state, value: (row) => states[row.state], stays: true },
+		{ id: 'again', name: '', cell: again, figures: true }
+	];
 </script>
+
+{#snippet letter(row: Row)}<a class="font-semibold" href="/letters/outbox/{row.id}">{named(row)}</a>{/snippet}
+{#snippet customer(row: Row)}<a href="/customers/{row.code}">{row.name}</a>{/snippet}
+{#snippet to(row: Row)}<span class="text-soft">{row.recipient}</span>{/snippet}
+{#snippet sum(row: Row)}{money(row.amount, row.currency)}{/snippet}
+{#snippet state(row: Row)}<span
+		class={failed(row) ? 'font-semibold text-oxblood' : row.state === 'sent' ? 'text-patina' : 'text-copper'}
+		>{states[row.state]}</span
+	>
+	<span class="block text-xs text-soft">{failed(row) ? row.answer : moment(row.at)}</span>{/snippet}
+{#snippet again(row: Row)}{#if failed(row)}
+		<form method="POST" action="?/again" use:enhance={form.submit()}>
+			<input type="hidden" name="letterId" value={row.id} /><button
+				class="btn py-0.5"
+				disabled={!data.mayAct || form.busy}>Send again</button
+			>
+		</form>
+	{/if}{/snippet}
 
 <svelte:head><title>Outbox · Odd Penny</title></svelte:head>
 
@@ -48,50 +83,7 @@
 				: 'No letter was sent yet.'}
 	</h1>
 	<Problems problems={form.problems} />
-	<table class="mt-3">
-		<thead
-			><tr><th>Letter</th><th>Customer</th><th>To</th><th class="num">Amount</th><th>State</th><th></th></tr
-			></thead
-		>
-		<tbody>
-			{#each data.rows as row (row.id)}
-				<tr class="align-top">
-					<td
-						><a class="font-semibold" href="/letters/outbox/{row.id}"
-							>{LETTER_NAMES[row.kind]} of {shortDay(row.date, data.today ?? undefined)}</a
-						></td
-					>
-					<td><a href="/customers/{row.code}">{row.name}</a></td>
-					<td class="text-soft">{row.recipient}</td>
-					<td class="num">{money(row.amount, row.currency)}</td>
-					<td>
-						<span
-							class={row.state === 'refused' || row.state === 'failed'
-								? 'font-semibold text-oxblood'
-								: row.state === 'sent'
-									? 'text-patina'
-									: 'text-copper'}>{states[row.state]}</span
-						>
-						<span class="block text-xs text-soft"
-							>{row.state === 'refused' || row.state === 'failed' ? row.answer : moment(row.at)}</span
-						>
-					</td>
-					<td class="num">
-						{#if row.state === 'refused' || row.state === 'failed'}
-							<form method="POST" action="?/again" use:enhance={form.submit()}>
-								<input type="hidden" name="letterId" value={row.id} /><button
-									class="btn py-0.5"
-									disabled={!data.mayAct || form.busy}>Send again</button
-								>
-							</form>
-						{/if}
-					</td>
-				</tr>
-			{:else}<tr
-					><td colspan="6" class="py-6 text-soft"
-						>Choose who gets a statement or a reminder, read one, and send.</td
-					></tr
-				>{/each}
-		</tbody>
-	</table>
+	<Table name="outbox" {columns} rows={data.rows}>
+		{#snippet empty()}Choose who gets a statement or a reminder, read one, and send.{/snippet}
+	</Table>
 </div>
