@@ -21,7 +21,7 @@
 	const attributes = $derived({ name, ...form.at(name) });
 </script>
 
-<div class={['grid gap-1', classes]}>
+<div class={['grid content-start gap-1', classes]}>
 	<label class="grid gap-1">{label}{@render input(attributes)}</label>
 	<FieldError {form} {name} />
 </div>

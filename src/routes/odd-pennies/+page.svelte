@@ -68,7 +68,7 @@
 {#snippet claim(one: Row)}<a href="/odd-pennies/{one.number}" class="block py-0.5 font-semibold"
 		>{one.number}</a
 	>
-	<span class="block text-xs text-soft">{one.text}</span>{/snippet}
+	<span class="block text-xs whitespace-nowrap text-soft">{one.text}</span>{/snippet}
 {#snippet customerCell(one: Row)}<a class="block py-0.5" href="/customers/{one.code}">{one.customer}</a
 	>{/snippet}
 {#snippet because(one: Row)}{CLAIM_WORDS[one.reason]}{#if one.note}<span class="block text-xs text-soft"
@@ -98,8 +98,8 @@
 				: 'A claim is a short payment in dispute: its invoice is settled, the claim is owed until it is decided.'}
 		</p>
 		<p class="mb-3 flex gap-3">
-			<a class="btn" href="/odd-pennies/deduction-analysis">What was lost</a>
-			<a class="btn" href="/odd-pennies/small-balances">Small remainders</a>
+			<a class="btn" href="/odd-pennies/deduction-analysis">Deduction analysis</a>
+			<a class="btn" href="/odd-pennies/small-balances">Small balances</a>
 			<a class={['btn', data.waiting && 'btn-main']} href="/odd-pennies/approvals"
 				>{data.waiting ? `${data.waiting} for a supervisor` : 'Asked of a supervisor'}</a
 			>

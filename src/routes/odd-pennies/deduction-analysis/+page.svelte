@@ -60,7 +60,7 @@
 	const times = (n: number) => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
 </script>
 
-<svelte:head><title>What was lost · Odd Penny</title></svelte:head>
+<svelte:head><title>Deduction analysis · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-10">
 	<p class="text-sm"><a href="/odd-pennies">Odd pennies</a></p>

@@ -10,12 +10,12 @@
 	let { data } = $props();
 	const today = $derived(data.today ?? '');
 	const { owner } = $derived(data);
-	/** Remainders are all chosen at first, an account's documents none: what was turned round by hand is remembered. */
+	/** Small balances are all chosen at first, an account's documents none: what was turned round by hand is remembered. */
 	const turned = new SvelteSet<number>();
 	const isChosen = (id: number) => turned.has(id) === (owner !== null);
 	const chosen = $derived(data.rows.filter((row) => isChosen(row.itemId)));
 	const turn = (id: number) => (turned.has(id) ? turned.delete(id) : turned.add(id));
-	const noun = $derived(owner ? 'document' : 'remainder');
+	const noun = $derived(owner ? 'document' : 'small balance');
 	const accounts = $derived(new Set(chosen.map((row) => row.code)).size);
 	const sums = $derived.by(() => {
 		const by = new Map<string, number>();
@@ -51,7 +51,7 @@
 		form.send({ kind, note, items: chosen.map(({ itemId, version }) => ({ itemId, version })) });
 </script>
 
-<svelte:head><title>{owner ? `What ${owner.name} owes` : 'Small remainders'} · Odd Penny</title></svelte:head>
+<svelte:head><title>{owner ? `What ${owner.name} owes` : 'Small balances'} · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-24">
 	<p class="text-sm">
@@ -66,7 +66,7 @@
 				? `What ${owner.name} owes, to be written off.`
 				: `${owner.name} owes nothing.`
 			: data.rows.length
-				? `${count(data.rows.length, 'small remainder')} up to ${money(data.upTo, data.base)}.`
+				? `${count(data.rows.length, 'small balance')} up to ${money(data.upTo, data.base)}.`
 				: `Nothing up to ${money(data.upTo, data.base)} is left over.`}
 	</h1>
 	<p class="mt-1 mb-3 says">
