@@ -3,7 +3,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { ReturnClue } from '$lib/core/3-matching';
-	import type { DebitMeans } from '$lib/server/returns/queries/returns';
+	import type { DebitMeans } from '$lib/server/returns/queries/what-debit-means';
 	import { list, money, shortDay } from '$lib/words/en-GB/format';
 	import type { Done } from './done';
 

@@ -1,19 +1,16 @@
-import { and, asc, desc, eq, gt, inArray, max, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm';
 import type { FeePattern } from '../../../core/money/fee-pattern';
 import type { Answer, Habits, KeptAdvice } from '../../../core/3-matching';
 import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../../core/4-allocation/over-limits';
-import { addDays, daysBetween } from '../../../core/day/arithmetic';
+import { daysBetween } from '../../../core/day/arithmetic';
 import { DIFFERENCE_KINDS, type OpenItem } from '../../../core/model/records';
-import { type Minor, ZERO } from '../../../core/money/minor';
 import type { Person } from '../../act/person';
 import type { Db } from '../../platform/db/open';
 import {
-	act,
 	allocation,
 	bankAccount,
 	bankEntry,
 	customer,
-	document,
 	item,
 	itemState,
 	ledgerAccount,
@@ -24,7 +21,7 @@ import { habitsOf } from '../../matching/store/lessons';
 import { keptAdvices } from '../../receipts/store/kept-advices';
 import { onItsWay, type OnItsWay } from '../../receipts/store/on-its-way';
 import { isOpen, signedOpen } from '../../documents/store/is-open';
-import { itemsById, openItemsOf } from '../../documents/store/open-items';
+import { openItemsOf } from '../../documents/store/open-items';
 import { asideRuleFor } from '../../receipts/store/aside-rules';
 import { isKnownPayer } from '../../matching/store/is-known-payer';
 import { feePatternOf } from '../../matching/store/seen-fees';
@@ -35,31 +32,13 @@ import { answeredPile } from '../../services/answers/answers';
 import type { Waiting } from '../../receipts/store/waiting-receipts';
 import { defineLook, type Viewer } from '../../act/define-look';
 import { whoOwes, type FoundCustomer } from '../../customers/queries/find-customers';
-import { refundsBack, whatDebitMeans, type DebitMeans, type RefundBack } from '../../returns/queries/returns';
+import { refundsBack, type RefundBack } from '../../returns/queries/refunds-back';
+import { whatDebitMeans, type DebitMeans } from '../../returns/queries/what-debit-means';
 import { returnedPayments } from '../../returns/store/returned-payments';
 
-/** Earlier money that lies on account and can be allocated with, or without, new money. */
-export interface DeskCredit {
-	readonly receiptId: number;
-	readonly version: number;
-	readonly booked: string;
-	readonly payerName: string | null;
-	readonly onAccount: Minor;
-	/** The order that it was paid for, where it is a deposit. */
-	readonly depositFor: string | null;
-}
-
-/** An earlier payment that looks like the same again. */
-export interface Suspect {
-	readonly receiptId: number;
-	readonly booked: string;
-	readonly amount: number;
-	readonly payerName: string | null;
-	readonly text: string;
-	readonly numbers: readonly string[];
-	readonly by: string;
-}
-
+import { accountsBeside, itemsLaid } from './accounts-beside';
+import { creditsOf, type DeskCredit } from './desk-credits';
+import { suspectsOf, type Suspect } from './suspects-of';
 /** The desk without the open items, which are looked at by themselves: an account may have thousands. */
 export interface DeskFrame {
 	/** The new money; null where only credits are allocated. */
@@ -114,9 +93,6 @@ export interface Desk extends DeskFrame {
 }
 
 const HABIT = 12;
-/** Two payments of the same sum within so many days may be the same one twice; a month apart they are a habit. */
-const SUSPECT_DAYS = 24;
-
 /** Money on the desk, with its answer and the account it may be allocated to (the answer's, or another one chosen). */
 export const lookAtDesk = defineLook(
 	'reader',
@@ -241,104 +217,6 @@ async function versionOf(db: Db, accounts: readonly number[]): Promise<string> {
 		.where(and(inArray(itemState.customerId, [...accounts])))
 		.get();
 	return `${row?.last ?? 0}-${row?.count ?? 0}`;
-}
-
-/** Items that were laid when it was held, or that its answers take. */
-function itemsLaid(held: Waiting['heldOrder'], answer: Answer | null): number[] {
-	const lines = held?.lines ?? [
-		...(answer?.lines ?? []),
-		...(answer?.others ?? []).flatMap((one) => one.lines)
-	];
-	return [...new Set(lines.map((line) => line.itemId))];
-}
-
-/** Branches that the account may pay for, and accounts that were asked for or laid before. */
-async function accountsBeside(
-	db: Db,
-	ownerId: number,
-	also: readonly number[],
-	laidIds: readonly number[]
-): Promise<{ id: number; name: string }[]> {
-	const laid = laidIds.length > 0 ? await itemsById(db, laidIds) : [];
-	const wanted = [...also, ...laid.map((item) => item.customerId)].filter((id) => id !== ownerId);
-	return db
-		.select({ id: customer.id, name: customer.name })
-		.from(customer)
-		.where(or(eq(customer.parentId, ownerId), inArray(customer.id, wanted)))
-		.orderBy(asc(customer.id));
-}
-
-const CREDIT = {
-	receiptId: receipt.id,
-	version: receiptState.version,
-	booked: receipt.booked,
-	payerName: receipt.payerName,
-	onAccount: receiptState.onAccount,
-	depositFor: receiptState.depositFor
-};
-
-/** Earlier money by its receipts, whatever of it is left. */
-export async function creditsById(db: Db, receiptIds: readonly number[]): Promise<DeskCredit[]> {
-	const rows = await db
-		.select(CREDIT)
-		.from(receiptState)
-		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-		.where(inArray(receipt.id, [...receiptIds]));
-	return rows.map((row) => ({ ...row, onAccount: row.onAccount }));
-}
-
-async function creditsOf(db: Db, customerId: number, currency: string): Promise<DeskCredit[]> {
-	const rows = await db
-		.select(CREDIT)
-		.from(receiptState)
-		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-		.where(
-			and(
-				eq(receiptState.customerId, customerId),
-				gt(receiptState.onAccount, ZERO),
-				eq(receipt.currency, currency)
-			)
-		)
-		.orderBy(asc(receipt.booked), asc(receipt.id));
-	return rows.map((row) => ({ ...row, onAccount: row.onAccount }));
-}
-
-async function suspectsOf(db: Db, row: Waiting, customerId: number): Promise<Suspect[]> {
-	const rows = await db
-		.select({
-			receiptId: receipt.id,
-			booked: receipt.booked,
-			amount: receipt.amount,
-			payerName: receipt.payerName,
-			text: receipt.text,
-			actId: receiptState.actId,
-			by: act.userName
-		})
-		.from(receiptState)
-		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-		.innerJoin(act, eq(act.id, receiptState.actId))
-		.where(
-			and(
-				eq(receiptState.customerId, customerId),
-				eq(receiptState.state, 'allocated'),
-				eq(receipt.amount, row.amount),
-				eq(receipt.currency, row.currency),
-				gt(receipt.booked, addDays(row.booked, -SUSPECT_DAYS))
-			)
-		)
-		.orderBy(desc(receipt.booked))
-		.limit(3);
-	const found: Suspect[] = [];
-	for (const { actId, ...one } of rows) {
-		const settled = await db
-			.select({ number: document.number })
-			.from(allocation)
-			.innerJoin(item, eq(item.id, allocation.itemId))
-			.innerJoin(document, eq(document.id, item.documentId))
-			.where(eq(allocation.actId, actId!));
-		found.push({ ...one, numbers: [...new Set(settled.map((each) => each.number))] });
-	}
-	return found;
 }
 
 function limitsOf(limits: Limits, who: Person): LimitsOfOne {

@@ -18,7 +18,8 @@ import { itemsById, openItemsOf } from '../../documents/store/open-items';
 import type { Waiting } from '../../receipts/store/waiting-receipts';
 import { reasonsOfRecord } from '../../../words/en-GB/allocation-reason';
 import { defineLook } from '../../act/define-look';
-import { creditsById, frameOf, type Desk, type DeskCredit } from './desk';
+import { creditsById, type DeskCredit } from './desk-credits';
+import { frameOf, type Desk } from './desk';
 
 /** An allocation on the desk again, as if it were taken off: what it settled is open, what it drew on is there. */
 export interface Again {

@@ -1,6 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
-import { lookAtReturn } from '$lib/server/returns/queries/returns';
+import { lookAtReturn } from '$lib/server/returns/queries/return-desk';
 import { action } from '$lib/server/platform/http/action';
 import { returnPayment } from '$lib/server/returns/commands/return-payment';
 import type { PageServerLoad } from './$types';

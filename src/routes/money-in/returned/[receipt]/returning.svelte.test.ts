@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { day } from '$lib/core/day/day';
 import { minor } from '$lib/core/money/minor';
-import type { ReturnDesk } from '$lib/server/returns/queries/returns';
+import type { ReturnDesk } from '$lib/server/returns/queries/return-desk';
 import { Returning } from './returning.svelte';
 
 const TODAY = day('2026-10-30');

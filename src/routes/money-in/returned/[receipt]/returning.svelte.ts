@@ -4,7 +4,7 @@ import type { Day } from '$lib/core/day/day';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { minor, type Minor } from '$lib/core/money/minor';
 import { typedAmount } from '$lib/words/typed-amount';
-import type { ReturnDesk } from '$lib/server/returns/queries/returns';
+import type { ReturnDesk } from '$lib/server/returns/queries/return-desk';
 import { amount as plain, list, money, shortDay } from '$lib/words/en-GB/format';
 import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 
