@@ -1,0 +1,260 @@
+import { describe, expect, it, test } from 'vitest';
+import type { Said } from '../../core/model/act-facts';
+import { ACT_KINDS_IN_WORDS, actSentence, approvalSentence } from './act-sentence';
+import { allocationReasonSentence, reasonsOfRecord } from './allocation-reason';
+import { importedSentence } from './imported-sentence';
+import { returnReason } from './return-reasons';
+
+const gbp = { amount: 120_050, currency: 'GBP' };
+const posted: Said = {
+	kind: 'allocate-receipt',
+	facts: { ...gbp, payer: 'Marlpit Foods', customer: 'Hazel Hill' }
+};
+
+/** Each kind of act as it stands in the record. */
+const sentences: readonly (readonly [Said, string])[] = [
+	[{ kind: 'open-books', facts: { firm: 'Ashlock' } }, 'Opened the books of Ashlock'],
+	[{ kind: 'set-up-firm', facts: { firm: 'Ashlock' } }, 'Set up the books of Ashlock'],
+	[{ kind: 'add-person', facts: { name: 'Wren', role: 'clerk' } }, 'Let in Wren as clerk'],
+	[{ kind: 'change-role', facts: { name: 'Wren', role: 'none' } }, 'Shut out Wren'],
+	[{ kind: 'change-role', facts: { name: 'Wren', role: 'reader' } }, 'Made Wren reader'],
+	[
+		{ kind: 'add-bank-account', facts: { name: 'Euro', number: 'GB00' } },
+		'Added the bank account Euro (GB00)'
+	],
+	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
+	[
+		{ kind: 'set-conventions', facts: { locale: 'de-CH', timeZone: 'Europe/Zurich' } },
+		'Numbers are written as in Switzerland (German), times are those of Europe/Zurich'
+	],
+	[{ kind: 'set-limits', facts: {} }, 'Set the limits for deductions and write-offs'],
+	[
+		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: '' } },
+		'Locked the books up to 30 Sept 2026'
+	],
+	[
+		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: 'month end' } },
+		'Locked the books up to 30 Sept 2026: month end'
+	],
+	[
+		{ kind: 'unlock-period', facts: { from: '2026-09-01', reason: 'late note' } },
+		'Opened the books again from 1 Sept 2026: late note'
+	],
+	[{ kind: 'add-rates', facts: { count: 1 } }, 'Added 1 exchange rate'],
+	[{ kind: 'add-customers', facts: { count: 1200 } }, 'Added 1,200 customer accounts'],
+	[
+		{ kind: 'bring-in-customers', facts: { added: 3, skipped: 2 } },
+		'Brought in a table of customers: 3 new, 2 there already'
+	],
+	[
+		{ kind: 'set-address', facts: { letter: 'statement', customer: 'Hazel Hill' } },
+		'Set the statement address of Hazel Hill'
+	],
+	[
+		{ kind: 'forget-habit', facts: { habit: 'oldestFirst', customer: 'Hazel Hill' } },
+		'Forgot how Hazel Hill pays: the oldest first'
+	],
+	[
+		{ kind: 'forget-payer', facts: { trait: 'words', text: 'KILN 7', customer: 'Hazel Hill' } },
+		'Forgot that “KILN 7” stands for Hazel Hill'
+	],
+	[
+		{ kind: 'forget-payer', facts: { trait: 'account', text: '…2726', customer: 'Hazel Hill' } },
+		'Forgot that …2726 pays for Hazel Hill'
+	],
+	[
+		{ kind: 'issue-document', facts: { number: 'AK-1', customer: 'Hazel Hill' } },
+		'Issued AK-1 to Hazel Hill'
+	],
+	[{ kind: 'issue-by-hand', facts: { number: 'AK-1', customer: 'Hazel Hill' } }, 'Wrote AK-1 for Hazel Hill'],
+	[
+		{ kind: 'bring-in-documents', facts: { added: 3, skipped: 0 } },
+		'Brought in documents: 3 new, 0 there already'
+	],
+	[
+		{ kind: 'import-bank-file', facts: { file: 'bank.xml', entriesNew: 1, entriesKnown: 4 } },
+		'Brought in bank.xml: 1 new entry, 4 there already'
+	],
+	[
+		{ kind: 'keep-manual-receipts', facts: { added: 2, changed: 1, sums: [gbp] } },
+		'Typed 2 manual receipts, changed 1 manual receipt: £1,200.50'
+	],
+	[
+		{ kind: 'keep-manual-receipts', facts: { added: 0, changed: 1, sums: [gbp] } },
+		'Changed 1 manual receipt: £1,200.50'
+	],
+	[{ kind: 'drop-manual-receipts', facts: { count: 1, sums: [gbp] } }, 'Deleted 1 manual receipt: £1,200.50'],
+	[{ kind: 'post-manual-receipts', facts: { count: 3 } }, 'Posted 3 manual receipts'],
+	[
+		{ kind: 'make-paying-in-slip', facts: { slip: 4, count: 2, ...gbp } },
+		'Made paying-in slip 4: 2 payments, £1,200.50'
+	],
+	[
+		{ kind: 'keep-advice', facts: { customer: 'Hazel Hill', ...gbp } },
+		'Kept a remittance advice of Hazel Hill over £1,200.50'
+	],
+	[{ kind: 'drop-advice', facts: gbp }, 'Deleted a remittance advice over £1,200.50'],
+	[{ kind: 'split-receipt', facts: { parts: 3, ...gbp } }, 'Split £1,200.50 into 3 payments'],
+	[{ kind: 'join-parts', facts: { parts: 3 } }, 'Joined 3 parts of one entry again'],
+	[{ kind: 'hold-receipt', facts: { because: 'asked them' } }, 'Held a receipt: asked them'],
+	[{ kind: 'hold-receipt', facts: { because: '' } }, 'Took a receipt off hold'],
+	[{ kind: 'set-aside', facts: { account: 'Interest', ...gbp } }, 'Posted £1,200.50 to Interest'],
+	[
+		{ kind: 'book-unidentified', facts: { payer: null, ...gbp } },
+		'Booked £1,200.50 from an unnamed payer to unidentified receipts'
+	],
+	[
+		{ kind: 'match-bank-entry', facts: { method: 'cheque', reference: '101', ...gbp } },
+		'The bank shows £1,200.50 recorded before: cheque 101'
+	],
+	[
+		{ kind: 'match-bank-return', facts: { part: 'fee', customer: 'Hazel Hill', ...gbp } },
+		'The bank shows £1,200.50 of fee for a returned payment of Hazel Hill'
+	],
+	[
+		{ kind: 'match-bank-return', facts: { part: 'both', customer: 'Hazel Hill', ...gbp } },
+		'The bank shows £1,200.50 of a returned payment of Hazel Hill'
+	],
+	[posted, 'Allocated £1,200.50 from Marlpit Foods to Hazel Hill'],
+	[
+		{ kind: 'allocate-credits', facts: { customer: 'Hazel Hill', ...gbp } },
+		'Allocated £1,200.50 of credit of Hazel Hill'
+	],
+	[
+		{ kind: 'allocate-credits', facts: { customer: 'Hazel Hill', amount: 0, currency: 'GBP' } },
+		'Booked deductions of Hazel Hill'
+	],
+	[{ kind: 'post-certain', facts: { count: 31 } }, 'Posted 31 certain receipts'],
+	[
+		{ kind: 'reallocate', facts: { payer: 'Marlpit Foods', customer: 'Hazel Hill', ...gbp } },
+		'Reallocated £1,200.50 from Marlpit Foods to Hazel Hill'
+	],
+	[
+		{ kind: 'move-receipts', facts: { count: 2, customer: null } },
+		'Took 2 receipts off to be allocated again'
+	],
+	[{ kind: 'move-receipts', facts: { count: 1, customer: 'Hazel Hill' } }, 'Moved 1 receipt to Hazel Hill'],
+	[
+		{ kind: 'reinstate', facts: { of: posted } },
+		'Reinstated: Allocated £1,200.50 from Marlpit Foods to Hazel Hill'
+	],
+	[{ kind: 'undo-posting', facts: { of: { text: 'Placed 1.00 GBP' } } }, 'Undid: Placed 1.00 GBP'],
+	[{ kind: 'undo-acts', facts: { count: 3, of: null } }, 'Undid 3 postings'],
+	[
+		{ kind: 'undo-acts', facts: { count: 1, of: { kind: 'post-certain', facts: { count: 2 } } } },
+		'Undid: Posted 2 certain receipts'
+	],
+	[
+		{ kind: 'write-off-small-balances', facts: { count: 2, sums: [gbp, { amount: 5, currency: 'EUR' }] } },
+		'Wrote off 2 small balances: £1,200.50 and €0.05'
+	],
+	[
+		{ kind: 'return-payment', facts: { payer: 'Marlpit Foods', ...gbp } },
+		'£1,200.50 from Marlpit Foods came back'
+	],
+	[
+		{ kind: 'undo-return', facts: { of: { kind: 'return-payment', facts: { payer: null, ...gbp } } } },
+		'Undid: £1,200.50 from an unnamed payer came back'
+	],
+	[{ kind: 'make-refund-file', facts: { count: 2 } }, 'Made a file of 2 refunds for the bank'],
+	[{ kind: 'decide-claims', facts: { count: 2, note: 'photos seen' } }, 'Decided 2 claims (photos seen)'],
+	[
+		{
+			kind: 'decide-claim',
+			facts: { number: 'CL-1', currency: 'GBP', allowed: 100, billedBack: 200, writtenOff: 300, note: '' }
+		},
+		'Decided CL-1: £1.00 allowed, £2.00 billed back, £3.00 written off'
+	],
+	[{ kind: 'note-claim', facts: { number: 'CL-1', text: 'rang Despatch' } }, 'Noted on CL-1: rang Despatch'],
+	[
+		{ kind: 'file-claim', facts: { number: 'CL-1', files: ['a.jpg', 'b.jpg'] } },
+		'Kept a.jpg and b.jpg with CL-1'
+	],
+	[
+		{
+			kind: 'change-claim',
+			facts: { number: 'CL-1', reason: 'damaged', owner: 'Wren', deadline: '2026-11-13' }
+		},
+		'Changed CL-1: Wren, by 13 Nov 2026'
+	],
+	[
+		{
+			kind: 'ask-approval',
+			facts: { about: { code: 'allocate', sum: gbp, payer: 'Marlpit Foods', customer: 'Hazel Hill' } }
+		},
+		'Asked a supervisor: post £1,200.50 from Marlpit Foods to Hazel Hill'
+	],
+	[
+		{
+			kind: 'answer-approval',
+			facts: { answer: 'refuse', about: { code: 'text', text: 'write off £5.00' }, why: 'ask again' }
+		},
+		'Did not agree: write off £5.00 (ask again)'
+	],
+	[{ kind: 'send-letters', facts: { letter: 'returned', count: 1 } }, 'Sent 1 returned-payment notice'],
+	[{ kind: 'send-again', facts: { subject: 'Statement of account' } }, 'Sent again: Statement of account']
+];
+
+describe('an act in the record', () => {
+	test.each(sentences.map(([said, want]) => [want, said] as const))('%s', (want, said) =>
+		expect(actSentence(said)).toBe(want)
+	);
+	it('of every kind stands above', () => {
+		const kinds = new Set(sentences.flatMap(([said]) => ('kind' in said ? [said.kind] : [])));
+		expect(ACT_KINDS_IN_WORDS.filter((kind) => !kinds.has(kind))).toEqual([]);
+	});
+	it('of a kind that nobody knows is shown by its kind', () =>
+		expect(actSentence({ kind: 'count-the-kilns', facts: {} } as never)).toBe('count-the-kilns'));
+});
+
+test.each([
+	[
+		{ code: 'write-off-claims' as const, sums: [{ ...gbp, number: 'CL-1' }], note: 'old' },
+		'write off £1,200.50 of CL-1 (old)'
+	],
+	[
+		{ code: 'write-off' as const, sums: [gbp], documents: 3, number: null, note: '' },
+		'write off £1,200.50 of 3 documents'
+	],
+	[
+		{ code: 'write-off' as const, sums: [gbp], documents: 1, number: 'AK-1', note: '' },
+		'write off £1,200.50 of AK-1'
+	]
+])('a supervisor is asked to %o', (about, want) => expect(approvalSentence(about)).toBe(want));
+
+test.each([
+	[
+		{ code: 'recorded-by-hand', by: 'Wren', method: 'cheque', reference: '101' } as const,
+		'Recorded by hand by Wren: cheque 101.'
+	],
+	[{ code: 'written-off', note: '' } as const, 'Written off with other small balances.'],
+	[{ code: 'written-off', note: 'too small to ask for' } as const, 'too small to ask for'],
+	[{ code: 'not-as-proposed' } as const, 'Allocated otherwise than was proposed.'],
+	['As an earlier version wrote it.', 'As an earlier version wrote it.']
+])('%o is why it was allocated', (reason, want) => {
+	expect(allocationReasonSentence(reason)).toBe(want);
+	expect(reasonsOfRecord(JSON.stringify({ reasons: [reason] }))).toEqual([want]);
+});
+it('a record without reasons has none', () => expect(reasonsOfRecord('{}')).toEqual([]));
+
+test.each([
+	['AM04', 'not enough money on the account (AM04)'],
+	['refer', 'cheque not paid: refer to drawer'],
+	['ZZ99', 'ZZ99']
+])('a payment that came back for %s', (code, want) => expect(returnReason(code)).toBe(want));
+
+describe('what came of a bank file', () => {
+	const result = { name: 'bank.xml', entriesNew: 3, entriesKnown: 0, before: null };
+	const statement = { notBooked: 0, balanceChecked: true };
+	test.each([
+		[{ ...result, statements: [statement] }, 'bank.xml: 3 new entries. The balance agrees.'],
+		[
+			{ ...result, entriesKnown: 1, statements: [{ notBooked: 2, balanceChecked: false }] },
+			'bank.xml: 3 new entries. 1 entry was in the books already and stayed as they are. 2 entries are not booked by the bank yet and will come again. 1 statement has no balances, so nothing could be checked against them.'
+		],
+		[
+			{ ...result, statements: [], before: { who: 'Wren', at: '2026-10-30T14:05:00.000Z' } },
+			'bank.xml was brought in before, by Wren on 30 Oct 2026, 14:05. Nothing was changed.'
+		]
+	])('is said', (imported, want) => expect(importedSentence(imported as never)).toBe(want));
+});
