@@ -200,3 +200,45 @@ it('the journal shows acts with their lines; balances come to nothing and the ba
 	expect([bank!.ledgerBalance, bank!.waiting, bank!.closing]).toEqual([400, 2650, 3050]);
 	expect(bank!.opening + bank!.ledgerBalance + bank!.waiting).toBe(bank!.closing);
 });
+
+describe('lists in the order that was asked for', () => {
+	const openItems = async (by: string, down: boolean) => {
+		const query = { facet: 'all' as const, text: '', page: null, sorting: { by, down } };
+		return (await lookAtOpenItems(books.db, query, viewer)).rows;
+	};
+	test.each([
+		['number', (row: { number: string }) => row.number],
+		['customer', (row: { customer: string }) => row.customer.toLowerCase()],
+		['due', (row: { due: string }) => row.due],
+		['total', (row: { total: number }) => row.total],
+		['open', (row: { open: number; kind: string }) => (row.kind === 'credit_note' ? -row.open : row.open)]
+	] as const)('open items by %s, up and down', async (by, value) => {
+		const up = (await openItems(by, false)).map(value as never) as (string | number)[];
+		const down = (await openItems(by, true)).map(value as never);
+		expect(up.length).toBeGreaterThan(2);
+		expect(up).toEqual([...up].sort((a, b) => (a < b ? -1 : a > b ? 1 : 0)));
+		expect(down).toEqual([...up].reverse());
+	});
+	it('open items by nothing that is a column are in their usual order, and all of them are there', async () => {
+		const usual = (await lookAtOpenItems(books.db, { facet: 'all', text: '', page: 0 }, viewer)).rows;
+		expect(await openItems('password', true)).toEqual(usual.length > 0 ? [...usual].reverse() : []);
+	});
+	test.each(['code', 'name', 'items', 'late', 'owed'] as const)(
+		'customers by %s, up and down',
+		async (by) => {
+			const list = async (down: boolean) =>
+				(await lookAtCustomers(books.db, { text: '', page: null, sorting: { by, down } }, viewer)).rows;
+			const values = (rows: Awaited<ReturnType<typeof list>>) => rows.map((row) => row[by]);
+			const up = values(await list(false));
+			expect(up).toHaveLength(3);
+			expect(up).toEqual([...up].sort((a, b) => (a < b ? -1 : a > b ? 1 : 0)));
+			expect(values(await list(true))).toEqual([...up].reverse());
+		}
+	);
+	it('an amount is found as it is typed, with a point or a comma', async () => {
+		for (const text of ['100.00', '100,00', '1.00']) {
+			const { rows } = await lookAtOpenItems(books.db, { facet: 'all', text, page: 0 }, viewer);
+			expect(rows.map((row) => row.number)).toEqual(text === '1.00' ? [] : ['AK-5']);
+		}
+	});
+});
