@@ -29,6 +29,13 @@ module.exports = {
 			to: { path: '^src/lib/core/3-matching/', pathNot: '^src/lib/core/3-matching/index\\.ts$' }
 		},
 		{
+			name: 'words-have-one-face',
+			comment: 'the language is chosen in words/index',
+			severity: 'error',
+			from: { pathNot: '^src/lib/words/' },
+			to: { path: '^src/lib/words/en-GB/' }
+		},
+		{
 			name: 'model-has-no-stage',
 			severity: 'error',
 			from: { path: '^src/lib/core/(money|day|model|text)/' },

@@ -4,11 +4,14 @@ import { STERLING } from '../src/demo/firm';
 import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
 import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
 import { bookOf, must } from './books';
+import { givePast } from './give-past';
 import { inBrowser } from './in-browser';
 
 const RECEIPTS = 2_000;
 const ITEMS = 5_000;
 const TIMES = 15;
+/** Payments of the account in two years before. */
+const PAST = 1_500;
 /** So many milliseconds until all receipts are answered. */
 const ANSWERED = 180_000;
 const KEYS = [
@@ -23,6 +26,7 @@ const KEYS = [
 export async function deskKeys(say: (what: string, figure: string) => void): Promise<void> {
 	if (!existsSync('/usr/bin/chromium')) return say('keys: Chromium is missing, not measured', '–');
 	const { books, folder } = await bookOf(1, ITEMS);
+	await givePast(books, 1, PAST);
 	const entries = Array.from({ length: RECEIPTS }, (_, i) => ({
 		amount: 100_003 + i * 7,
 		booked: '2026-10-29',

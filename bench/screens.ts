@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { bookOf } from './books';
+import { givePast } from './give-past';
 import { inBrowser } from './in-browser';
 
 const PATHS = [
@@ -14,10 +15,14 @@ const PATHS = [
 	'/books'
 ];
 
+/** Payments in two years before. */
+const PAST = 5_000;
+
 /** First byte and full render of each screen with 100,000 open items, in Chromium against the built server. */
 export async function screens(say: (what: string, figure: string) => void): Promise<void> {
 	if (!existsSync('/usr/bin/chromium')) return say('screens: Chromium is missing, not measured', '–');
 	const { books, folder } = await bookOf(10_000, 100_000);
+	await givePast(books, 10_000, PAST);
 	await books.close();
 	await inBrowser(folder, async (page, base) => {
 		for (const path of PATHS) {

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { ModeWatcher, toggleMode } from 'mode-watcher';
 	import { Toaster } from 'svelte-sonner';
-	import { weekDay } from '$lib/words/en-GB/format';
+	import { weekDay } from '$lib/words';
 	import Menu from '$lib/ui/Menu.svelte';
 	import SearchDialog from '$lib/trade/search/SearchDialog.svelte';
 	let { data, children } = $props();

@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, list, money, shortDay } from '$lib/words';
 	/** So many milliseconds until receipts that are being answered are asked for again. */
 	const ASK_AGAIN = 2_000;
 	let { data } = $props();

@@ -3,10 +3,9 @@ import { basename } from 'node:path';
 import { importBankFile } from '../lib/server/receipts/commands/import-bank-file';
 import { perform } from '../lib/server/act/perform';
 import { APPLICATION, bookDay, clock, openOwnBooks } from '../lib/server/app';
-import { importedSentence } from '../lib/words/en-GB/imported-sentence';
+import { importedSentence, problemSentence } from '../lib/words';
 import { readBankFile } from '../lib/server/receipts/store/read-bank-file';
 import { checkedConfig } from './checked-config';
-import { problemSentence } from '../lib/words/en-GB/problem-sentence';
 
 const files = process.argv.slice(2);
 if (files.length === 0) {

@@ -14,7 +14,7 @@ import { decodeText } from '../lib/server/platform/files/decode-text';
 import { readBankFile } from '../lib/server/receipts/store/read-bank-file';
 import { runTrial } from '../lib/server/trial/run-trial';
 import { parseTable } from '../lib/tables/parse-table';
-import { problemSentence } from '../lib/words/en-GB/problem-sentence';
+import { problemSentence } from '../lib/words';
 
 const USAGE =
 	'npm run -s trial -- --customers customers.csv --invoices invoices.csv --bank bank.xml [--bank …] [--history history.csv] [--today 2026-10-30] [--base-currency GBP] --out result.json';

@@ -2,7 +2,7 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { getTableConfig, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { is } from 'drizzle-orm';
 import { expect, it } from 'vitest';
-import { ACT_KINDS_IN_WORDS } from '../words/en-GB/act-sentence';
+import { ACT_KINDS_IN_WORDS } from '../words';
 import * as schema from './platform/db/schema';
 
 const glossary = readFileSync('docs/glossary.md', 'utf8');

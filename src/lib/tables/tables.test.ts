@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { CUSTOMER_COLUMNS, readCustomers } from '../core/1-open-items/read-customers';
 import { DOCUMENT_COLUMNS, readDocuments } from '../core/1-open-items/read-documents';
-import { problemSentence } from '../words/en-GB/problem-sentence';
+import { problemSentence } from '../words';
 import { parseTable } from './parse-table';
 
 const told = (result: ReturnType<typeof parseTable> | ReturnType<typeof readDocuments>) =>

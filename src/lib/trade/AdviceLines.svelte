@@ -1,7 +1,6 @@
 <script lang="ts">
 	import type { MatchedLine } from '$lib/core/3-matching';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
-	import { amount } from '$lib/words/en-GB/format';
+	import { DIFFERENCE_NAMES, amount } from '$lib/words';
 	/** The lines of a remittance advice, what each is tied to, and what does not add up, line by line. */
 	let { lines, currency }: { lines: readonly MatchedLine[]; currency: string } = $props();
 </script>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Aged } from '$lib/core/model/aged';
 	import { BUCKETS } from '$lib/core/model/aged';
-	import { amount } from '$lib/words/en-GB/format';
+	import { amount } from '$lib/words';
 	/** How old what is owed is: paler is younger. */
 	let { aged, currency, wide = 110 }: { aged: Aged; currency: string; wide?: number } = $props();
 	const names = {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Combobox, { type FieldAttributes } from '$lib/ui/Combobox.svelte';
-	import { money } from '$lib/words/en-GB/format';
+	import { money } from '$lib/words';
 	import type { FoundCustomer } from '../server/customers/queries/find-customers';
 	import { CustomerSearch } from './find-customers.svelte';
 

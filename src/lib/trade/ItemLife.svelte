@@ -2,8 +2,7 @@
 	import type { lookAtItem } from '$lib/server/documents/queries/item-life';
 	import type { DifferenceKind } from '$lib/core/model/records';
 	import Coin from '$lib/ui/Coin.svelte';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
-	import { amount, money, moment, shortDay } from '$lib/words/en-GB/format';
+	import { DIFFERENCE_NAMES, amount, money, moment, shortDay } from '$lib/words';
 	/** An item with its life: issued, paid, what was taken back, and by whom. */
 	let {
 		life,

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleBand, scaleLinear } from 'd3-scale';
-	import { amount, shortMonth as name } from '$lib/words/en-GB/format';
+	import { amount, shortMonth as name } from '$lib/words';
 
 	/** Stacked columns by month: what each kind came to, the largest kind lowest; gains stand below the line. */
 	let {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { loadProof } from './load-proof';
-	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	/** The proof reads everything: the page shows at once, the proof when it is done. */
 	const proof = loadProof();

@@ -5,7 +5,7 @@
 	import { plainAmount } from '$lib/words/plain-amount';
 	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
-	import { amount, count } from '$lib/words/en-GB/format';
+	import { amount, count } from '$lib/words';
 	let { data } = $props();
 	type Row = (typeof data.rows)[number];
 	const columns: readonly TableColumn<Row>[] = $derived([

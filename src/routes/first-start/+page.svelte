@@ -5,7 +5,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { BRITISH, LOCALES } from '$lib/words/conventions';
-	import { landOf } from '$lib/words/en-GB/land-of';
+	import { landOf } from '$lib/words';
 	let { data, form } = $props();
 	const fields = [
 		['firm', 'Name of the firm', 'text'],

@@ -10,7 +10,7 @@
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/letters/queries/letters';
-	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, list, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const keyOf = (row: { customerId: number; currency: string }) => `${row.customerId} ${row.currency}`;
 	const fromKey = (key: string) => {

@@ -3,9 +3,7 @@
 	import type { TableColumn } from '$lib/ui/table-columns';
 	import { plainAmount } from '$lib/words/plain-amount';
 	import { scaleLinear } from 'd3-scale';
-	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
-	import { LOST_NAMES } from '$lib/words/en-GB/lost-names';
-	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { CLAIM_WORDS, LOST_NAMES, amount, count, list, money, shortDay } from '$lib/words';
 	import { daysBetween } from '$lib/core/day/arithmetic';
 	import type { Day } from '$lib/core/day/day';
 	import { SvelteSet } from 'svelte/reactivity';

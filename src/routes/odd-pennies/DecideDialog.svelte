@@ -6,7 +6,7 @@
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { amount, count, money } from '$lib/words/en-GB/format';
+	import { amount, count, money } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 
 	/** Decides claims, whole or in parts: allowed, owed again, or written off. */

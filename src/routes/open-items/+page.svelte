@@ -7,7 +7,7 @@
 	import { page } from '$app/state';
 	import Coin from '$lib/ui/Coin.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, list, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const names = {
 		all: 'All',

@@ -3,8 +3,7 @@ import { age } from '../6-reports/age';
 import { day } from '../day/day';
 import type { OpenItem } from '../model/records';
 import { minor } from '../money/minor';
-import { letterPage } from '../../words/en-GB/letter-page';
-import { mailText } from '../../words/en-GB/letter-text';
+import { letterPage, mailText } from '../../words';
 import { writeLetter, type LetterOrder } from './write-letter';
 import { sampleItem } from '../model/sample-item';
 

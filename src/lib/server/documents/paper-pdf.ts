@@ -1,7 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { Paper } from '../../core/7-letters/paper';
-import { amount, money, percent, shortDay } from '../../words/en-GB/format';
-import { paperText } from '../../words/en-GB/paper-text';
+import { amount, money, percent, shortDay, paperText } from '../../words';
 import { address, headCell, LEDGER, pagePdf, SOFT, sumLine } from '../platform/pdf/page-layout';
 
 /** An invoice, credit note or charge as PDF on A4; the same document gives the same bytes. */

@@ -1,6 +1,6 @@
 import MailComposer from 'nodemailer/lib/mail-composer/index.js';
 import type { Letter } from '../../core/7-letters/letter';
-import { mailText } from '../../words/en-GB/letter-text';
+import { mailText } from '../../words';
 
 export interface Composed {
 	readonly eml: Buffer;

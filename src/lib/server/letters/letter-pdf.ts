@@ -1,8 +1,7 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { BUCKETS } from '../../core/model/aged';
 import type { Letter } from '../../core/7-letters/letter';
-import { amount, money, shortDay } from '../../words/en-GB/format';
-import { letterSum, letterText } from '../../words/en-GB/letter-text';
+import { amount, money, shortDay, letterSum, letterText } from '../../words';
 import { address, COPPER, headCell, LEDGER, pagePdf, SOFT, sumLine } from '../platform/pdf/page-layout';
 
 const BUCKET_NAMES = {

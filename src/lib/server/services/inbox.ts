@@ -1,13 +1,12 @@
 import { createReadStream } from 'node:fs';
 import { mkdir, readdir, rename, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { problemSentence } from '../../words/en-GB/problem-sentence';
+import { problemSentence, importedSentence } from '../../words';
 import { importBankFile } from '../receipts/commands/import-bank-file';
 import { perform } from '../act/perform';
 import type { CallContext } from '../act/define-act';
 import { logFailure } from '../platform/log';
 import type { Books } from '../platform/db/open';
-import { importedSentence } from '../../words/en-GB/imported-sentence';
 import { readBankFile } from '../receipts/store/read-bank-file';
 
 export interface Inbox {

@@ -20,7 +20,7 @@ import { toDecimal } from '../../core/money/to-decimal';
 import { addDays } from '../../core/day/arithmetic';
 import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
-import { reasonSentence } from '../../words/en-GB/reason-sentence';
+import { reasonSentence } from '../../words';
 
 export interface TrialReceipt {
 	readonly entryRef: string;

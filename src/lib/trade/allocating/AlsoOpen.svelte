@@ -3,9 +3,8 @@
 	import Coin from '$lib/ui/Coin.svelte';
 	import More from '$lib/ui/More.svelte';
 	import type { OpenItem } from '$lib/core/model/records';
-	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, money, shortDay, whyNotSentence } from '$lib/words';
 	import { whyNot } from '$lib/core/3-matching';
-	import { whyNotSentence } from '$lib/words/en-GB/why-not-sentence';
 	import { itemText, settledShare, standing } from './item-words';
 	import type { Allocating } from './allocating.svelte';
 	import SetsHere from './SetsHere.svelte';

@@ -1,9 +1,7 @@
 <script lang="ts">
 	import { lessonsOf, matchAdvice } from '$lib/core/3-matching';
-	import { habitSentence } from '$lib/words/en-GB/habit-sentence';
+	import { habitSentence, count, money, shortDay, returnedMark } from '$lib/words';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import { count, money, shortDay } from '$lib/words/en-GB/format';
-	import { returnedMark } from '$lib/words/en-GB/returned-mark';
 	import AlsoOpen from './AlsoOpen.svelte';
 	import BankWords from './BankWords.svelte';
 	import Habit from './Habit.svelte';

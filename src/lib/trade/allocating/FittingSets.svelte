@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { count, money, whole } from '$lib/words/en-GB/format';
+	import { count, money, whole } from '$lib/words';
 	import { findFittingSets } from './find-fitting-sets';
 	import type { FittingSet, FittingSets } from '../../server/matching/queries/who-could-owe';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { amount } from '$lib/words/en-GB/format';
+	import { amount } from '$lib/words';
 	import type { FeeKind } from '$lib/core/model/posting';
 	import type { Allocating } from './allocating.svelte';
 

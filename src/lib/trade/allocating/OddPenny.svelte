@@ -4,9 +4,7 @@
 	import { CLAIM_REASONS } from '$lib/core/model/claim';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-	import { amount, money, percent, shortDay } from '$lib/words/en-GB/format';
-	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import { amount, money, percent, shortDay, CLAIM_WORDS, DIFFERENCE_NAMES } from '$lib/words';
 	import { GAP_NAMES, type Allocating } from './allocating.svelte';
 
 	/** The question about the odd penny: what is missing, or what is left over, and what it is called. */

@@ -2,8 +2,7 @@
 	import { daysBetween } from '$lib/core/day/arithmetic';
 	import Coin from '$lib/ui/Coin.svelte';
 	import type { OpenItem } from '$lib/core/model/records';
-	import { amount, shortDay } from '$lib/words/en-GB/format';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import { amount, shortDay, DIFFERENCE_NAMES } from '$lib/words';
 	import type { Allocating } from './allocating.svelte';
 	import { itemText, settledShare } from './item-words';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { count, money, whole } from '$lib/words/en-GB/format';
+	import { count, money, whole } from '$lib/words';
 	import type { OpenItem } from '../../core/model/records';
 	import type { Allocating } from './allocating.svelte';
 	import { SetsHere } from './sets-here.svelte';

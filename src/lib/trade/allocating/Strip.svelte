@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
-	import { amount, money } from '$lib/words/en-GB/format';
+	import { amount, money } from '$lib/words';
 	import type { Allocating } from './allocating.svelte';
 
 	/** The receipt as a length, what it pays lying on it to scale; what is left over or missing is hatched. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { money } from '$lib/words/en-GB/format';
+	import { money } from '$lib/words';
 	import type { FoundCustomer } from '../../server/customers/queries/find-customers';
 	import CustomerField from '../CustomerField.svelte';
 	import FittingSets from './FittingSets.svelte';

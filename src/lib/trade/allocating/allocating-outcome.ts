@@ -6,10 +6,7 @@ import type { FeeKind, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import type { Desk } from '../../server/allocation/queries/desk';
-import { DIFFERENCE_NAMES } from '../../words/en-GB/difference-names';
-import { list, money } from '../../words/en-GB/format';
-import { overLimitSentence } from '../../words/en-GB/over-limit-sentence';
-import { problemSentence } from '../../words/en-GB/problem-sentence';
+import { DIFFERENCE_NAMES, list, money, overLimitSentence, problemSentence } from '../../words';
 
 export interface Outcome {
 	readonly ok: boolean;

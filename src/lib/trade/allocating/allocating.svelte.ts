@@ -6,7 +6,7 @@ import type { FeeKind, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, ZERO, type Minor } from '../../core/money/minor';
 import { typedAmount } from '../../words/typed-amount';
-import { money } from '../../words/en-GB/format';
+import { money } from '../../words';
 import type { Desk } from '../../server/allocation/queries/desk';
 import type { AllocationInput } from '../../server/allocation/allocation-input';
 import { outcomeOf } from './allocating-outcome';

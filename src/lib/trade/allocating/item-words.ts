@@ -1,5 +1,5 @@
 import type { OpenItem } from '../../core/model/records';
-import { amount } from '../../words/en-GB/format';
+import { amount } from '../../words';
 
 /** What an item is for: its words, instalment, order, and whose it is where that is another account. */
 export function itemText(item: OpenItem, owners: Readonly<Record<number, string>>): string {

@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import Coin from '$lib/ui/Coin.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { money, shortDay } from '$lib/words/en-GB/format';
+	import { money, shortDay } from '$lib/words';
 	import { BookSearch } from './book-search.svelte';
 
 	/** Finds anything in the books, and goes there. */

@@ -1,8 +1,7 @@
 <script lang="ts">
-	import { amount, moment, shortDay } from '$lib/words/en-GB/format';
+	import { amount, moment, shortDay, actSentence } from '$lib/words';
 	import type { reinstate } from '$lib/server/allocation/commands/reinstate';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
-	import { actSentence } from '$lib/words/en-GB/act-sentence';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	let { data } = $props();

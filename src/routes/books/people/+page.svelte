@@ -2,11 +2,10 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import type { addPerson, changeRole } from '$lib/server/people/commands/people';
-	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { actSentence, moment } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { moment } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const roleForm = new ActForm<typeof changeRole>('?/role', { done: () => void toast('Changed.') });
 	const addForm = new ActForm<typeof addPerson>('?/add', { done: () => void toast('They may sign in now.') });

@@ -1,11 +1,10 @@
 <script lang="ts">
 	import { toast } from 'svelte-sonner';
 	import type { lockPeriod, unlockPeriod } from '$lib/server/periods/commands/lock-period';
-	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { actSentence, count, moment, shortDay } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, moment, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const today = $derived(data.today ?? '');
 	let reason = $state('');

@@ -3,8 +3,7 @@
 	import { toast } from 'svelte-sonner';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, shortDay } from '$lib/words/en-GB/format';
-	import { rateText } from '$lib/words/en-GB/rate-text';
+	import { count, shortDay, rateText } from '$lib/words';
 	import type { ActionResult } from '@sveltejs/kit';
 	import type { addRates } from '$lib/server/firm/commands/add-rates';
 	import { ActForm } from '$lib/trade/act-form.svelte';

@@ -1,8 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { actSentence } from '$lib/words/en-GB/act-sentence';
-	import { count, moment, shortDay } from '$lib/words/en-GB/format';
+	import { actSentence, count, moment, shortDay } from '$lib/words';
 	let { data } = $props();
 	/** So many parts of a decision are listed with it. */
 	const PARTS_SHOWN = 12;

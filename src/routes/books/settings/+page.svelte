@@ -10,10 +10,8 @@
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
 	import { typedAmount } from '$lib/words/typed-amount';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
+	import { DIFFERENCE_NAMES, landOf, amount } from '$lib/words';
 	import { LOCALES } from '$lib/words/conventions';
-	import { landOf } from '$lib/words/en-GB/land-of';
-	import { amount } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
 		done: () => void toast('The limits hold from now on.')

@@ -3,10 +3,7 @@
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import WhatIsKnown from './WhatIsKnown.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
-	import { returnedMark } from '$lib/words/en-GB/returned-mark';
-	import { ledgerWords } from '$lib/words/en-GB/ledger-words';
-	import { amount, list, moment, money, shortDay } from '$lib/words/en-GB/format';
-	import { LETTER_NAMES } from '$lib/words/en-GB/letter-text';
+	import { returnedMark, ledgerWords, amount, list, moment, money, shortDay, LETTER_NAMES } from '$lib/words';
 	let { data } = $props();
 	const account = $derived(data.account);
 	const customer = $derived(account.customer);

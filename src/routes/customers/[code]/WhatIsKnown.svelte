@@ -3,8 +3,7 @@
 	import type { forgetPayer as forgetPayerAct } from '$lib/server/matching/commands/forget-payer';
 	import { toast } from 'svelte-sonner';
 	import type { Habits, Lesson, PayerLesson } from '$lib/core/3-matching';
-	import { habitSentence, LESSON_NAMES } from '$lib/words/en-GB/habit-sentence';
-	import { payerSentence } from '$lib/words/en-GB/payer-sentence';
+	import { habitSentence, LESSON_NAMES, payerSentence } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	/** What matching knows of a customer: what was given, and what allocations have taught; each of it can be forgotten. */
 	let {

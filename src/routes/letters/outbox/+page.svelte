@@ -7,8 +7,7 @@
 	import type { TableColumn } from '$lib/ui/table-columns';
 	import { plainAmount } from '$lib/words/plain-amount';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, moment, shortDay } from '$lib/words/en-GB/format';
-	import { LETTER_NAMES } from '$lib/words/en-GB/letter-text';
+	import { count, money, moment, shortDay, LETTER_NAMES } from '$lib/words';
 	let { data } = $props();
 	const form = new ActForm<typeof sendAgain>('?/again');
 	// While letters are on their way the list is asked again; it stops by itself.

@@ -5,8 +5,7 @@ import { view } from '$lib/server/platform/http/view';
 import { lookAtLetter } from '$lib/server/letters/queries/letters';
 import { lookAtReturned } from '$lib/server/returns/queries/returns';
 import { render } from '$lib/server/services/render-pdf';
-import { letterPage } from '$lib/words/en-GB/letter-page';
-import { problemSentence } from '$lib/words/en-GB/problem-sentence';
+import { letterPage, problemSentence } from '$lib/words';
 import type { RequestHandler } from './$types';
 
 /** The letter that an account would get today: the PDF itself, or the same as a page (`as=page`) for beside the list. */

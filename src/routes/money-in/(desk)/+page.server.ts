@@ -6,7 +6,7 @@ import { mayAct, view } from '$lib/server/platform/http/view';
 import { whereReceiptIs } from '$lib/server/receipts/queries/where-receipt-is';
 import { lookAtDesk } from '$lib/server/allocation/queries/desk';
 import type { PileRow } from '$lib/server/receipts/queries/pile';
-import { reasonSentence } from '$lib/words/en-GB/reason-sentence';
+import { reasonSentence } from '$lib/words';
 import { action } from '$lib/server/platform/http/action';
 import { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
 import { holdReceipt } from '$lib/server/receipts/commands/hold-receipt';

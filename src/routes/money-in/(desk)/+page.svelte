@@ -24,7 +24,7 @@
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { Day } from '$lib/core/day/day';
-	import { count, money } from '$lib/words/en-GB/format';
+	import { count, money } from '$lib/words';
 
 	let { data } = $props();
 	/** Rises with each act: what was typed for the one before is gone. */

@@ -3,8 +3,7 @@
 	import { readAdvice } from '$lib/tables/read-advice';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { count, money } from '$lib/words/en-GB/format';
-	import { problemSentence } from '$lib/words/en-GB/problem-sentence';
+	import { count, money, problemSentence } from '$lib/words';
 	import AdviceLines from '$lib/trade/AdviceLines.svelte';
 	import type { Allocating } from '$lib/trade/allocating/allocating.svelte';
 

@@ -3,7 +3,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { OnItsWay } from '$lib/server/receipts/store/on-its-way';
-	import { money, shortDay } from '$lib/words/en-GB/format';
+	import { money, shortDay } from '$lib/words';
 	import type { Done } from './done';
 
 	/** Money recorded by hand that this entry shows: tied, it is counted once. */

@@ -4,7 +4,7 @@
 	import More from '$lib/ui/More.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import type { CreditRow, PileRow } from '$lib/server/receipts/queries/pile';
-	import { amount, count, money, list } from '$lib/words/en-GB/format';
+	import { amount, count, money, list } from '$lib/words';
 
 	/** The receipts that wait, grouped by how sure the answer is. */
 	let {

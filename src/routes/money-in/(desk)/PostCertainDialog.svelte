@@ -4,7 +4,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import type { PileRow } from '$lib/server/receipts/queries/pile';
-	import { amount, count, money } from '$lib/words/en-GB/format';
+	import { amount, count, money } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { Done } from './done';
 

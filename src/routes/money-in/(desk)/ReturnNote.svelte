@@ -4,7 +4,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { ReturnClue } from '$lib/core/3-matching';
 	import type { DebitMeans } from '$lib/server/returns/queries/what-debit-means';
-	import { list, money, shortDay } from '$lib/words/en-GB/format';
+	import { list, money, shortDay } from '$lib/words';
 	import type { Done } from './done';
 
 	/** A debit entry of the bank: the return of a payment, or the showing of one that was booked before. */

@@ -4,7 +4,7 @@
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { money } from '$lib/words/en-GB/format';
+	import { money } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { Done } from './done';
 

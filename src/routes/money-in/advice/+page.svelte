@@ -11,8 +11,7 @@
 	import { readAdvice } from '$lib/tables/read-advice';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
-	import { problemSentence } from '$lib/words/en-GB/problem-sentence';
+	import { count, list, money, shortDay, problemSentence } from '$lib/words';
 	let { data } = $props();
 	let source = $state('');
 	let when = $state('');

@@ -1,10 +1,9 @@
 import { err, ok } from '$lib/core/result';
 import { perform } from '$lib/server/act/perform';
 import { importBankFile } from '$lib/server/receipts/commands/import-bank-file';
-import { importedSentence } from '$lib/words/en-GB/imported-sentence';
+import { importedSentence, problemSentence } from '$lib/words';
 import { BANK_FILE_BYTES, readBankFile } from '$lib/server/receipts/store/read-bank-file';
 import { preview } from '$lib/server/platform/http/action';
-import { problemSentence } from '$lib/words/en-GB/problem-sentence';
 
 export const load = async () => ({});
 

@@ -11,7 +11,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
-	import { amount, count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, list, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	let onSlip = new SvelteSet<number>();
 	const today = $derived((data.today ?? '') as Day);

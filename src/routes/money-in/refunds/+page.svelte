@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, shortDay } from '$lib/words/en-GB/format';
+	import { count, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	let chosen = new SvelteSet<number>();
 	let accounts = new SvelteMap<number, string>();

@@ -5,8 +5,7 @@
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, shortDay } from '$lib/words/en-GB/format';
-	import { returnReason } from '$lib/words/en-GB/return-reasons';
+	import { count, money, shortDay, returnReason } from '$lib/words';
 	let { data } = $props();
 	const noticeForm = new ActForm<typeof sendLetters, { returnedId: number }>('?/notice', {
 		otherwise: 'The notice could not be sent. Nothing was changed.',

@@ -6,7 +6,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { Splitting } from './splitting.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const receipt = $derived(data.receipt);
 	const split = untrack(() => new Splitting(data.receipt.amount, data.receipt.currency, data.processors));

@@ -3,7 +3,7 @@ import type { TableRow } from '$lib/core/model/table-row';
 import { minor, type Minor } from '$lib/core/money/minor';
 import { typedAmount } from '$lib/words/typed-amount';
 import { parseTable } from '$lib/tables/parse-table';
-import { problemSentence } from '$lib/words/en-GB/problem-sentence';
+import { problemSentence } from '$lib/words';
 
 /** Which column of a report is which; an empty one is not there. */
 export interface ReportColumns {

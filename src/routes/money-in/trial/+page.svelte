@@ -5,7 +5,7 @@
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { trialFileKind } from './trial-file-kind';
-	import { count, shortDay, whole } from '$lib/words/en-GB/format';
+	import { count, shortDay, whole } from '$lib/words';
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Tried = Extract<NonNullable<ActionData>, { summary: unknown }>;

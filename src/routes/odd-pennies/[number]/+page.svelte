@@ -9,12 +9,10 @@
 	import type { changeClaim } from '$lib/server/claims/commands/change-claim';
 	import type { fileClaim } from '$lib/server/claims/commands/file-claim';
 	import type { noteClaim } from '$lib/server/claims/commands/note-claim';
-	import { actSentence } from '$lib/words/en-GB/act-sentence';
+	import { actSentence, CLAIM_WORDS, moment, money, shortDay } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
-	import { moment, money, shortDay } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	const one = $derived(data.claim);
 	const today = $derived((data.today ?? '') as Day);

@@ -1,13 +1,11 @@
 <script lang="ts">
 	import type { answerApproval } from '$lib/server/allocation/commands/answer-approval';
-	import { approvalSentence } from '$lib/words/en-GB/act-sentence';
+	import { approvalSentence, DIFFERENCE_NAMES, count, list, moment, money } from '$lib/words';
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, moment, money } from '$lib/words/en-GB/format';
 	let { data } = $props();
 	type Answer = 'agree' | 'refuse' | 'withdraw';
 	const STATES = { waiting: 'waits', agreed: 'agreed', refused: 'not agreed', withdrawn: 'asked no longer' };

@@ -2,9 +2,7 @@
 	import type { LostRow } from '$lib/server/claims/queries/deduction-analysis';
 	import MonthColumns from '$lib/ui/MonthColumns.svelte';
 	import type { ClaimReason } from '$lib/core/model/claim';
-	import { CLAIM_WORDS } from '$lib/words/en-GB/claim-words';
-	import { amount, money, longMonth } from '$lib/words/en-GB/format';
-	import { LOST_NAMES } from '$lib/words/en-GB/lost-names';
+	import { CLAIM_WORDS, amount, money, longMonth, LOST_NAMES } from '$lib/words';
 	let { data } = $props();
 	const COLORS = [
 		'var(--copper)',

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count } from '$lib/words/en-GB/format';
+	import { count } from '$lib/words';
 	import type { ActionResult } from '@sveltejs/kit';
 	import type { BroughtIn, bringInCustomers } from '$lib/server/customers/commands/bring-in-customers';
 	import type { bringInDocuments } from '$lib/server/documents/commands/bring-in-documents';

@@ -9,7 +9,7 @@
 	import { NewDocument, type NewKind } from './new-document.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const KINDS: readonly (readonly [NewKind, string])[] = [
 		['invoice', 'invoice'],

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it, test } from 'vitest';
 import { camtXml, type XmlEntry } from '../../../../demo/camt-xml';
-import { problemSentence } from '../../../words/en-GB/problem-sentence';
+import { problemSentence } from '../../../words';
 import { receiptsOfEntry } from '../../2-receipts/receipts-of-entry';
 import { entryContent } from '../fingerprint';
 import { readBankText } from '../read-bank-text';

@@ -62,7 +62,7 @@ function answerPayer(receipt: ReceiptFacts, payer: Payer, customerId: number, in
 	}
 	if (draft.reasons.some(({ code }) => code === 'says-on-account')) return draft;
 	return (
-		withEarlierMoney(receipt, payer, customerId, own, index) ??
+		withUnappliedCash(receipt, payer, customerId, own, index) ??
 		ofGroup(receipt, payer, customerId, branches, index) ??
 		draft
 	);
@@ -82,7 +82,7 @@ function openOf(customerIds: readonly number[], currency: string, index: MatchIn
 }
 
 /** What came and what is left of one earlier payment, or all that lies on account, together; null where that fits nothing, or several ways. */
-function withEarlierMoney(
+function withUnappliedCash(
 	receipt: ReceiptFacts,
 	payer: Payer,
 	customerId: number,

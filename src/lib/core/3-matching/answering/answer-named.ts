@@ -5,7 +5,7 @@ import { swappedDigits } from '../../money/swapped-digits';
 import type { Band, Reason } from '../answer';
 import { restOfList } from '../named/complete-list';
 import type { Draft } from './draft';
-import { earlierMoney } from './earlier-money';
+import { unappliedCash } from './unapplied-cash';
 import type { Named } from '../named/find-named';
 import type { Payer } from '../payer/find-payer';
 import { linesFor, signedOpen } from './lines-for';
@@ -35,7 +35,7 @@ export function answerNamed(
 	const items = [...plain, ...credits, ...(more?.items ?? [])];
 	const open = sumOf(items, signedOpen);
 	const gap = minor(receipt.amount - open);
-	const earlier = gap < 0 ? earlierMoney(minor(-gap), owners.customerId, receipt, index) : null;
+	const earlier = gap < 0 ? unappliedCash(minor(-gap), owners.customerId, receipt, index) : null;
 	const reasons = [
 		...payer.reasons,
 		namedReason(named, [...plain, ...credits], nameOf(owners.accounts, index))

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { whyNotSentence } from '../../../words/en-GB/why-not-sentence';
+import { whyNotSentence } from '../../../words';
 import { day } from '../../day/day';
 import type { OpenItem } from '../../model/records';
 import { sampleItem } from '../../model/sample-item';

@@ -2,7 +2,7 @@ import { minor } from '../../../core/money/minor';
 import { eq, sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it, test } from 'vitest';
-import { problemsText } from '../../../words/en-GB/problem-sentence';
+import { problemsText } from '../../../words';
 import type { Books } from '../../platform/db/open';
 import { allocation, bankEntry, itemState, journalLine, receiptState } from '../../platform/db/schema';
 import { answeredPile } from '../../services/answers/answers';

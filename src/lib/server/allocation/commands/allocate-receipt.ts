@@ -22,7 +22,7 @@ import { keepPayerLesson } from '../../matching/store/payer-lessons';
 import { numberPosting } from '../store/number-posting';
 import { writePosting } from '../store/write-posting';
 import { allocationInput, type AllocationInput, type AllocationOrder } from '../allocation-input';
-import type { AllocationReason } from '../../../words/en-GB/allocation-reason';
+import type { AllocationReason } from '../../../words';
 import { isAsProposed } from '../store/is-as-proposed';
 import { moveReceipt } from '../../receipts/store/receipt-states';
 import { DomainError } from '../../act/domain-error';

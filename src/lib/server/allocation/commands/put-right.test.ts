@@ -22,7 +22,7 @@ import {
 	testBooks,
 	TODAY
 } from '../../testing';
-import { actSentence } from '../../../words/en-GB/act-sentence';
+import { actSentence } from '../../../words';
 import { forgetPayer } from '../../matching/commands/forget-payer';
 import { lockPeriod, unlockPeriod } from '../../periods/commands/lock-period';
 import { moveReceipts } from './move-receipts';

@@ -5,7 +5,7 @@ import { actIdInput } from '../../act/fields';
 import { kindOf } from '../../act/kinds';
 import { saidOf } from '../../act/said';
 import type { AllocationInput } from '../allocation-input';
-import type { AllocationReason } from '../../../words/en-GB/allocation-reason';
+import type { AllocationReason } from '../../../words';
 import { act, receiptState } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import { creditsNow } from '../../documents/store/credits-now';

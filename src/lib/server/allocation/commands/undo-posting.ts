@@ -1,6 +1,6 @@
 import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { isWaiting } from '../../../core/2-receipts/receipt-life';
-import { reversePosting as takeBack } from '../../../core/4-allocation/reverse-posting';
+import { reversePosting } from '../../../core/4-allocation/reverse-posting';
 import { reverseJournal } from '../../../core/5-journal/reverse-journal';
 import { minor, ZERO } from '../../../core/money/minor';
 import type { Tx } from '../../platform/db/open';
@@ -98,7 +98,7 @@ export async function undoOne(
 		if (one.claim.state !== 'open' || one.state.open !== one.total)
 			throw new DomainError({ code: 'credit-in-use', what: `the claim ${one.number}` });
 
-	const back = takeBack(
+	const back = reversePosting(
 		{
 			allocations: allocations.map(asAllocation),
 			differences: differences.map(asDifference),

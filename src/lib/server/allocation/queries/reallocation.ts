@@ -16,7 +16,7 @@ import {
 } from '../../platform/db/schema';
 import { itemsById, openItemsOf } from '../../documents/store/open-items';
 import type { Waiting } from '../../receipts/store/waiting-receipts';
-import { reasonsOfRecord } from '../../../words/en-GB/allocation-reason';
+import { reasonsOfRecord } from '../../../words';
 import { defineLook } from '../../act/define-look';
 import { creditsById, type DeskCredit } from './desk-credits';
 import { frameOf, type Desk } from './desk';

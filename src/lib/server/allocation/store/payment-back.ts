@@ -1,5 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import type { PaymentBack } from '../../../core/4-allocation/take-back-payment';
+import type { PaymentBack } from '../../../core/4-allocation/post-return';
 import { minor } from '../../../core/money/minor';
 import type { Reader } from '../../platform/db/open';
 import {

@@ -15,7 +15,7 @@ import {
 } from '../../platform/db/schema';
 import { groupBy } from '../../../core/group-by';
 import { openItemsOf } from '../../documents/store/open-items';
-import { reasonsOfRecord } from '../../../words/en-GB/allocation-reason';
+import { reasonsOfRecord } from '../../../words';
 import { defineLook } from '../../act/define-look';
 
 /** Money or a credit note, on the left. */

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { paperText } from '../../../words/en-GB/paper-text';
+import { paperText } from '../../../words';
 import type { Books } from '../../platform/db/open';
 import { lookAtNewDocument } from '../queries/new-document';
 import { openItemsOf } from '../store/open-items';

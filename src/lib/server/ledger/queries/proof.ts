@@ -6,7 +6,7 @@ import type { Db } from '../../platform/db/open';
 import { FIRST_HASH, hashAct } from '../../act/hash-act';
 import { proofFacts } from '../store/proof-facts';
 import { runWorker } from '../../platform/worker-pool';
-import { actSentence } from '../../../words/en-GB/act-sentence';
+import { actSentence } from '../../../words';
 import { saidOf } from '../../act/said';
 import { defineLook } from '../../act/define-look';
 

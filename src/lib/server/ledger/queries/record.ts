@@ -1,7 +1,7 @@
 import { and, desc, eq, gte, inArray, isNull, like, lt, lte, or, sql } from 'drizzle-orm';
 import { act, customer, document, item } from '../../platform/db/schema';
 import { saidOf } from '../../act/said';
-import { reasonsOfRecord } from '../../../words/en-GB/allocation-reason';
+import { reasonsOfRecord } from '../../../words';
 import { groupBy } from '../../../core/group-by';
 import { defineLook } from '../../act/define-look';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { addDays } from '../../../core/day/arithmetic';
-import { shortDay } from '../../../words/en-GB/format';
+import { shortDay } from '../../../words';
 import { DomainError } from '../../act/domain-error';
 import { readSetting, writeSetting } from '../../firm/store/settings';
 import { dayField, noteField } from '../../act/fields';

@@ -7,7 +7,7 @@ import { defineAct } from '../../act/define-act';
 import type { Person } from '../../act/person';
 import { holdReceipt } from '../../receipts/commands/hold-receipt';
 import { as, bankXml, bringIn, CLERK, credit, invoices, newDocument, READER, testBooks } from '../../testing';
-import { problemSentence } from '../../../words/en-GB/problem-sentence';
+import { problemSentence } from '../../../words';
 import type { Books } from '../db/open';
 import { act as actTable } from '../db/schema';
 import { action, preview, shaped } from './action';

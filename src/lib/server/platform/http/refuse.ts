@@ -1,6 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import type { Problem } from '../../../core/problems';
-import { problemSentence } from '../../../words/en-GB/problem-sentence';
+import { problemSentence } from '../../../words';
 import { DomainError } from '../../act/domain-error';
 
 const STATUS: Partial<Record<Problem['code'], number>> = {

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
 import { day } from '../../../core/day/day';
 import { parseTypedDay } from '../../../core/day/parse-typed-day';
-import { problemSentence } from '../../../words/en-GB/problem-sentence';
+import { problemSentence } from '../../../words';
 import type { Books } from '../../platform/db/open';
 import { manualReceipt, itemState, journalLine, receiptState, bankMatch } from '../../platform/db/schema';
 import { lookAtAccount } from '../../customers/queries/account';

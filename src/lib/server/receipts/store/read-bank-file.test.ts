@@ -1,8 +1,7 @@
 import { createReadStream, readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { expect, test } from 'vitest';
-import { amount } from '../../../words/en-GB/format';
-import { problemSentence } from '../../../words/en-GB/problem-sentence';
+import { amount, problemSentence } from '../../../words';
 import { readBankFile } from './read-bank-file';
 
 const FOLDER = resolve('fixtures/bank-files');

@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
-import { takeBackPayment, type TakenBack } from '../../../core/4-allocation/take-back-payment';
+import { postReturn, type PostedReturn } from '../../../core/4-allocation/post-return';
 import { journalOfBankFee } from '../../../core/5-journal/journal-of-bank-fee';
 import { journalOfPosting } from '../../../core/5-journal/journal-of-posting';
 import type { Day } from '../../../core/day/day';
@@ -19,7 +19,7 @@ import {
 	receiptState,
 	returnedPayment
 } from '../../platform/db/schema';
-import { shortDay } from '../../../words/en-GB/format';
+import { shortDay } from '../../../words';
 import { moveReceipt } from '../../receipts/store/receipt-states';
 import { DomainError } from '../../act/domain-error';
 import { reopenClaims, withdrawClaims } from '../../claims/store/claim-states';
@@ -95,7 +95,7 @@ export const returnPayment = defineAct({
 				...{ code: 'field', field: 'date' },
 				message: `It cannot have come back before it came, on ${shortDay(found.row.booked)}.`
 			});
-		const back = takeBackPayment({
+		const back = postReturn({
 			...standing,
 			amount: minor(input.amount),
 			differencesBack: input.differencesBack,
@@ -159,7 +159,7 @@ export const returnPayment = defineAct({
 /** A claim may go back with the payment only while nothing was decided about it. */
 async function refuseSettledClaims(
 	tx: Tx,
-	back: TakenBack,
+	back: PostedReturn,
 	standing: { readonly differences: readonly { id: number; kind: string; itemId: number }[] }
 ): Promise<void> {
 	for (const one of await claimsBack(tx, back, standing))
@@ -173,7 +173,7 @@ async function refuseSettledClaims(
 /** The claims that were split off by the differences that go back. */
 async function claimsBack(
 	tx: Tx,
-	back: Pick<TakenBack, 'differencesBack'>,
+	back: Pick<PostedReturn, 'differencesBack'>,
 	standing: { readonly differences: readonly { id: number; kind: string; itemId: number }[] }
 ) {
 	const from = standing.differences.filter(
@@ -210,7 +210,7 @@ async function claimsBack(
 async function writeBack(
 	tx: Tx,
 	at: { readonly actId: number; readonly date: Day; readonly receiptId: number },
-	back: TakenBack
+	back: PostedReturn
 ): Promise<JournalLine[]> {
 	const allocations = await tx
 		.select()

@@ -8,7 +8,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay } from '$lib/words/en-GB/format';
+	import { count, list, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const today = $derived((data.today ?? '') as Day);
 	const picked = new SvelteSet<number>();

@@ -8,7 +8,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Threads from './Threads.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, count, moment, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, count, moment, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const threads = $derived(data.threads);
 	const today = $derived((data.today ?? '') as Day);

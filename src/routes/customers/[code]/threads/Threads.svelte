@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { area, curveBumpX } from 'd3-shape';
 	import type { ThreadItem, ThreadLink, ThreadSource } from '$lib/server/customers/queries/threads';
-	import { amount, money, shortDay } from '$lib/words/en-GB/format';
+	import { amount, money, shortDay } from '$lib/words';
 	import { layThreads, type Ribbon } from './thread-layout';
 
 	/** Money on the left, what is owed on the right, and a ribbon for each allocation, as thick as its amount. */

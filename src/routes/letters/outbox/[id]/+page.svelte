@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { moment } from '$lib/words/en-GB/format';
+	import { moment } from '$lib/words';
 	let { data } = $props();
 	const { letter, delivery, mail } = $derived(data);
 </script>

@@ -13,7 +13,7 @@
 	import { pressKey, type KeyBinding } from '$lib/ui/keys';
 	import KeysDialog from '$lib/ui/KeysDialog.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { moment, money, shortDay } from '$lib/words/en-GB/format';
+	import { moment, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	const again = $derived(data.again);
 	const desk = $derived({

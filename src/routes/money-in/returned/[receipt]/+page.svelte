@@ -8,9 +8,7 @@
 	import { isTyping, mayPress } from '$lib/ui/keys';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { DIFFERENCE_NAMES } from '$lib/words/en-GB/difference-names';
-	import { amount, count, money, shortDay } from '$lib/words/en-GB/format';
-	import { RETURN_REASONS, returnReason } from '$lib/words/en-GB/return-reasons';
+	import { DIFFERENCE_NAMES, amount, count, money, shortDay, RETURN_REASONS, returnReason } from '$lib/words';
 	let { data } = $props();
 	const back = $derived(data.back);
 	const today = $derived(data.today as Day);

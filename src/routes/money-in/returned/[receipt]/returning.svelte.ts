@@ -1,12 +1,11 @@
-import { takeBackPayment, type TakenBack } from '$lib/core/4-allocation/take-back-payment';
+import { postReturn, type PostedReturn } from '$lib/core/4-allocation/post-return';
 import { daysBetween } from '$lib/core/day/arithmetic';
 import type { Day } from '$lib/core/day/day';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { minor, type Minor } from '$lib/core/money/minor';
 import { typedAmount } from '$lib/words/typed-amount';
 import type { ReturnDesk } from '$lib/server/returns/queries/return-desk';
-import { amount as plain, list, money, shortDay } from '$lib/words/en-GB/format';
-import { problemSentence } from '$lib/words/en-GB/problem-sentence';
+import { amount as plain, list, money, shortDay, problemSentence } from '$lib/words';
 
 /**
  * A payment that is being marked as returned: what was typed, and at every moment what posting it would do, by the rule that
@@ -128,11 +127,11 @@ export class Returning {
 		return typeof parsed === 'string' ? null : parsed;
 	}
 
-	#work(): { ok: boolean; text: string; taken: TakenBack | null } {
-		const no = (text: string, taken: TakenBack | null = null) => ({ ok: false, text, taken });
+	#work(): { ok: boolean; text: string; taken: PostedReturn | null } {
+		const no = (text: string, taken: PostedReturn | null = null) => ({ ok: false, text, taken });
 		if (this.amount === null) return no('Say how much came back.');
 		const { standing, payment, customer, firstOpen } = this.desk;
-		const back = takeBackPayment({
+		const back = postReturn({
 			...standing,
 			amount: this.amount,
 			differencesBack: this.differencesBack,

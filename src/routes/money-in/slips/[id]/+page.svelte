@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { amount, shortDay } from '$lib/words/en-GB/format';
+	import { amount, shortDay } from '$lib/words';
 	let { data } = $props();
 	const { slip, bank, rows, firm } = $derived(data.found);
 </script>

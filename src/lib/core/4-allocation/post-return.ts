@@ -36,7 +36,7 @@ export interface PaymentBack {
 	readonly items: Posting['changes'];
 }
 
-export interface TakenBack {
+export interface PostedReturn {
 	/** Allocations taken off. */
 	readonly takenOff: readonly number[];
 	/** What stays of the last one, where it was taken off in part: allocated anew. */
@@ -51,7 +51,7 @@ export interface TakenBack {
  * first, then the latest due, until what came back is covered; the items are open again as they were. The rest of an
  * allocation that is larger than needed is allocated anew. Values in base currency are those at which the money was allocated.
  */
-export function takeBackPayment(order: PaymentBack): Result<TakenBack> {
+export function postReturn(order: PaymentBack): Result<PostedReturn> {
 	const { amount, allocations } = order;
 	const standing = allocations.reduce((sum, one) => sum + one.creditAmount, 0);
 	const most = minor(order.onAccount + standing);

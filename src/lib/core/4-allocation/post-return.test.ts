@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { day } from '../day/day';
 import { minor } from '../money/minor';
-import { takeBackPayment, type PaymentBack, type StandingAllocation } from './take-back-payment';
+import { postReturn, type PaymentBack, type StandingAllocation } from './post-return';
 
 const part = (id: number, itemId: number, amount: number, due: string): StandingAllocation => ({
 	id,
@@ -48,7 +48,7 @@ function order(over: Partial<PaymentBack>): PaymentBack {
 }
 
 function taken(over: Partial<PaymentBack>) {
-	const result = takeBackPayment(order(over));
+	const result = postReturn(order(over));
 	if (!result.ok) throw new Error(JSON.stringify(result.problems));
 	return result.value;
 }
@@ -85,7 +85,7 @@ describe('a payment that comes back', () => {
 	);
 
 	it.each([0, -5, 901])('refuses %i of 900', (amount) => {
-		const result = takeBackPayment(order({ amount: minor(amount) }));
+		const result = postReturn(order({ amount: minor(amount) }));
 		expect(result.ok ? [] : result.problems).toMatchObject([{ code: 'over-return', most: 900 }]);
 	});
 

@@ -5,7 +5,7 @@ import type { Reason, UsedCredit } from '../answer';
 import type { MatchIndex } from '../match-index';
 
 /** Earlier money that closes a gap to the penny. */
-export interface EarlierMoney {
+export interface UnappliedCash {
 	readonly credits: readonly UsedCredit[];
 	readonly amount: Minor;
 	readonly reason: Reason;
@@ -15,12 +15,12 @@ export interface EarlierMoney {
  * The earlier money of a customer that is just a sum (minor units): what is left of one payment, or all that lies on account. The
  * oldest of equal ones; null where there is none.
  */
-export function earlierMoney(
+export function unappliedCash(
 	sum: Minor,
 	customerId: number,
 	receipt: ReceiptFacts,
 	index: MatchIndex
-): EarlierMoney | null {
+): UnappliedCash | null {
 	const own = (index.creditsOf.get(customerId) ?? []).filter((one) => one.currency === receipt.currency);
 	const one = own.find((credit) => credit.amount === sum);
 	const used = one ? [one] : own.length > 1 && sumOf(own, (credit) => credit.amount) === sum ? own : [];
