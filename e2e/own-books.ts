@@ -27,6 +27,8 @@ export function ownBooks(books: keyof typeof MADE): void {
 		server?.kill('SIGKILL');
 		rmSync(folder, { recursive: true, force: true });
 	});
+	// The framework reads from this pattern what a fixture needs: nothing.
+	// eslint-disable-next-line no-empty-pattern
 	test.use({ baseURL: async ({}, use) => use(process.env['E2E_SERVER']) });
 }
 

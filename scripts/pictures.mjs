@@ -93,7 +93,7 @@ try {
 	await open('/customers/P1098/threads');
 	await page.locator('[data-ribbon]').nth(3).focus();
 	await page.keyboard.press('Enter');
-	await page.getByText('Placed by').waitFor();
+	await page.getByText('Allocated by').waitFor();
 	await shot('threads');
 	await open('/open-items/new?customer=5');
 	await page.getByLabel('What line 1 is for').fill('kiln, built to order');
