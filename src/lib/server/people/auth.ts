@@ -7,6 +7,7 @@ import * as schema from '../platform/db/schema';
 const SESSION_HOURS = 12;
 /** Set by the server from the connection itself, never taken from the caller. */
 export const CLIENT_HEADER = 'x-odd-penny-client';
+export const COOKIE_PREFIX = 'odd-penny';
 /** Attempts to sign in, by address and minute. */
 export const SIGN_IN_LIMIT = 10;
 
@@ -23,8 +24,6 @@ export function openAuth(db: Db, secret: string, secure: boolean) {
 		session: {
 			expiresIn: SESSION_HOURS * 3600,
 			disableSessionRefresh: true,
-			// Asking who somebody is writes nothing: a session that ran out is no session, and goes with the next sign-in.
-			deferSessionRefresh: true,
 			cookieCache: { enabled: false }
 		},
 		rateLimit: {
@@ -37,7 +36,7 @@ export function openAuth(db: Db, secret: string, secure: boolean) {
 		},
 		advanced: {
 			useSecureCookies: secure,
-			cookiePrefix: 'odd-penny',
+			cookiePrefix: COOKIE_PREFIX,
 			ipAddress: { ipAddressHeaders: [CLIENT_HEADER] }
 		},
 		telemetry: { enabled: false },

@@ -3,6 +3,7 @@ import type { Minor } from '../../core/money/minor';
 import { toDecimal } from '../../core/money/to-decimal';
 import { conventions } from '../conventions';
 import { dayInZone } from '../day-in-zone';
+import { zoneFormats } from '../zone-formats';
 
 /** The language of these words: months and days of the week are named in it, wherever the firm is. */
 const LANGUAGE = 'en-GB';
@@ -54,9 +55,12 @@ const LONG_MONTH = new Intl.DateTimeFormat(LANGUAGE, { month: 'long', timeZone: 
 const WEEKDAY = new Intl.DateTimeFormat(LANGUAGE, { weekday: 'short', timeZone: 'UTC' });
 const noon = (day: string) => new Date(`${day}T12:00:00Z`);
 
+/** Twelve of them, by their number. */
+const SHORT_MONTHS = Array.from({ length: 12 }, (_, n) => MONTH.format(new Date(Date.UTC(2026, n, 1))));
+
 /** The month of a day or of `YYYY-MM` as "Oct". */
 export function shortMonth(day: string): string {
-	return MONTH.format(noon(`${day.slice(0, 7)}-01`));
+	return SHORT_MONTHS[Number(day.slice(5, 7)) - 1]!;
 }
 
 /** The month of a day or of `YYYY-MM` as "October 2026". */
@@ -78,13 +82,7 @@ export function weekDay(day: string): string {
 /** A moment (ISO 8601) by the firm's clock, as "30 Oct 2026, 14:05". */
 export function moment(at: string): string {
 	const date = new Date(at);
-	const time = new Intl.DateTimeFormat(LANGUAGE, {
-		timeZone: conventions().timeZone,
-		hour: '2-digit',
-		minute: '2-digit',
-		hourCycle: 'h23'
-	}).format(date);
-	return `${shortDay(dayInZone(date))}, ${time}`;
+	return `${shortDay(dayInZone(date))}, ${zoneFormats().time.format(date)}`;
 }
 
 /** "1 invoice", "3 invoices"; the plural is given where it is not made with an s. */
@@ -102,5 +100,6 @@ export function list(words: readonly string[], most = 4): string {
 
 /** Basis points as a percentage: 250 is "2.5 %". */
 export function percent(basisPoints: number): string {
-	return `${new Intl.NumberFormat(conventions().locale, { maximumFractionDigits: 2 }).format(basisPoints / 100)} %`;
+	const digits = basisPoints % 100 === 0 ? 0 : basisPoints % 10 === 0 ? 1 : 2;
+	return `${numberFormat(digits).format(basisPoints / 100)} %`;
 }

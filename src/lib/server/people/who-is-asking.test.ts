@@ -1,0 +1,86 @@
+import { beforeEach, describe, expect, it, test } from 'vitest';
+import type { Books } from '../platform/db/open';
+import { done, SUPERVISOR, testBooks } from '../testing';
+import { openAuth, type Auth } from './auth';
+import { addPerson, changeRole } from './commands/people';
+import { whoIsAsking } from './who-is-asking';
+
+const HOME = 'http://127.0.0.1';
+let books: Books;
+let auth: Auth;
+let id: string;
+beforeEach(async () => {
+	books = await testBooks();
+	const person = { name: 'Wren', email: 'wren@firm.example', password: 'salt glaze at dawn' };
+	({ id } = await done(books, addPerson, { ...person, role: 'clerk' }, SUPERVISOR));
+	await done(
+		books,
+		addPerson,
+		{ ...person, name: 'Hollis', email: 'hollis@firm.example', role: 'supervisor' },
+		SUPERVISOR
+	);
+	auth = openAuth(books.db, 'a secret of forty characters or so, no more', false);
+});
+
+const ask = (path: string, body: object, cookie = '') =>
+	auth.handler(
+		new Request(`${HOME}/api/auth${path}`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json', origin: HOME, cookie },
+			body: JSON.stringify(body)
+		})
+	);
+/** The cookie that a sign-in gives. */
+async function signedIn(): Promise<string> {
+	const answer = await ask('/sign-in/email', { email: 'wren@firm.example', password: 'salt glaze at dawn' });
+	return answer.headers
+		.getSetCookie()
+		.map((one) => one.split(';')[0])
+		.join('; ');
+}
+const who = (cookie: string, now?: Date) => whoIsAsking(auth, new Headers({ cookie }), now);
+
+describe('who is asking', () => {
+	it('is the person who signed in, with the role that they have now', async () => {
+		const cookie = await signedIn();
+		expect(await who(cookie)).toEqual({ id, name: 'Wren', role: 'clerk' });
+		await done(books, changeRole, { id, role: 'reader' }, SUPERVISOR);
+		expect(await who(cookie)).toEqual({ id, name: 'Wren', role: 'reader' });
+	});
+
+	it('is nobody once the session ran out', async () => {
+		const cookie = await signedIn();
+		const hours = (n: number) => new Date(Date.now() + n * 3_600_000);
+		expect(await who(cookie, hours(11))).not.toBeNull();
+		expect(await who(cookie, hours(13))).toBeNull();
+	});
+
+	it('is nobody after signing out, or once shut out', async () => {
+		const [first, second] = [await signedIn(), await signedIn()];
+		await ask('/sign-out', {}, first);
+		expect(await who(first)).toBeNull();
+		expect(await who(second)).not.toBeNull();
+		await done(books, changeRole, { id, role: 'none' }, SUPERVISOR);
+		expect(await who(second)).toBeNull();
+	});
+
+	test.each([
+		'',
+		'odd-penny.session_token=',
+		'odd-penny.session_token=made-up.signature',
+		"odd-penny.session_token=' or 1=1 --",
+		'another=cookie',
+		'odd-penny.session_token=%ZZ'
+	])('is nobody with the cookie “%s”', async (cookie) => expect(await who(cookie)).toBeNull());
+
+	it('is nobody with a wrong password, and nobody signs up', async () => {
+		const wrong = await ask('/sign-in/email', { email: 'wren@firm.example', password: 'salt glaze at dusk' });
+		expect([wrong.status, wrong.headers.getSetCookie()]).toEqual([401, []]);
+		const up = await ask('/sign-up/email', {
+			email: 'x@firm.example',
+			password: 'salt glaze at dawn',
+			name: 'X'
+		});
+		expect(up.ok).toBe(false);
+	});
+});
