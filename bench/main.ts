@@ -82,6 +82,12 @@ if (process.argv[2] === 'hard') {
 	process.exit(0);
 }
 
+/** `screens` measures pages on large books. */
+if (process.argv[2] === 'screens') {
+	await screens(say);
+	process.exit(0);
+}
+
 /** `importing` measures the import of a large file. */
 if (process.argv[2] === 'importing') {
 	await importing();

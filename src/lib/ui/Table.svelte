@@ -93,6 +93,10 @@
 		}
 	});
 	const shown = $derived(table.getVisibleLeafColumns().map((one) => byId.get(one.id)!));
+	/** Once for each column and not for each cell: a page has thousands. */
+	const classes = $derived(
+		shown.map((one) => [one.figures && 'num', one.class].filter(Boolean).join(' ') || undefined)
+	);
 	const choosable = $derived(columns.filter((one) => one.name && !one.stays));
 
 	function show(id: string, on: boolean) {
@@ -164,9 +168,7 @@
 	<tbody>
 		{#each table.getRowModel().rows as row (row.id)}
 			<tr class={['row', active === row.original.id && 'bg-raised']}>
-				{#each shown as one (one.id)}
-					<td class={[one.figures && 'num', one.class]}>{@render one.cell(row.original)}</td>
-				{/each}
+				{#each shown as one, i (one.id)}<td class={classes[i]}>{@render one.cell(row.original)}</td>{/each}
 			</tr>
 		{:else}
 			<tr><td colspan={shown.length} class="py-6 text-soft">{@render empty()}</td></tr>

@@ -7,7 +7,7 @@
 	import type { Day } from '$lib/core/day/day';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { NewDocument, type NewKind } from './new-document.svelte';
-	import FieldError from '$lib/ui/FieldError.svelte';
+	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, money, shortDay } from '$lib/words';
 	let { data } = $props();
@@ -16,6 +16,13 @@
 		['credit_note', 'credit note'],
 		['charge', 'charge']
 	];
+	const FIELDS = [
+		['number', 'Number', 'w-36', ''],
+		['issued', 'Issued', 'w-28', 'today'],
+		['purchaseOrder', 'Their order', 'w-36', ''],
+		['orderReference', 'Our order', 'w-32', ''],
+		['paymentReference', 'Payment reference', 'w-44', '']
+	] as const;
 	const today = $derived((data.today ?? '') as Day);
 	let form = $derived(
 		new NewDocument(
@@ -76,45 +83,17 @@
 			{/each}
 		</fieldset>
 		<div class="mt-3 flex flex-wrap gap-3">
-			<label class="grid gap-1 text-sm"
-				>Number<input type="text" class="w-36" {...issue.at('number')} bind:value={form.number} /><FieldError
-					form={issue}
-					name="number"
-				/></label
-			>
-			<label class="grid gap-1 text-sm"
-				>Issued<input
-					type="text"
-					class="w-28"
-					placeholder="today"
-					{...issue.at('issued')}
-					bind:value={form.issued}
-				/><FieldError form={issue} name="issued" /></label
-			>
-			<label class="grid gap-1 text-sm"
-				>Their order<input
-					type="text"
-					class="w-36"
-					{...issue.at('purchaseOrder')}
-					bind:value={form.purchaseOrder}
-				/><FieldError form={issue} name="purchaseOrder" /></label
-			>
-			<label class="grid gap-1 text-sm"
-				>Our order<input
-					type="text"
-					class="w-32"
-					{...issue.at('orderReference')}
-					bind:value={form.orderReference}
-				/><FieldError form={issue} name="orderReference" /></label
-			>
-			<label class="grid gap-1 text-sm"
-				>Payment reference<input
-					type="text"
-					class="w-44"
-					{...issue.at('paymentReference')}
-					bind:value={form.paymentReference}
-				/><FieldError form={issue} name="paymentReference" /></label
-			>
+			{#each FIELDS as [name, label, width, placeholder] (name)}
+				<Field form={issue} {name} {label} class="text-sm"
+					>{#snippet input(attributes)}<input
+							type="text"
+							class={width}
+							{placeholder}
+							{...attributes}
+							bind:value={form[name]}
+						/>{/snippet}</Field
+				>
+			{/each}
 		</div>
 		<table class="mt-5">
 			<thead
