@@ -29,7 +29,10 @@ export function as(who: Person, key?: string): CallContext {
 	return { who, today: TODAY, now: () => '2026-10-30T10:00:00.000Z', key };
 }
 
-export async function testBooks(): Promise<Books & { readonly file: string }> {
+/** New books, with documents where some are given: items have the numbers 1, 2, … in their order. */
+export async function testBooks(
+	...documents: readonly NewDocument[]
+): Promise<Books & { readonly file: string }> {
 	const file = join(mkdtempSync(join(tmpdir(), 'odd-penny-')), 'books.db');
 	const books = await openBooks(`file:${file}`, { migrations: 'drizzle' });
 	const firm = {
@@ -64,6 +67,7 @@ export async function testBooks(): Promise<Books & { readonly file: string }> {
 		],
 		CLERK
 	);
+	if (documents.length > 0) await done(books, issueDocuments, documents, CLERK);
 	return { ...books, db: books.db, file };
 }
 
@@ -110,6 +114,18 @@ export function newDocument(
 		discountBasisPoints: null,
 		discountUntil: null,
 		...over
+	};
+}
+
+/** An order to allocate a receipt that nobody changed yet to items that nobody changed yet: so much cash on each. */
+export function payment(
+	receiptId: number,
+	customerId: number,
+	...lines: readonly (readonly [itemId: number, cash: number])[]
+) {
+	return {
+		...{ receiptId, receiptVersion: 1, customerId },
+		lines: lines.map(([itemId, cash]) => ({ itemId, version: 1, cash, differences: [] }))
 	};
 }
 

@@ -16,18 +16,7 @@ import { writeOffSmallBalances } from '../allocation/commands/write-off-small-ba
 import type { Books } from '../platform/db/open';
 import { act, claim, itemState, receiptState } from '../platform/db/schema';
 import { answeredPile } from '../services/answers/answers';
-import {
-	as,
-	bankXml,
-	bringIn,
-	CLERK,
-	credit,
-	done,
-	invoices,
-	newDocument,
-	partsOf,
-	proves
-} from '../testing';
+import { as, bankXml, bringIn, CLERK, credit, done, newDocument, partsOf, proves } from '../testing';
 import { READER, SUPERVISOR, testBooks, TODAY } from '../testing';
 import { defineAct } from './define-act';
 import { saidOf } from './said';
@@ -35,9 +24,7 @@ import { perform, performedBefore } from './perform';
 
 let books: Books;
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 10_010),
 		newDocument('AK-2', 1, 2_000),
 		newDocument('AK-3', 2, 700)

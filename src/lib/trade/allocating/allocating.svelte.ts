@@ -4,12 +4,14 @@ import type { Day } from '../../core/day/day';
 import type { ClaimReason } from '../../core/model/claim';
 import type { FeeKind, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
-import { minor, ZERO, type Minor } from '../../core/money/minor';
+import { minor, type Minor } from '../../core/money/minor';
 import { typedAmount } from '../../words/typed-amount';
-import { money } from '../../words';
 import type { Desk } from '../../server/allocation/queries/desk';
 import type { AllocationInput } from '../../server/allocation/allocation-input';
 import { outcomeOf } from './allocating-outcome';
+import { rowOf } from './allocating-row';
+import { blank, plain, type Chosen, type ClaimDraft, type Gap } from './chosen-item';
+import { spreadMoney } from './spread-money';
 
 /** Names of a gap, in the order of their keys; null leaves it owed. */
 export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
@@ -26,31 +28,6 @@ export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
 
 /** What is left over is called these, by their keys; null leaves it on account. */
 export const SURPLUS_NAMES = [null, 'refund', 'small_difference'] as const;
-
-/** One name for a gap; the one without a typed amount takes all that is left of the gap. */
-export interface Gap {
-	readonly kind: DifferenceKind;
-	text: string | null;
-}
-
-export interface ClaimDraft {
-	reason: ClaimReason;
-	owner: string;
-	deadline: string;
-	note: string;
-}
-
-interface Chosen {
-	readonly item: OpenItem;
-	/** What stands in the field. */
-	text: string;
-	/** True once a person typed it: then it is left alone when others are taken or left. */
-	typed: boolean;
-	gaps: Gap[];
-	claim: ClaimDraft | null;
-	/** What it settles of an item in another currency, as typed. */
-	settles: string | null;
-}
 
 /** What of the earlier money is used; kept as typed. */
 interface TypedCredit {
@@ -97,7 +74,7 @@ export class Allocating {
 	readonly amount = $derived.by(() =>
 		minor(this.gross + this.credits.reduce((sum, credit) => sum + (credit.use ?? 0), 0))
 	);
-	readonly rows = $derived.by(() => this.#chosen.map((one) => this.#row(one)));
+	readonly rows = $derived.by(() => this.#chosen.map((one) => rowOf(one, this.currency)));
 	readonly placed = $derived.by(() => minor(this.rows.reduce((sum, row) => sum + (row.cash ?? 0), 0)));
 	/** What of the money is not laid on an item yet. */
 	readonly left = $derived.by(() => minor(this.amount - this.placed));
@@ -198,7 +175,7 @@ export class Allocating {
 		if (!item) return;
 		if (this.isChosen(id)) this.#chosen = this.#chosen.filter((one) => one.item.id !== id);
 		else this.#chosen = [...this.#chosen, blank(item)];
-		this.#lay();
+		spreadMoney(this.#chosen, this.amount, this.currency);
 	}
 
 	/** Takes the oldest items by due day, as far as the money goes; the last one in part. Credit notes stay as they are. */
@@ -219,7 +196,7 @@ export class Allocating {
 			left -= item.open;
 		}
 		this.#chosen = [...taken, ...credits];
-		this.#lay();
+		spreadMoney(this.#chosen, this.amount, this.currency);
 	}
 
 	/** Lays what a remittance advice says instead of what is there: its items, amounts, and deductions by their names. */
@@ -253,13 +230,13 @@ export class Allocating {
 		if (this.#used.some((one) => one.receiptId === receiptId))
 			this.#used = this.#used.filter((one) => one.receiptId !== receiptId);
 		else this.#used = [...this.#used, { receiptId, text: plain(credit.onAccount, this.currency) }];
-		this.#lay();
+		spreadMoney(this.#chosen, this.amount, this.currency);
 	}
 
 	typeCredit(receiptId: number, text: string): void {
 		const one = this.#used.find((used) => used.receiptId === receiptId);
 		if (one) one.text = text;
-		this.#lay();
+		spreadMoney(this.#chosen, this.amount, this.currency);
 	}
 
 	/** Leaves everything: all of it on account. */
@@ -359,85 +336,4 @@ export class Allocating {
 		const deadline = addDays(this.today, CLAIM_DAYS);
 		return known ?? { reason, owner: this.viewer, deadline, note: '' };
 	}
-
-	/** Lays the money anew over what nobody typed: credit notes whole, then the items in the order taken. */
-	#lay(): void {
-		let left: number = this.amount;
-		for (const one of this.#chosen) {
-			if (one.typed) left -= this.#row(one).cash ?? 0;
-			else if (one.item.kind === 'credit_note') {
-				one.text = plain(-one.item.open, this.currency);
-				left += one.item.open;
-			}
-		}
-		for (const one of this.#chosen) {
-			if (one.typed || one.item.kind === 'credit_note') continue;
-			const other = one.item.currency !== this.currency;
-			const cash = Math.max(0, other ? left : Math.min(left, one.item.open));
-			one.text = plain(cash, this.currency);
-			left -= cash;
-		}
-		// A credit note that is more than what is taken with it gives only so much.
-		for (const one of this.#chosen) {
-			if (left <= this.amount || one.typed || one.item.kind !== 'credit_note') continue;
-			const less = Math.min(left - this.amount, one.item.open);
-			one.text = plain(less - one.item.open, this.currency);
-			left -= less;
-		}
-	}
-
-	#row(one: Chosen) {
-		const credit = one.item.kind === 'credit_note';
-		const parsed = typedAmount(one.text, this.currency, credit);
-		const cash = typeof parsed === 'string' ? null : parsed;
-		const other = one.item.currency !== this.currency;
-		const typed = other ? typedAmount(one.settles ?? '', one.item.currency, false) : null;
-		const settles = typeof typed === 'string' ? null : typed;
-		const rest = Math.max(0, one.item.open - Math.abs((other ? settles : cash) ?? 0));
-		let unnamed = rest;
-		const gaps = one.gaps.map((gap) => {
-			const given = gap.text === null ? null : typedAmount(gap.text, one.item.currency, false);
-			const amount = gap.text === null ? null : typeof given === 'string' ? null : given;
-			if (amount !== null) unnamed -= amount;
-			return { kind: gap.kind, text: gap.text, amount };
-		});
-		const named = gaps.map((gap) => {
-			if (gap.text !== null) return gap;
-			const amount = minor(Math.max(0, unnamed));
-			unnamed -= amount;
-			return { ...gap, amount };
-		});
-		const difference = named.reduce((sum, gap) => sum + (gap.amount ?? 0), 0);
-		return {
-			item: one.item,
-			text: one.text,
-			cash,
-			other,
-			settlesText: one.settles ?? '',
-			settles,
-			gaps: named,
-			claim: one.claim,
-			difference: difference === 0 ? ZERO : minor(difference),
-			remains: minor(Math.max(0, rest - difference))
-		};
-	}
-}
-
-export type PostingRow = Allocating['rows'][number];
-
-function blank(item: OpenItem): Chosen {
-	return {
-		item,
-		text: '',
-		typed: false,
-		gaps: [],
-		claim: null,
-		settles: plain(item.open, item.currency)
-	};
-}
-
-function plain(value: number, currency: string): string {
-	return money(value, currency)
-		.replace(/[^\d.,−-]/g, '')
-		.replace('−', '-');
 }

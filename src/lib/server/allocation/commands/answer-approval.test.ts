@@ -3,18 +3,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Books } from '../../platform/db/open';
 import { act, difference, itemState } from '../../platform/db/schema';
 import { countApprovals, lookAtApprovals } from '../queries/approvals';
-import {
-	as,
-	CLERK,
-	done,
-	invoices,
-	newDocument,
-	proves,
-	READER,
-	SUPERVISOR,
-	testBooks,
-	TODAY
-} from '../../testing';
+import { as, CLERK, done, newDocument, proves, READER, SUPERVISOR, testBooks, TODAY } from '../../testing';
 import { answerApproval } from './answer-approval';
 import { perform } from '../../act/perform';
 import type { Person } from '../../act/person';
@@ -30,9 +19,7 @@ const LIMITS = {
 	byPerson: {}
 };
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 8_000),
 		newDocument('AK-2', 1, 7_000),
 		newDocument('AK-3', 2, 90_000)

@@ -14,7 +14,6 @@ import {
 	CLERK,
 	credit,
 	done,
-	invoices,
 	newDocument,
 	partsOf,
 	proves,
@@ -36,9 +35,7 @@ import { writeOffSmallBalances } from './write-off-small-balances';
 let books: Books;
 const viewer = { who: CLERK, today: TODAY };
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 10_000),
 		newDocument('AK-2', 1, 5_000),
 		newDocument('AK-3', 2, 3_000)

@@ -16,6 +16,7 @@ import {
 	done,
 	invoices,
 	newDocument,
+	payment,
 	proves,
 	READER,
 	SUPERVISOR,
@@ -34,9 +35,7 @@ let books: Books;
 const viewer = { who: CLERK, today: TODAY };
 /** 100.00 allocated to AK-1, of which 2.00 as discount; AK-2 of the same account and AK-3 of another are open. */
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 10_200),
 		newDocument('AK-2', 1, 10_000),
 		newDocument('AK-3', 2, 4_000)
@@ -170,7 +169,7 @@ describe('a wrong allocation', () => {
 		await proves(books);
 	});
 	it('earlier money that joined in is there again, even where it was used up', async () => {
-		await done(books, allocateReceipt, { receiptId: 2, receiptVersion: 1, customerId: 1, lines: [] }, CLERK);
+		await done(books, allocateReceipt, payment(2, 1), CLERK);
 		await change((allocating) => {
 			allocating.dropGap(1, 0);
 			allocating.useCredit(2);
@@ -215,7 +214,7 @@ describe('a wrong allocation', () => {
 		await invoices(books, newDocument('AK-5', 3, 1_000, { currency: 'EUR' }));
 		const entry = credit(1_000, 'AK-5', { account: 'ACCE3' });
 		await bringIn(books, bankXml([entry], { account: 'GB00ZZAM2', currency: 'EUR' }), 'euro.xml');
-		const order = { receiptId: 3, receiptVersion: 1, customerId: 3, lines: [] };
+		const order = payment(3, 3);
 		const { actId } = await done(books, allocateReceipt, order, CLERK);
 		const again = (await lookAtReallocation(
 			books.db,

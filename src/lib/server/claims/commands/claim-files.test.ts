@@ -13,7 +13,6 @@ import {
 	CLERK,
 	credit,
 	done,
-	invoices,
 	newDocument,
 	proves,
 	SUPERVISOR,
@@ -34,8 +33,7 @@ const viewer = { who: CLERK, today: TODAY };
 let number = '';
 let claimId = 0;
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(books, newDocument('AK-1', 1, 10_000));
+	books = await testBooks(newDocument('AK-1', 1, 10_000));
 	await bringIn(books, bankXml([credit(9_000, 'AK-1', { reference: 'P1' })]));
 	await done(
 		books,

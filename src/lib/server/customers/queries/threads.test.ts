@@ -3,18 +3,7 @@ import { addDays } from '../../../core/day/arithmetic';
 import { allocateReceipt } from '../../allocation/commands/allocate-receipt';
 import { undoPosting } from '../../allocation/commands/undo-posting';
 import type { Books } from '../../platform/db/open';
-import {
-	bankXml,
-	bringIn,
-	CLERK,
-	credit,
-	done,
-	invoices,
-	newDocument,
-	READER,
-	testBooks,
-	TODAY
-} from '../../testing';
+import { bankXml, bringIn, CLERK, credit, done, newDocument, READER, testBooks, TODAY } from '../../testing';
 import { lookAtThreads, type ThreadQuery } from './threads';
 
 const viewer = { who: READER, today: TODAY };
@@ -23,9 +12,7 @@ let second: number;
 
 /** AK-1 and AK-2 are paid by one payment of 30 October, AK-3 by a credit note, AK-4 was paid in August and lies open again. */
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 1_000),
 		newDocument('AK-2', 1, 2_000),
 		newDocument('AK-3', 1, 700),

@@ -2,6 +2,7 @@ import { typedAmount } from '../../../words/typed-amount';
 import { minor } from '../../../core/money/minor';
 import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../../core/6-reports/age';
+import type { Day } from '../../../core/day/day';
 import { addDays } from '../../../core/day/arithmetic';
 import type { Reader } from '../../platform/db/open';
 import { customer, document, item, itemState } from '../../platform/db/schema';
@@ -86,26 +87,46 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 		.groupBy(itemState.currency)
 		.orderBy(desc(sql`2`));
 	return {
-		rows: rows.map(({ state, item: it, document: doc, name, code }): OpenItemRow => ({
-			id: it.id,
-			number: doc.number,
-			kind: doc.kind,
-			part: it.part,
-			parts: it.parts,
-			customer: name,
-			code,
-			text: doc.text,
-			due: it.due,
-			issued: doc.issued,
-			total: it.total,
-			open: state.open,
-			currency: doc.currency,
-			late: doc.kind === 'credit_note' ? 0 : daysLate(it.due, today)
-		})),
+		rows: rows.map((row) => rowOf(row, today)),
 		counts: counts as Record<Facet, number>,
 		sums
 	};
 });
+
+/** A row of the list. */
+function rowOf(
+	{
+		state,
+		item: it,
+		document: doc,
+		name,
+		code
+	}: {
+		state: typeof itemState.$inferSelect;
+		item: typeof item.$inferSelect;
+		document: typeof document.$inferSelect;
+		name: string;
+		code: string;
+	},
+	today: Day
+): OpenItemRow {
+	return {
+		id: it.id,
+		number: doc.number,
+		kind: doc.kind,
+		part: it.part,
+		parts: it.parts,
+		customer: name,
+		code,
+		text: doc.text,
+		due: it.due,
+		issued: doc.issued,
+		total: it.total,
+		open: state.open,
+		currency: doc.currency,
+		late: doc.kind === 'credit_note' ? 0 : daysLate(it.due, today)
+	};
+}
 
 /** Late ones first, unless a column was chosen. */
 function orderOf(sorting: OpenItemsQuery['sorting']): SQL[] {

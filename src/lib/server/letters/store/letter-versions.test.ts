@@ -19,6 +19,7 @@ import {
 	done,
 	invoices,
 	newDocument,
+	payment,
 	testBooks,
 	TODAY
 } from '../../testing';
@@ -28,9 +29,7 @@ import { letterVersions } from './letter-versions';
 
 let books: Books;
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 10_000),
 		newDocument('AK-2', 1, 2_043),
 		newDocument('AK-3', 2, 500)
@@ -43,12 +42,7 @@ const account = { customerId: 1, currency: 'GBP' };
 const mark = async () => (await letterVersions(books.db, 'statement', [account]))[0]!;
 const shown = async () => JSON.stringify(await letterFor(books.db, 'statement', 1, 'GBP', TODAY));
 const pay = (receiptId: number, customerId: number, itemId: number, cash: number) =>
-	done(
-		books,
-		allocateReceipt,
-		{ receiptId, receiptVersion: 1, customerId, lines: [{ itemId, version: 1, cash, differences: [] }] },
-		CLERK
-	);
+	done(books, allocateReceipt, payment(receiptId, customerId, [itemId, cash]), CLERK);
 
 /** What may happen between writing a letter and sending it. */
 const changes: readonly (readonly [string, () => Promise<unknown>])[] = [

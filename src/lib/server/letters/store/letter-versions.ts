@@ -28,6 +28,35 @@ export async function letterVersions(
 	kind: LetterKind,
 	accounts: readonly LetterAccount[]
 ): Promise<string[]> {
+	const { items, credits, dated, owners, overtaken, firm, payInto } = await readShown(db, kind, accounts);
+	const account = (one: { customerId: number | null; currency: string }) =>
+		`${one.customerId} ${one.currency}`;
+	const itemsOf = groupBy(items, account);
+	const creditsOf = groupBy(credits, account);
+	const datedOf = groupBy(dated, account);
+	const overtakenOf = new Map(overtaken.map((one) => [account(one), one.letterId]));
+	const ownerOf = new Map(owners.map((one) => [one.id, one]));
+	const marks: string[] = [];
+	for (const one of accounts) {
+		const key = account(one);
+		marks.push(
+			digestOf({
+				items: (itemsOf.get(key) ?? []).map(({ id, version }) => [id, version]),
+				credits: (creditsOf.get(key) ?? []).map(({ id, version }) => [id, version]),
+				dated: datedOf.get(key) ?? [],
+				owner: ownerOf.get(one.customerId) ?? null,
+				overtaken: overtakenOf.get(key) ?? null,
+				returned: one.returnedId ? await returnedPayments(db, { id: one.returnedId }) : null,
+				payInto: payInto.get(one.currency) ?? null,
+				firm
+			})
+		);
+	}
+	return marks;
+}
+
+/** Everything that letters to these accounts show, read once for all of them. */
+async function readShown(db: Reader, kind: LetterKind, accounts: readonly LetterAccount[]) {
 	const ids = [...new Set(accounts.map((one) => one.customerId))];
 	const items = await db
 		.select({
@@ -61,29 +90,5 @@ export async function letterVersions(
 	const payInto = new Map<string, unknown>();
 	for (const { currency } of accounts)
 		if (!payInto.has(currency)) payInto.set(currency, await payIntoFor(db, currency));
-
-	const account = (one: { customerId: number | null; currency: string }) =>
-		`${one.customerId} ${one.currency}`;
-	const itemsOf = groupBy(items, account);
-	const creditsOf = groupBy(credits, account);
-	const datedOf = groupBy(dated, account);
-	const overtakenOf = new Map(overtaken.map((one) => [account(one), one.letterId]));
-	const ownerOf = new Map(owners.map((one) => [one.id, one]));
-	const marks: string[] = [];
-	for (const one of accounts) {
-		const key = account(one);
-		marks.push(
-			digestOf({
-				items: (itemsOf.get(key) ?? []).map(({ id, version }) => [id, version]),
-				credits: (creditsOf.get(key) ?? []).map(({ id, version }) => [id, version]),
-				dated: datedOf.get(key) ?? [],
-				owner: ownerOf.get(one.customerId) ?? null,
-				overtaken: overtakenOf.get(key) ?? null,
-				returned: one.returnedId ? await returnedPayments(db, { id: one.returnedId }) : null,
-				payInto: payInto.get(one.currency) ?? null,
-				firm
-			})
-		);
-	}
-	return marks;
+	return { items, credits, dated, owners, overtaken, firm, payInto };
 }

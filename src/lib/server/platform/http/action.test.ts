@@ -6,7 +6,7 @@ import { DomainError } from '../../act/domain-error';
 import { defineAct } from '../../act/define-act';
 import type { Person } from '../../act/person';
 import { holdReceipt } from '../../receipts/commands/hold-receipt';
-import { as, bankXml, bringIn, CLERK, credit, invoices, newDocument, READER, testBooks } from '../../testing';
+import { as, bankXml, bringIn, CLERK, credit, newDocument, READER, testBooks } from '../../testing';
 import { problemSentence } from '../../../words';
 import type { Books } from '../db/open';
 import { act as actTable } from '../db/schema';
@@ -17,8 +17,7 @@ import { mayAct, view } from './view';
 
 let books: Books;
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(books, newDocument('AK-1', 1, 1000));
+	books = await testBooks(newDocument('AK-1', 1, 1000));
 	await bringIn(books, bankXml([credit(1000, 'AK-1')]));
 });
 

@@ -31,8 +31,7 @@ import { undoPosting } from '../../allocation/commands/undo-posting';
 let books: Books;
 const viewer = { who: READER, today: TODAY };
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(books, newDocument('AK-1', 1, 10_000));
+	books = await testBooks(newDocument('AK-1', 1, 10_000));
 	await bringIn(books, bankXml([credit(10_000, 'thank you', { account: 'NEW', name: 'A STRANGER' })]));
 });
 afterEach(() => books.close());

@@ -19,7 +19,6 @@ import {
 	CLERK,
 	credit,
 	done,
-	invoices,
 	newDocument,
 	partsOf,
 	SUPERVISOR,
@@ -35,9 +34,7 @@ import { undoPosting } from '../../allocation/commands/undo-posting';
 
 let books: Books;
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-1', 1, 1000),
 		newDocument('AK-2', 1, 2000),
 		newDocument('AK-3', 2, 300)

@@ -7,8 +7,8 @@ import {
 	CLERK,
 	credit,
 	done,
-	invoices,
 	newDocument,
+	payment,
 	READER,
 	testBooks,
 	TODAY
@@ -20,9 +20,7 @@ let books: Books;
 
 /** A settled invoice, an open one with an order, and money that waits. */
 beforeAll(async () => {
-	books = await testBooks();
-	await invoices(
-		books,
+	books = await testBooks(
 		newDocument('AK-40233', 1, 188_920),
 		newDocument('AK-40240', 2, 50_000, { purchaseOrder: 'PO77123', paymentReference: 'RF18AK40240' })
 	);
@@ -33,15 +31,7 @@ beforeAll(async () => {
 			credit(12_345, 'for the kiln', { name: 'A STRANGER', account: 'X', reference: 'B2' })
 		])
 	);
-	await done(
-		books,
-		allocateReceipt,
-		{
-			...{ receiptId: 1, receiptVersion: 1, customerId: 1 },
-			lines: [{ itemId: 1, version: 1, cash: 188_920, differences: [] }]
-		},
-		CLERK
-	);
+	await done(books, allocateReceipt, payment(1, 1, [1, 188_920]), CLERK);
 });
 
 const CASES: readonly (readonly [string, readonly string[]])[] = [

@@ -43,8 +43,7 @@ import { undoReturn } from './undo-return';
 
 let books: Books;
 beforeEach(async () => {
-	books = await testBooks();
-	await invoices(books, newDocument('AK-1', 1, 10_000), newDocument('AK-2', 1, 5_000));
+	books = await testBooks(newDocument('AK-1', 1, 10_000), newDocument('AK-2', 1, 5_000));
 	await bringIn(books, bankXml([credit(14_900, 'AK-1 AK-2', { reference: 'P1' })]));
 	await done(
 		books,

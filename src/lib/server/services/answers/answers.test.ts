@@ -15,6 +15,7 @@ import {
 	invoices,
 	newCustomer,
 	newDocument,
+	payment,
 	testBooks,
 	TODAY
 } from '../../testing';
@@ -60,7 +61,7 @@ it('a name that is spelled otherwise for want of a letter is the same', async ()
 });
 it('earlier money on account joins, on the desk as well', async () => {
 	await bringIn(books, bankXml([credit(2_000, 'on account', { reference: 'P1' })]));
-	const order = { receiptId: 1, receiptVersion: 1, customerId: 1, lines: [] };
+	const order = payment(1, 1);
 	await done(books, allocateReceipt, order, CLERK);
 	const second = { reference: 'S2', opening: 2_000 };
 	await bringIn(books, bankXml([credit(5_000, 'inv 40234', { reference: 'P2' })], second), 'second.xml');

@@ -25,6 +25,7 @@ import {
 	done,
 	invoices,
 	newDocument,
+	payment,
 	READER,
 	testBooks,
 	TODAY
@@ -107,17 +108,7 @@ describe('letters', () => {
 	it('are stopped when the account changed after they were written', async () => {
 		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
 		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
-		await done(
-			books,
-			allocateReceipt,
-			{
-				receiptId: 1,
-				receiptVersion: 1,
-				customerId: 1,
-				lines: [{ itemId: 1, version: 1, cash: 400, differences: [] }]
-			},
-			CLERK
-		);
+		await done(books, allocateReceipt, payment(1, 1, [1, 400]), CLERK);
 		const result = await perform(
 			books,
 			sendLetters,
