@@ -1,4 +1,3 @@
-
 import { rowOf } from './allocating-row';
 import { plain, type Chosen } from './chosen-item';
 
