@@ -1,6 +1,7 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { logFailure } from '../lib/server/platform/log';
 import { checkedConfig } from './checked-config';
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => void;
@@ -32,6 +33,12 @@ export async function serve(): Promise<void> {
 		process.exit(1);
 	});
 	console.log(`Odd Penny is at http://${host.includes(':') ? `[${host}]` : host}:${port}`);
+	// What no handler caught may quote what was worked on: only where it happened is logged.
+	for (const what of ['uncaughtException', 'unhandledRejection'] as const)
+		process.on(what, (error: unknown) => {
+			logFailure(what, error);
+			process.exit(1);
+		});
 	let stopping = false;
 	const stop = () => {
 		if (stopping) return;

@@ -6,12 +6,16 @@ import { traceOf, type Trace } from './trace-of';
  * What is logged, as lines of JSON on standard output: who did what kind of thing, when, how long it took and how it ended. Never
  * names, amounts, texts, addresses of pages with what was looked for, or secrets: the shapes below have no place for them.
  */
-const out = pino({
-	level: config().logLevel,
-	base: null,
-	timestamp: pino.stdTimeFunctions.isoTime,
-	formatters: { level: (level) => ({ level }) }
-});
+let made: pino.Logger | null = null;
+/** Made when it is first written to: by then the settings have been checked, with a sentence for each that is wrong. */
+function out(): pino.Logger {
+	return (made ??= pino({
+		level: config().logLevel,
+		base: null,
+		timestamp: pino.stdTimeFunctions.isoTime,
+		formatters: { level: (level) => ({ level }) }
+	}));
+}
 
 /** A request that was answered; `route` is the pattern of the page, not what was typed in its place. */
 export function logRequest(request: {
@@ -22,7 +26,7 @@ export function logRequest(request: {
 	readonly took: number;
 	readonly person: string | null;
 }): void {
-	out.info({ what: 'request', ...request });
+	out().info({ what: 'request', ...request });
 }
 
 /** An act that was done, or refused with these codes. */
@@ -33,7 +37,7 @@ export function logAct(act: {
 	readonly took: number;
 	readonly refused?: readonly string[];
 }): void {
-	out.info({ what: 'act', ...act });
+	out().info({ what: 'act', ...act });
 }
 
 /** Somebody could not sign in, from this network address. */
@@ -41,7 +45,7 @@ export function logRefusedSignIn(refused: {
 	readonly from: string;
 	readonly because: 'wrong' | 'too-many';
 }): void {
-	out.warn({ what: 'refused sign-in', ...refused });
+	out().warn({ what: 'refused sign-in', ...refused });
 }
 
 interface Failed {
@@ -58,5 +62,5 @@ export function logFailure(doing: string, error: unknown, about: Failed = {}): v
 
 /** The same for a failure in another thread, of which only the trace came over. */
 export function logTrace(doing: string, trace: Trace, about: Failed = {}): void {
-	out.error({ what: 'failure', doing, ...about, ...trace });
+	out().error({ what: 'failure', doing, ...about, ...trace });
 }

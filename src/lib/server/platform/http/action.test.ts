@@ -8,6 +8,7 @@ import type { Person } from '../../act/person';
 import { holdReceipt } from '../../receipts/commands/hold-receipt';
 import { as, bankXml, bringIn, CLERK, credit, newDocument, READER, testBooks } from '../../testing';
 import { problemSentence } from '../../../words';
+import { BRITISH, useConventions } from '../../../words/conventions';
 import type { Books } from '../db/open';
 import { act as actTable } from '../db/schema';
 import { action, preview, shaped } from './action';
@@ -190,4 +191,14 @@ it('a CSV file is UTF-8 with its mark, quoted where it must be, and holds no for
 		'Customer,Open\r\n"Hill, Hazel ""Pots""",12.50\r\n"\'=HYPERLINK(""x"")",-3.00\r\n'
 	);
 	expect(response.headers.get('content-disposition')).toBe('attachment; filename="open-items.csv"');
+});
+
+it('a CSV file has semicolons where a comma stands before decimals, as spreadsheets there expect', async () => {
+	useConventions({ ...BRITISH, locale: 'de-DE' });
+	try {
+		const text = await csvResponse('open-items', ['Customer', 'Open'], [['Hill, Hazel', '12,50']]).text();
+		expect(text.replace('\ufeff', '')).toBe('Customer;Open\r\nHill, Hazel;12,50\r\n');
+	} finally {
+		useConventions(BRITISH);
+	}
 });

@@ -1,8 +1,9 @@
 import Papa from 'papaparse';
+import { decimalSign } from '../../../words/conventions';
 
 /**
- * A table as a CSV file (RFC 4180, UTF-8 with its mark, so that spreadsheets know the letters). What a spreadsheet would take for a
- * formula is made plain text.
+ * A table as a CSV file (RFC 4180, UTF-8 with its mark, so that spreadsheets know the letters). Where a comma stands before decimals,
+ * spreadsheets expect semicolons between cells. What a spreadsheet would take for a formula is made plain text.
  * @param name of the file, letters and digits
  */
 export function csvResponse(
@@ -12,7 +13,7 @@ export function csvResponse(
 ): Response {
 	const text = Papa.unparse(
 		{ fields: [...headings], data: rows.map((row) => [...row]) },
-		{ escapeFormulae: /^[=+@\t\r]|^-(?![\d.,]*$)/ }
+		{ delimiter: decimalSign() === ',' ? ';' : ',', escapeFormulae: /^[=+@\t\r]|^-(?![\d.,]*$)/ }
 	);
 	return new Response(`\ufeff${text}\r\n`, {
 		headers: {
