@@ -54,9 +54,9 @@ export async function waiting(page: Page): Promise<number> {
 
 /** Picks the first receipt of the pile that has a text, and waits until the desk shows it: what is typed before is typed elsewhere. */
 export async function pick(page: Page, text: string): Promise<void> {
-	const row = page.locator('[data-receipt]', { hasText: text }).first();
-	const id = await row.getAttribute('data-receipt');
-	await row.click();
+	const id = await page.locator('[data-receipt]', { hasText: text }).first().getAttribute('data-receipt');
+	// By its number: newer answers may put another row first meanwhile.
+	await page.locator(`[data-receipt="${id}"]`).click();
 	await page.waitForURL(`**/money-in?receipt=${id}`);
 	await page.waitForLoadState('networkidle');
 }
