@@ -109,3 +109,18 @@ test('a supervisor lets somebody in, who signs in, and is shut out again', async
 	expect(ada.url()).toContain('/sign-in');
 	await ada.close();
 });
+
+test('a session that ends while a page is open leads to signing in, and from there to where one wanted to go', async ({
+	page
+}) => {
+	await page.goto('/sign-in');
+	await page.click('button[value=clerk]');
+	await page.waitForURL('/');
+	await page.waitForLoadState('networkidle');
+	await page.context().clearCookies();
+	await page.getByRole('link', { name: 'Customers', exact: true }).click();
+	await page.waitForURL('/sign-in?to=%2Fcustomers');
+	await page.click('button[value=clerk]');
+	await page.waitForURL('/customers');
+	await expect(page.locator('h1')).toContainText('140 accounts');
+});

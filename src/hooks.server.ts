@@ -1,5 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
+import {
+	isRedirect,
+	redirect,
+	type Handle,
+	type HandleServerError,
+	type RequestEvent,
+	type ServerInit
+} from '@sveltejs/kit';
 import { openApp, type App } from '$lib/server/app';
 import { nobodyYet } from '$lib/server/people/commands/people';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
@@ -19,38 +26,43 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const began = performance.now();
 	event.locals.app = app;
 	event.locals.who = await whoIsAsking(app.auth, event.request.headers);
-	const response =
-		(await elsewhere(event)) ??
-		(await resolve(event, { preload: ({ type }) => type === 'js' || type === 'css' || type === 'font' }));
+	const log = (status: number) =>
+		logRequest({
+			method: event.request.method,
+			route: event.route.id,
+			status,
+			took: Math.round(performance.now() - began),
+			person: event.locals.who?.id ?? null
+		});
+	const response = await answer(event, resolve).catch((thrown: unknown) => {
+		if (isRedirect(thrown)) log(thrown.status);
+		throw thrown;
+	});
 	// What was done may change every answer: they are made while the person still looks at what was done.
 	if (event.request.method === 'POST' && event.locals.who) answeredPile(app.books.db).catch(() => undefined);
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	response.headers.set('x-frame-options', 'SAMEORIGIN');
 	if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-store');
-	logRequest({
-		method: event.request.method,
-		route: event.route.id,
-		status: response.status,
-		took: Math.round(performance.now() - began),
-		person: event.locals.who?.id ?? null
-	});
+	log(response.status);
 	return response;
 };
 
-/** Where a request leads that is not answered at its address: it moved, or whoever asks has to sign in first. */
-async function elsewhere({ url, request, locals }: RequestEvent): Promise<Response | null> {
+/**
+ * Answers a request, or leads elsewhere: it moved, or whoever asks has to sign in first. That is thrown and not returned, for the
+ * framework then leads a page that is open already, too.
+ */
+async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
+	const { url, request, locals } = event;
 	const moved = request.method === 'GET' ? oldAddress(url) : null;
-	if (moved) return leadTo(moved, 308);
-	if (locals.who || OPEN_TO_ALL.has(url.pathname)) return null;
-	if (await nobodyYet(app.books.db)) return leadTo('/first-start', 303);
-	if (request.method !== 'GET' || url.pathname.startsWith('/api/'))
-		return new Response('Sign in first.', { status: 401, headers: { 'content-type': 'text/plain' } });
-	return leadTo(`/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`, 303);
-}
-
-function leadTo(location: string, status: number): Response {
-	return new Response(null, { status, headers: { location } });
+	if (moved) redirect(308, moved);
+	if (!locals.who && !OPEN_TO_ALL.has(url.pathname)) {
+		if (await nobodyYet(app.books.db)) redirect(303, '/first-start');
+		if (request.method !== 'GET' || url.pathname.startsWith('/api/'))
+			return new Response('Sign in first.', { status: 401, headers: { 'content-type': 'text/plain' } });
+		redirect(303, `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`);
+	}
+	return resolve(event, { preload: ({ type }) => type === 'js' || type === 'css' || type === 'font' });
 }
 
 export const handleError: HandleServerError = ({ error, event, status, message }) => {

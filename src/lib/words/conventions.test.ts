@@ -3,7 +3,8 @@ import { afterEach, describe, expect, it, test } from 'vitest';
 import { BRITISH, decimalSign, isTimeZone, LOCALES, useConventions } from './conventions';
 import { dayInZone } from './day-in-zone';
 import { amount, moment, money, percent, shortMonth, weekDay, whole } from './en-GB/format';
-import { landOf } from './en-GB/land-of';
+import { landOf, landsToChoose } from './en-GB/land-of';
+import { amountLookedFor } from './amount-looked-for';
 import { typedAmount } from './typed-amount';
 
 afterEach(() => useConventions(BRITISH));
@@ -86,4 +87,22 @@ describe('times by the clock of the firm', () => {
 			false,
 			false
 		]));
+});
+
+test.each([
+	['1,889.20', 188920, 188920],
+	['1.889,20', 188920, 188920],
+	['12,50', 1250, 1250],
+	['1889', null, 188900],
+	['AK-1889', null, null],
+	['1.5', null, 150],
+	['', null, null]
+])('“%s” is looked for as %s, or as %s where whole numbers are amounts', (text, decimals, whole) =>
+	expect([amountLookedFor(text), amountLookedFor(text, { whole: true })]).toEqual([decimals, whole])
+);
+
+it('every land can be chosen, once, by its name', () => {
+	const lands = landsToChoose();
+	expect(lands.map((one) => one.locale).sort()).toEqual([...LOCALES].sort());
+	expect(lands.find((one) => one.locale === 'en-GB')!.name).toBe('United Kingdom: 12,345.50');
 });

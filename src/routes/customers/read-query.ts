@@ -1,3 +1,4 @@
+import { readPage } from '$lib/server/platform/http/read-page';
 import { readSorting } from '$lib/ui/table-columns';
 import { CUSTOMER_SORTS, type CustomersQuery } from '$lib/server/customers/queries/customers';
 
@@ -5,7 +6,7 @@ import { CUSTOMER_SORTS, type CustomersQuery } from '$lib/server/customers/queri
 export function readCustomersQuery(url: URL): CustomersQuery & { readonly page: number } {
 	return {
 		text: url.searchParams.get('q') ?? '',
-		page: Math.max(0, Math.trunc(Number(url.searchParams.get('page'))) || 0),
+		page: readPage(url),
 		sorting: readSorting(url.searchParams.get('sort'), CUSTOMER_SORTS)
 	};
 }

@@ -4,8 +4,8 @@
 	import { attributesOf, type FieldFaults } from '$lib/ui/field-faults';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { BRITISH, LOCALES } from '$lib/words/conventions';
-	import { landOf } from '$lib/words';
+	import { BRITISH } from '$lib/words/conventions';
+	import { landsToChoose } from '$lib/words';
 	let { data, form } = $props();
 	const fields = [
 		['firm', 'Name of the firm', 'text'],
@@ -26,9 +26,7 @@
 	const elsewhere = $derived(
 		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []
 	);
-	const lands = LOCALES.map((locale) => [locale, landOf(locale)] as const).sort((a, b) =>
-		a[1] < b[1] ? -1 : 1
-	);
+	const lands = landsToChoose();
 	let timeZone = $state(BRITISH.timeZone);
 	onMount(() => {
 		const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -63,7 +61,7 @@
 		{/each}
 		<Field form={faults} name="locale" label="Numbers are written as in"
 			>{#snippet input(attributes)}<select {...attributes} value={BRITISH.locale}
-					>{#each lands as [locale, land] (locale)}<option value={locale}>{land}</option>{/each}</select
+					>{#each lands as { locale, name } (locale)}<option value={locale}>{name}</option>{/each}</select
 				>{/snippet}</Field
 		>
 		<Field form={faults} name="timeZone" label="The clock is that of"

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { sendLetters } from '$lib/server/letters/commands/send-letters';
 import { prepareLetters } from '$lib/server/services/prepare-letters';
+import { readPage } from '$lib/server/platform/http/read-page';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtRun, RUN_PAGE } from '$lib/server/letters/queries/letters';
 import { action, shaped } from '$lib/server/platform/http/action';
@@ -12,7 +13,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const asked = url.searchParams.get('kind');
 	const kind = asked === 'reminder' ? ('reminder' as const) : ('statement' as const);
 	const corrections = asked === 'correction';
-	const page = Math.max(0, Math.trunc(Number(url.searchParams.get('page') ?? 0)) || 0);
+	const page = readPage(url);
 	return {
 		kind,
 		corrections,

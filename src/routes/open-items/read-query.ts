@@ -1,3 +1,4 @@
+import { readPage } from '$lib/server/platform/http/read-page';
 import { readSorting } from '$lib/ui/table-columns';
 import {
 	FACETS,
@@ -13,7 +14,7 @@ export function readOpenItemsQuery(url: URL): OpenItemsQuery & { readonly page: 
 	return {
 		facet,
 		text: url.searchParams.get('q') ?? '',
-		page: Math.max(0, Math.trunc(Number(url.searchParams.get('page'))) || 0),
+		page: readPage(url),
 		sorting: readSorting(url.searchParams.get('sort'), OPEN_ITEM_SORTS)
 	};
 }

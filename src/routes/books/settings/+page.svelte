@@ -10,7 +10,7 @@
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
 	import { typedAmount } from '$lib/words/typed-amount';
-	import { DIFFERENCE_NAMES, landOf, amount } from '$lib/words';
+	import { DIFFERENCE_NAMES, landsToChoose, amount } from '$lib/words';
 	import { LOCALES } from '$lib/words/conventions';
 	let { data } = $props();
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
@@ -22,11 +22,7 @@
 	const conventionsForm = new ActForm<typeof setConventions>('?/conventions', {
 		done: () => void toast('Numbers and times are shown so from now on.')
 	});
-	const lands = LOCALES.map((locale) => ({
-		locale,
-		land: landOf(locale),
-		sample: new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(12345.5)
-	})).sort((a, b) => (a.land < b.land ? -1 : 1));
+	const lands = landsToChoose();
 	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
 	const name = (kind: LimitedKind) => (kind === 'refund' ? 'To be paid back' : DIFFERENCE_NAMES[kind]);
 	const shown = (value: number | null | undefined) =>
@@ -226,8 +222,7 @@
 		>
 			<Field form={conventionsForm} name="locale" label="Numbers are written as in"
 				>{#snippet input(attributes)}<select {...attributes} value={data.conventions.locale}
-						>{#each lands as { locale, land, sample } (locale)}<option value={locale}>{land}: {sample}</option
-							>{/each}</select
+						>{#each lands as { locale, name } (locale)}<option value={locale}>{name}</option>{/each}</select
 					>{/snippet}</Field
 			>
 			<Field form={conventionsForm} name="timeZone" label="The clock is that of"

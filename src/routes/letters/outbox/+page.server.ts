@@ -1,3 +1,4 @@
+import { readPage } from '$lib/server/platform/http/read-page';
 import { sendAgain } from '$lib/server/letters/commands/send-again';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtOutbox } from '$lib/server/letters/queries/letters';
@@ -6,7 +7,7 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	depends('books:outbox');
-	const page = Math.max(0, Number(url.searchParams.get('page')) || 0);
+	const page = readPage(url);
 	return {
 		...(await view(locals, lookAtOutbox, { page })),
 		page,

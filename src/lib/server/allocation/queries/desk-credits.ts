@@ -25,17 +25,16 @@ const CREDIT = {
 
 /** Earlier money by its receipts, whatever of it is left. */
 export async function creditsById(db: Db, receiptIds: readonly number[]): Promise<DeskCredit[]> {
-	const rows = await db
+	return db
 		.select(CREDIT)
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(inArray(receipt.id, [...receiptIds]));
-	return rows.map((row) => ({ ...row, onAccount: row.onAccount }));
 }
 
 /** All earlier money of an account in a currency, the oldest first. */
 export async function creditsOf(db: Db, customerId: number, currency: string): Promise<DeskCredit[]> {
-	const rows = await db
+	return db
 		.select(CREDIT)
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
@@ -47,5 +46,4 @@ export async function creditsOf(db: Db, customerId: number, currency: string): P
 			)
 		)
 		.orderBy(asc(receipt.booked), asc(receipt.id));
-	return rows.map((row) => ({ ...row, onAccount: row.onAccount }));
 }

@@ -1,4 +1,4 @@
-import { typedAmount } from '../../../words/typed-amount';
+import { amountLookedFor } from '../../../words/amount-looked-for';
 import { minor } from '../../../core/money/minor';
 import { and, asc, eq, inArray, like, or, sql } from 'drizzle-orm';
 import type { Db } from '../../platform/db/open';
@@ -29,9 +29,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.where(or(like(customer.name, wanted), like(customer.code, wanted)))
 		.orderBy(asc(customer.name))
 		.limit(CUSTOMERS_FOUND);
-	// With two decimals it may be an amount, in any currency that has two.
-	const typed = /[.,]\d\d$/.test(plain) ? typedAmount(plain, 'EUR') : null;
-	const cents = typeof typed === 'number' ? typed : null;
+	const cents = amountLookedFor(plain);
 	const numbers = db
 		.select({ id: item.id })
 		.from(item)

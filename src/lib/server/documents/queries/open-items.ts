@@ -1,4 +1,4 @@
-import { typedAmount } from '../../../words/typed-amount';
+import { amountLookedFor } from '../../../words/amount-looked-for';
 import { minor } from '../../../core/money/minor';
 import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../../core/6-reports/age';
@@ -151,9 +151,7 @@ function matching(db: Reader, text: string): SQL | undefined {
 		.from(document)
 		.where(or(like(document.number, part), like(document.purchaseOrder, part)));
 	const customers = db.select({ id: customer.id }).from(customer).where(like(customer.name, part));
-	// With two decimals it may be an amount, in any currency that has two.
-	const typed = /[.,]\d\d$/.test(wanted) ? typedAmount(wanted, 'EUR') : null;
-	const cents = typeof typed === 'number' ? typed : null;
+	const cents = amountLookedFor(wanted);
 	const items = db
 		.select({ id: item.id })
 		.from(item)

@@ -21,9 +21,9 @@ import {
 } from '../../platform/db/schema';
 import { shortDay } from '../../../words';
 import { moveReceipt } from '../../receipts/store/receipt-states';
+import { issueCharge } from './issue-charge';
 import { DomainError } from '../../act/domain-error';
 import { reopenClaims, withdrawClaims } from '../../claims/store/claim-states';
-import { nextNumber } from '../../documents/store/next-number';
 import { paymentBack } from '../../allocation/store/payment-back';
 import { postJournal } from '../../ledger/store/post-journal';
 import type { JournalLine } from '../../../core/model/journal';
@@ -32,8 +32,7 @@ import { numbered } from '../../allocation/store/number-posting';
 import { writeUndoing } from '../../allocation/store/write-undoing';
 import { writePosting } from '../../allocation/store/write-posting';
 import { chosenDate, converter } from '../../receipts/commands/accounting-day';
-import { issue } from '../../documents/commands/issue-documents';
-import { defineAct, type ActContext } from '../../act/define-act';
+import { defineAct } from '../../act/define-act';
 import { amountField, dayField, sumField } from '../../act/fields';
 import { matchBankReturn, type ReturnPart } from './match-bank-return';
 
@@ -263,40 +262,4 @@ async function writeBack(
 		})
 	);
 	return journalOfPosting(null, turned, { receiptId, claims: claimSources });
-}
-
-/** The charge for it, due at once. */
-async function issueCharge(
-	ctx: ActContext,
-	of: {
-		readonly customerId: number;
-		readonly currency: string;
-		readonly date: Day;
-		readonly charge: number;
-		readonly paidOn: string;
-	}
-): Promise<number> {
-	const net = minor(of.charge);
-	const { documentIds } = await issue(ctx, [
-		{
-			...{ kind: 'charge', number: await nextNumber(ctx.tx, 'charge'), customerId: of.customerId },
-			...{
-				issued: of.date,
-				currency: of.currency,
-				text: `charge for the payment of ${shortDay(of.paidOn)}, returned`
-			},
-			lines: [
-				{
-					text: `Charge for your payment of ${shortDay(of.paidOn)}, returned`,
-					net,
-					taxBasisPoints: 0,
-					tax: ZERO
-				}
-			],
-			instalments: [{ due: of.date, amount: net }],
-			...{ purchaseOrder: null, orderReference: null, paymentReference: null },
-			...{ discountBasisPoints: null, discountUntil: null }
-		}
-	]);
-	return documentIds[0]!;
 }

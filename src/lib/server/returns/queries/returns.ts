@@ -4,12 +4,11 @@ import { customer, receipt, receiptState } from '../../platform/db/schema';
 import { returnedPayments, type ReturnedPayment } from '../store/returned-payments';
 import { defineLook } from '../../act/define-look';
 
-import { typedAmount } from '../../../words/typed-amount';
+import { amountLookedFor } from '../../../words/amount-looked-for';
 /** Payments that came back, and those found to be marked so. */
 export const lookAtReturns = defineLook('reader', async (db, query: string) => {
 	const text = query.trim().replace(/[%_]/g, '');
-	const typed = /\d/.test(text) ? typedAmount(text, 'EUR') : null;
-	const amount = typeof typed === 'number' ? typed : null;
+	const amount = amountLookedFor(text, { whole: true });
 	const wanted = `%${text}%`;
 	const found = text
 		? await db
