@@ -1,6 +1,10 @@
 <script lang="ts">
 	import { attributesOf } from '$lib/ui/field-faults';
+	import { page } from '$app/state';
 	let { data, form } = $props();
+	/** Where one wanted to go goes along: the address of an action would take its place. */
+	const to = $derived(page.url.searchParams.get('to'));
+	const along = $derived(to ? `&to=${encodeURIComponent(to)}` : '');
 	const fault = $derived(attributesOf(form?.message, 'refused'));
 	const blurbs = {
 		clerk: 'allocates money, sends letters',
@@ -17,7 +21,7 @@
 	{#if form?.message}<p id="refused" role="alert" class="note mb-4 text-oxblood">{form.message}</p>{/if}
 	{#if data.demo.length}
 		<p class="mb-3 says">These are the demo books. Choose whose desk you sit at.</p>
-		<form method="POST" action="?/demo" class="mb-8 grid gap-2">
+		<form method="POST" action="?/demo{along}" class="mb-8 grid gap-2">
 			{#each data.demo as person (person.role)}
 				<button name="role" value={person.role} class="btn justify-between py-2.5"
 					><span>{person.name}, {person.role}</span><span class="font-normal text-soft"
@@ -27,7 +31,7 @@
 			{/each}
 		</form>
 	{/if}
-	<form method="POST" action="?/person" class="grid gap-3">
+	<form method="POST" action="?/person{along}" class="grid gap-3">
 		<label class="grid gap-1"
 			>E-mail address<input
 				type="email"
