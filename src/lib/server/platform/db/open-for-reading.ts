@@ -1,5 +1,6 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
+import { keepStatements } from './keep-statements';
 import * as schema from './schema';
 import type { Db } from './types';
 
@@ -8,6 +9,7 @@ import type { Db } from './types';
  * every transaction as one that writes, whatever it is told, and would hold the books locked for as long as somebody reads.
  */
 export function openForReading(url: string, token?: string): Db {
+	keepStatements();
 	const client = createClient({ url, authToken: token, timeout: 5000 });
 	const begin = client.transaction.bind(client);
 	client.transaction = () => begin('deferred');

@@ -3,10 +3,15 @@ import { mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
+import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
 import type { Db, Tx } from './types';
+import { keepStatements } from './keep-statements';
 import { refuseNestedWrite } from './refuse-nested-write';
 import { upgradeBooks } from './upgrades/upgrade-books';
+import { installSeals, liftSeals } from './seal/install-seals';
+import { sealed } from './seal/seal-transaction';
 import * as schema from './schema';
 
 export type { Db, Reader, Tx } from './types';
@@ -31,12 +36,14 @@ export async function openBooks(
 	url: string,
 	options: { migrations: string; token?: string }
 ): Promise<Books> {
+	keepStatements();
 	if (url.startsWith('file:')) mkdirSync(dirname(resolve(url.slice(5))), { recursive: true });
 	const client = createClient({ url, authToken: options.token, timeout: 5000 });
 	if (url.startsWith('file:')) await client.execute('PRAGMA journal_mode = WAL');
 	const db = drizzle(client, { schema });
-	await migrate(db, { migrationsFolder: options.migrations });
-	await upgradeBooks(db);
+	await migrateBooks(db, options.migrations);
+	await installSeals(db, clock);
+	await upgradeBooks(db, clock);
 	const writing = new AsyncLocalStorage<true>();
 	let last: Promise<unknown> = Promise.resolve();
 	const turn = <T>(work: () => Promise<T>): Promise<T> => {
@@ -47,7 +54,7 @@ export async function openBooks(
 	const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
 		if (writing.getStore())
 			return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
-		return turn(() => writing.run(true, () => db.transaction(work)));
+		return turn(() => writing.run(true, () => db.transaction((tx) => sealed(tx, clock, () => work(tx)))));
 	};
 	return {
 		turn,
@@ -59,6 +66,19 @@ export async function openBooks(
 		}
 	};
 }
+
+/** Brings the tables up to date; their triggers are lifted while they change. */
+async function migrateBooks(db: Db, folder: string): Promise<void> {
+	const [newest] = readMigrationFiles({ migrationsFolder: folder }).slice(-1);
+	const done = await db
+		.get<{ last: number | null }>(sql`select max(created_at) as last from __drizzle_migrations`)
+		.catch(() => null);
+	if (newest && done?.last !== null && done?.last === newest.folderMillis) return;
+	await liftSeals(db);
+	await migrate(db, { migrationsFolder: folder });
+}
+
+const clock = () => new Date().toISOString();
 
 async function attempt<T>(client: Client, work: () => Promise<T>): Promise<T> {
 	for (let n = 1; ; n++) {

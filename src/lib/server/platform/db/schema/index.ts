@@ -11,5 +11,6 @@ export * from './returns';
 export * from './advices';
 export * from './approvals';
 export * from './lessons';
+export * from './seals';
 export * from './sequences';
 export * from './standing';

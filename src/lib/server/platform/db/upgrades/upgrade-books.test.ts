@@ -8,6 +8,8 @@ import { openBooks } from '../open';
 import * as schema from '../schema';
 import { upgradeBooks } from './upgrade-books';
 
+const now = () => '2026-10-30T10:00:00.000Z';
+
 it('of two processes that open the books at once each upgrade is done by one', async () => {
 	const older = await olderBooks(12);
 	await older.script(readFileSync('fixtures/books-of-the-twelfth-tables.sql', 'utf8'));
@@ -20,10 +22,10 @@ it('of two processes that open the books at once each upgrade is done by one', a
 	// The second has seen that nothing is done; the first does it all before the second has its turn.
 	const begin = second.transaction.bind(second);
 	second.transaction = async (...given) => {
-		await upgradeBooks(first);
+		await upgradeBooks(first, now);
 		return begin(...given);
 	};
-	await upgradeBooks(second);
+	await upgradeBooks(second, now);
 	expect(await first.all(sql`select name, "left" from upgrade order by name`)).toEqual([
 		{ name: 'line-sources', left: 0 },
 		{ name: 'search-keys-2', left: 0 }

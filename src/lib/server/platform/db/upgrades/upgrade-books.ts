@@ -2,22 +2,36 @@ import { eq } from 'drizzle-orm';
 import { SEARCH_KEYS } from '../../../../core/text/search-keys';
 import type { Db, Reader, Tx } from '../types';
 import { upgrade } from '../schema';
+import { withTablesSealedAnew } from '../seal/install-seals';
 import { fillLineSources } from './line-sources';
 import { rebuildSearchKeys } from './search-keys';
 
-/** What books of earlier versions need beyond their tables, in order, each once: how many rows it could not tell. */
-const UPGRADES: Readonly<Record<string, (tx: Tx) => Promise<number>>> = {
-	'line-sources': fillLineSources,
-	[`search-keys-${SEARCH_KEYS}`]: rebuildSearchKeys
+interface Upgrade {
+	/** Tables of which it changes rows that are else never changed. */
+	readonly tables: readonly string[];
+	/** Says how many rows it could not tell. */
+	readonly bring: (tx: Tx) => Promise<number>;
+}
+
+/** What books of earlier versions need beyond their tables, in order, each once. */
+const UPGRADES: Readonly<Record<string, Upgrade>> = {
+	'line-sources': { tables: ['journal_line'], bring: fillLineSources },
+	[`search-keys-${SEARCH_KEYS}`]: {
+		tables: ['payer_lesson', 'forgotten_payer', 'document'],
+		bring: rebuildSearchKeys
+	}
 };
 
 /** Brings the contents of books up to date; each step in one transaction with the note that it was done and what was left. */
-export async function upgradeBooks(db: Db): Promise<void> {
-	for (const [name, bring] of Object.entries(UPGRADES)) {
+export async function upgradeBooks(db: Db, now: () => string): Promise<void> {
+	for (const [name, { tables, bring }] of Object.entries(UPGRADES)) {
 		if (await isDone(db, name)) continue;
 		await db.transaction(async (tx) => {
 			// Another process may have opened the books meanwhile.
-			if (!(await isDone(tx, name))) await tx.insert(upgrade).values({ name, left: await bring(tx) });
+			if (await isDone(tx, name)) return;
+			await withTablesSealedAnew(tx, now, tables, async () => {
+				await tx.insert(upgrade).values({ name, left: await bring(tx) });
+			});
 		});
 	}
 }

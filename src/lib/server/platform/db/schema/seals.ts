@@ -1,0 +1,67 @@
+import { customType, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** The key of a row of any table: a number or a text, kept as it is (no affinity). */
+const keyColumn = customType<{ data: number | string; driverData: number | string }>({
+	dataType: () => 'blob'
+});
+
+/**
+ * What one transaction wrote, closed by a hash over all of it and over the seal before: so no row of the books can be changed, added,
+ * moved or taken out without it showing (`db/seal`).
+ */
+export const seal = sqliteTable('seal', {
+	id: integer('id').primaryKey(),
+	/** When it was written, ISO 8601 in UTC. */
+	at: text('at').notNull(),
+	/** The last act that it covers; null where none was written. */
+	actId: integer('act_id'),
+	previousHash: text('previous_hash').notNull(),
+	hash: text('hash').notNull()
+});
+
+/** Rows of a table as a seal covers them: a run of rows that are never changed, or one version of a row that is. */
+export const sealedRows = sqliteTable(
+	'sealed_rows',
+	{
+		id: integer('id').primaryKey(),
+		sealId: integer('seal_id').notNull(),
+		tableName: text('table_name').notNull(),
+		firstKey: keyColumn('first_key').notNull(),
+		lastKey: keyColumn('last_key').notNull(),
+		/** How many; none where the row was taken out. */
+		rows: integer('rows').notNull(),
+		/** SHA-256 of the rows as they are stored, in base64url; empty where the row was taken out. */
+		hash: text('hash').notNull()
+	},
+	(t) => [index('sealed_rows_key').on(t.tableName, t.firstKey), index('sealed_rows_seal').on(t.sealId)]
+);
+
+/** Which columns of a table its seals cover, and the seal since which they do: a table that gets other columns is sealed anew. */
+export const sealedForm = sqliteTable('sealed_form', {
+	tableName: text('table_name').primaryKey(),
+	/** Names in order, as JSON. */
+	columns: text('columns').notNull(),
+	sinceSeal: integer('since_seal').notNull()
+});
+
+/** What triggers noted of the transaction that runs. Empty between transactions, unless somebody else wrote to the books. */
+export const unsealedChange = sqliteTable('unsealed_change', {
+	id: integer('id').primaryKey(),
+	tableName: text('table_name').notNull(),
+	rowKey: keyColumn('row_key').notNull(),
+	/** The row before, as its sealed form; null where it is new. */
+	before: text('before'),
+	/** And after; null where it was taken out, or where it is read back from the table. */
+	after: text('after')
+});
+
+/** A change that the application did not write, found when it wrote next. */
+export const foreignChange = sqliteTable('foreign_change', {
+	id: integer('id').primaryKey(),
+	/** When it was found, ISO 8601 in UTC. */
+	foundAt: text('found_at').notNull(),
+	tableName: text('table_name').notNull(),
+	rowKey: keyColumn('row_key').notNull(),
+	/** The row as it was found, as its sealed form; null where it was gone. */
+	found: text('found')
+});
