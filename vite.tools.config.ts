@@ -20,6 +20,7 @@ export default defineConfig({
 				prove: entry('./src/tools/prove.ts'),
 				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
+				attack: entry('./attack/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts'),
 				'answers-worker': entry('./src/lib/workers/answers-worker.ts'),

@@ -31,6 +31,7 @@ export function stamp() {
 		'src',
 		'static',
 		'bench',
+		'attack',
 		'package-lock.json',
 		'svelte.config.js',
 		'vite.config.ts',

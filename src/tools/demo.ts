@@ -26,6 +26,7 @@ if ((fresh || !existsSync(mark)) && existsSync(join(folder, 'odd-penny.db'))) {
 		'odd-penny.db-wal',
 		'odd-penny.db-shm',
 		'demo.made',
+		'anchors',
 		'outbox',
 		'inbox',
 		'todays-bank-files',

@@ -6,6 +6,11 @@ import type { CallContext } from './act/define-act';
 import type { Person } from './act/person';
 import { openBooks, type Books } from './platform/db/open';
 import { answerGiven, answerInThread } from './services/answers/answers';
+import type { ProofAnchors } from './ledger/queries/proof';
+import { publicText } from './platform/anchors/anchor';
+import { readAnchors } from './platform/anchors/anchor-files';
+import { anchorKey } from './platform/anchors/anchor-key';
+import { keepAnchors, type Anchors } from './services/anchors/keep-anchors';
 import { watchInbox, type Inbox } from './services/inbox';
 import { openAuth, type Auth } from './people/auth';
 import { openPostOffice, type PostOffice } from './services/post-office/post-office';
@@ -19,6 +24,7 @@ export interface App {
 	readonly auth: Auth;
 	readonly postOffice: PostOffice;
 	readonly inbox: Inbox;
+	readonly anchors: Anchors;
 	/** The day of the books: the demo's fixed day, else the day of the clock. */
 	today(): Promise<Day>;
 	/** @param sent what the person sent, where an act is given more than that */
@@ -54,6 +60,7 @@ export const APPLICATION: Person = { id: 'application', name: 'Odd Penny', role:
 /** Opens everything that the running application needs. */
 export async function openApp(): Promise<App> {
 	const { dataDir, database, publicUrl, smtpUrl, secret } = config();
+	const key = anchorKey(dataDir, config().anchorKey);
 	mkdirSync(dataDir, { recursive: true });
 	const books = await openOwnBooks();
 	await followConventions(books);
@@ -67,20 +74,42 @@ export async function openApp(): Promise<App> {
 		answerGiven: (receiptId) => answerGiven(books.db, receiptId)
 	});
 	const inbox = await watchInbox(books, join(dataDir, 'inbox'), () => context(APPLICATION));
+	const anchors = keepAnchors(books, {
+		key,
+		folders: anchorFolders(),
+		today,
+		now: clock,
+		smtpUrl: postOffice.url
+	});
+	void anchors.look();
 	postOffice.wake();
 	return {
 		books,
 		auth,
 		postOffice,
 		inbox,
+		anchors,
 		today,
 		context,
 		close: async () => {
 			await inbox.close();
+			await anchors.close();
 			await postOffice.close();
 			await books.close();
 		}
 	};
+}
+
+/** Where anchors are written, and looked for when the books are proved. */
+export function anchorFolders(): string[] {
+	const { dataDir, anchorDir } = config();
+	return [join(dataDir, 'anchors'), ...(anchorDir === null ? [] : [anchorDir])];
+}
+
+/** The anchors that lie where this application writes them, and the key that signs them. */
+export function ownAnchors(): ProofAnchors {
+	const { dataDir, anchorKey: given } = config();
+	return { files: anchorFolders().flatMap(readAnchors), publicKey: publicText(anchorKey(dataDir, given)) };
 }
 
 /** The key that signs session cookies, made once and kept in the data folder, readable by its owner only. */

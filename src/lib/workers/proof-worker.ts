@@ -1,14 +1,12 @@
-import { createClient } from '@libsql/client';
-import { drizzle } from 'drizzle-orm/libsql';
-import * as schema from '../server/platform/db/schema';
-import { proveBooks, type Proof } from '../server/ledger/queries/proof';
+import { proveBooks, type Proof, type ProofAsked } from '../server/ledger/queries/proof';
+import { openForReading } from '../server/platform/db/open-for-reading';
 
-/** In a worker thread, with a reading client of its own: the books in, the proof out. */
-export default async function ({ url, token }: { url: string; token?: string }): Promise<Proof> {
-	const client = createClient({ url, authToken: token, timeout: 5000 });
+/** In a worker thread, with a reading client of its own: the books in, the proof of one moment out. */
+export default async function ({ url, token, anchors }: ProofAsked): Promise<Proof> {
+	const db = openForReading(url, token);
 	try {
-		return await proveBooks(drizzle(client, { schema }));
+		return await db.transaction((tx) => proveBooks(tx, anchors));
 	} finally {
-		client.close();
+		db.$client.close();
 	}
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { loadProof } from './load-proof';
-	import { amount, count, money, shortDay } from '$lib/words';
+	import { amount, breachSentence, count, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	/** The proof reads everything: the page shows at once, the proof when it is done. */
 	const proof = loadProof();
@@ -25,7 +25,10 @@
 					'en-GB'
 				)} acts, {proof.counts.items.toLocaleString('en-GB')} items and {proof.counts.receipts.toLocaleString(
 					'en-GB'
-				)} receipts.
+				)} receipts; compared with {count(proof.counts.seals, 'seal')} and {count(
+					proof.counts.anchors,
+					'anchor'
+				)}.
 				{data.lockedThrough ? `Locked up to ${shortDay(data.lockedThrough)}.` : 'No period is locked.'}
 			</p>
 			<ol class="mt-3">
@@ -38,7 +41,7 @@
 						<span>
 							{text[0]!.toUpperCase()}{text.slice(1)}
 							{#each broken.slice(0, 5) as one, i (i)}<span class="block text-sm text-oxblood"
-									>{one.about}: {one.found} instead of {one.want} {one.currency}</span
+									>{breachSentence(one)}</span
 								>{/each}
 						</span>
 					</li>

@@ -14,6 +14,8 @@ describe('the environment', () => {
 			trustProxy: false,
 			smtpUrl: null,
 			secret: null,
+			anchorKey: null,
+			anchorDir: null,
 			logLevel: 'info'
 		});
 	});

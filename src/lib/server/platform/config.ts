@@ -22,6 +22,10 @@ export interface Config {
 	readonly smtpUrl: string | null;
 	/** What signs session cookies; null where it is kept in the data folder. */
 	readonly secret: string | null;
+	/** The key that signs anchors, or the file where it lies; null where it is kept in the data folder. */
+	readonly anchorKey: string | null;
+	/** Where anchors are written beside the data folder: another disk; null for nowhere. */
+	readonly anchorDir: string | null;
 	readonly logLevel: (typeof LOG_LEVELS)[number];
 }
 
@@ -67,11 +71,13 @@ const settings = z.object({
 		)
 		.optional(),
 	SECRET: z.string().min(32, 'at least 32 characters that nobody can guess').optional(),
+	ANCHOR_KEY: z.string().max(4_000).optional(),
+	ANCHOR_DIR: z.string().optional(),
 	LOG_LEVEL: z.enum(LOG_LEVELS, `one of ${LOG_LEVELS.join(', ')}`).default('info')
 });
 
 /** What is never shown again, not even where it is wrong. */
-const SECRET_SETTINGS = new Set(['SECRET', 'DATABASE_TOKEN', 'SMTP_URL', 'DATABASE_URL']);
+const SECRET_SETTINGS = new Set(['SECRET', 'DATABASE_TOKEN', 'SMTP_URL', 'DATABASE_URL', 'ANCHOR_KEY']);
 
 /**
  * Reads the settings of an environment; one that is empty counts as not set.
@@ -109,6 +115,8 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>, fo
 		trustProxy: data.TRUST_PROXY === '1',
 		smtpUrl: data.SMTP_URL ?? null,
 		secret: data.SECRET ?? null,
+		anchorKey: data.ANCHOR_KEY ?? null,
+		anchorDir: data.ANCHOR_DIR === undefined ? null : resolve(data.ANCHOR_DIR),
 		logLevel: data.LOG_LEVEL
 	};
 }

@@ -1,6 +1,8 @@
 /** All that is said in British English; another language would be a folder that says the same. */
 export * from './act-sentence';
 export * from './allocation-reason';
+export * from './anchor-mail';
+export * from './breach-sentence';
 export * from './claim-words';
 export * from './difference-names';
 export * from './format';

@@ -10,6 +10,6 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 export const actions = {
-	lock: action(lockPeriod),
+	lock: action(lockPeriod, { then: (_, { locals }) => locals.app.anchors.locked() }),
 	unlock: action(unlockPeriod)
 };

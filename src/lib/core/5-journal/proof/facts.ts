@@ -112,13 +112,34 @@ export interface ProofFacts {
 	readonly unidentified: string;
 }
 
-/** Something that does not hold: the rule (1 to 7 as in `docs/road.md`), what it is about, and the two figures. */
-export interface Breach {
-	readonly rule: 1 | 2 | 3 | 4 | 5 | 6 | 7;
+/** A rule that does not hold: figures that do not agree, or a record that is not as it was written. */
+export type Breach = FiguresBreach | RecordBreach;
+
+/** Amounts in minor units. */
+export interface FiguresBreach {
+	readonly rule: 1 | 2 | 3 | 4 | 5 | 7;
 	readonly about: string;
 	readonly want: number;
 	readonly found: number;
 	readonly currency: string;
+}
+
+/** What is wrong with a record: see `recordFaultText` for each in words. */
+export type RecordFault =
+	| 'changed'
+	| 'missing'
+	| 'added'
+	| 'foreign'
+	| 'unsealed'
+	| 'unguarded'
+	| 'signature'
+	| 'cut-off'
+	| 'made-anew';
+
+export interface RecordBreach {
+	readonly rule: 6 | 8 | 9;
+	readonly about: string;
+	readonly fault: RecordFault;
 }
 
 /** Adds to a sum kept under a key. */

@@ -46,6 +46,8 @@ const SHAPES = {
 	asideRules: z.record(z.string(), z.object({ account: z.string(), by: z.string() })),
 	/** How money may come by hand. */
 	methods: z.array(z.string()),
+	/** To whom anchors of the books go by mail, so that they lie with somebody else. */
+	auditor: z.object({ email: z.string() }),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

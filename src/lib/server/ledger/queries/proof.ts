@@ -1,12 +1,16 @@
 import { asc } from 'drizzle-orm';
-import type { Breach } from '../../../core/5-journal/proof/facts';
+import type { Breach, RecordBreach } from '../../../core/5-journal/proof/facts';
 import { prove } from '../../../core/5-journal/proof/prove';
-import { act } from '../../platform/db/schema';
-import type { Db } from '../../platform/db/open';
+import { inList } from '../../platform/db/in-list';
+import { act, seal } from '../../platform/db/schema';
+import type { AnchorFile } from '../../platform/anchors/anchor-files';
+import { checkAnchors } from '../../platform/anchors/check-anchors';
+import type { Reader } from '../../platform/db/open';
+import { checkSeals, type SealCheck } from '../../platform/db/seal/check-seals';
 import { FIRST_HASH, hashAct } from '../../act/hash-act';
 import { proofFacts } from '../store/proof-facts';
 import { runWorker } from '../../platform/worker-pool';
-import { actSentence } from '../../../words';
+import { actSentence, moment } from '../../../words';
 import { saidOf } from '../../act/said';
 import { defineLook } from '../../act/define-look';
 
@@ -17,25 +21,52 @@ export interface Proof {
 		readonly journalLines: number;
 		readonly items: number;
 		readonly receipts: number;
+		readonly seals: number;
+		readonly anchors: number;
 	};
 }
 
+/** Where the books are, for a thread of its own, and what they are compared with. */
+export interface ProofAsked {
+	readonly url: string;
+	readonly token?: string;
+	readonly anchors: ProofAnchors;
+}
+
+/** Anchors to compare the books with, and the key that signs those of these books; null where it is not known. */
+export interface ProofAnchors {
+	readonly files: readonly AnchorFile[];
+	readonly publicKey: string | null;
+}
+
 /** Recomputes everything that must hold from the journal and the records. */
-export async function proveBooks(db: Db): Promise<Proof> {
+export async function proveBooks(
+	db: Reader,
+	{ files, publicKey }: ProofAnchors = { files: [], publicKey: null }
+): Promise<Proof> {
 	const facts = await proofFacts(db);
 	const chain = await brokenLinks(db);
+	const hashes: string[] = [];
+	const seals = await checkSeals(db, (hash) => hashes.push(hash));
+	const anchors = checkAnchors(files, hashes, publicKey).map(({ name, fault }): Breach => ({
+		rule: 9,
+		about: `anchor ${name}`,
+		fault
+	}));
 	return {
-		breaches: [...prove(facts), ...chain.breaches],
+		breaches: [...prove(facts), ...chain.breaches, ...(await sealBreaches(db, seals)), ...anchors],
 		counts: {
 			acts: chain.acts,
 			journalLines: facts.lines.length,
 			items: facts.items.length,
-			receipts: facts.receipts.length
+			receipts: facts.receipts.length,
+			seals: hashes.length,
+			anchors: files.length
 		}
 	};
 }
 
-async function brokenLinks(db: Db): Promise<{ acts: number; breaches: Breach[] }> {
+async function brokenLinks(db: Reader): Promise<{ acts: number; breaches: Breach[] }> {
 	const breaches: Breach[] = [];
 	let previous = FIRST_HASH;
 	let want = 1;
@@ -46,9 +77,7 @@ async function brokenLinks(db: Db): Promise<{ acts: number; breaches: Breach[] }
 			breaches.push({
 				rule: 6,
 				about: `record ${row.id} (${actSentence(saidOf(row))})`,
-				want,
-				found: row.id,
-				currency: ''
+				fault: row.id === want ? 'changed' : 'missing'
 			});
 		previous = hash;
 		want = row.id + 1;
@@ -56,9 +85,38 @@ async function brokenLinks(db: Db): Promise<{ acts: number; breaches: Breach[] }
 	return { acts: rows.length, breaches };
 }
 
+/** What the seals say, with the act by which each row was written. */
+async function sealBreaches(db: Reader, check: SealCheck): Promise<Breach[]> {
+	const { chain, unsound, foreign, pending, unguarded } = check;
+	const ids = unsound.flatMap(({ sealId }) => sealId ?? []);
+	const writtenBy = new Map(
+		(await db.select({ id: seal.id, actId: seal.actId }).from(seal).where(inList(seal.id, ids))).map(
+			({ id, actId }) => [id, actId]
+		)
+	);
+	const breach = (about: string, fault: RecordBreach['fault']): Breach => ({ rule: 8, about, fault });
+	return [
+		...chain.broken.map(({ sealId, what }) => breach(`seal ${sealId}`, what === 'stray' ? 'added' : what)),
+		...unsound.map(({ tableName, firstKey, lastKey, what, sealId }) => {
+			const actId = sealId === null ? null : writtenBy.get(sealId);
+			const rows = `${rowName(tableName)} ${firstKey}${firstKey === lastKey ? '' : ` to ${lastKey}`}`;
+			return breach(actId ? `${rows} (record ${actId})` : rows, what);
+		}),
+		...foreign.map(({ tableName, rowKey, foundAt }) =>
+			breach(`${rowName(tableName)} ${rowKey}, found ${moment(foundAt)},`, 'foreign')
+		),
+		...pending.map(({ tableName, rowKey }) => breach(`${rowName(tableName)} ${rowKey}`, 'unsealed')),
+		...unguarded.map((name) => breach(rowName(name), 'unguarded'))
+	];
+}
+
+function rowName(table: string): string {
+	return table.replaceAll('_', ' ');
+}
+
 /** The proof for a page: reading everything takes seconds in large books, so it is made in a worker thread where there is one. */
 export const lookAtProof = defineLook(
 	'reader',
-	(db, at: { url: string; token?: string }) =>
-		runWorker<typeof at, Proof>('proof-worker', at) ?? proveBooks(db)
+	(db, asked: ProofAsked) =>
+		runWorker<ProofAsked, Proof>('proof-worker', asked) ?? proveBooks(db, asked.anchors)
 );

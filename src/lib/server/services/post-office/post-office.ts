@@ -9,6 +9,8 @@ export interface PostOffice {
 	/** Resolves when nothing waits any more. */
 	idle(): Promise<void>;
 	readonly standIn: boolean;
+	/** Where it hands mail over. */
+	readonly url: string;
 	close(): Promise<void>;
 }
 
@@ -31,6 +33,7 @@ export async function openPostOffice(
 	};
 	return {
 		standIn: standIn !== null,
+		url,
 		wake() {
 			if (running) again = true;
 			else

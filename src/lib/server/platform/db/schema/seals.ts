@@ -1,4 +1,5 @@
-import { customType, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { customType, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { dayColumn } from '../columns';
 
 /** The key of a row of any table: a number or a text, kept as it is (no affinity). */
 const keyColumn = customType<{ data: number | string; driverData: number | string }>({
@@ -65,3 +66,27 @@ export const foreignChange = sqliteTable('foreign_change', {
 	/** The row as it was found, as its sealed form; null where it was gone. */
 	found: text('found')
 });
+
+/** A head of the chain that was signed and left the machine (`platform/anchors`). */
+export const anchor = sqliteTable(
+	'anchor',
+	{
+		id: integer('id').primaryKey(),
+		/** How many seals it covers, and the hash of the last. */
+		seals: integer('seals').notNull(),
+		head: text('head').notNull(),
+		/** The day of the books. */
+		day: dayColumn('day').notNull(),
+		/** When it was signed, ISO 8601 in UTC. */
+		at: text('at').notNull(),
+		/** The day was over, or a period was locked. */
+		reason: text('reason', { enum: ['day', 'lock'] }).notNull(),
+		/** The anchor as it was written, as JSON. */
+		signed: text('signed').notNull(),
+		/** How it fared on its way to the auditor's address; null where the firm has none. */
+		mail: text('mail', { enum: ['waiting', 'sent', 'failed'] }),
+		/** What the mail server said. */
+		answer: text('answer')
+	},
+	(t) => [uniqueIndex('anchor_seals_reason').on(t.seals, t.reason)]
+);

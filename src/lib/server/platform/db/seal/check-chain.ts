@@ -27,12 +27,9 @@ interface SealRow {
 
 /**
  * Computes every seal again from what it covers.
- * @param each is given the hash of each seal by its number, as it should be: for those who compare one from elsewhere
+ * @param each is given the hash of each seal in order: for those who compare one from elsewhere
  */
-export async function checkChain(
-	db: Reader,
-	each: (sealId: number, hash: string) => void = () => undefined
-): Promise<Chain> {
+export async function checkChain(db: Reader, each: (hash: string) => void = () => undefined): Promise<Chain> {
 	const broken: BrokenSeal[] = [];
 	const runs = new RunReader(db);
 	let previous = FIRST_SEAL;
@@ -49,7 +46,7 @@ export async function checkChain(
 			for await (const run of runs.of(row.id)) hash.add(run);
 			if (row.previousHash !== previous || hash.digest() !== row.hash)
 				broken.push({ sealId: row.id, what: 'changed' });
-			each(row.id, row.hash);
+			each(row.hash);
 			previous = row.hash;
 			seals = row.id;
 		}

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { Reader } from '../types';
 import { checkChain, type Chain } from './check-chain';
 import { checkTable, type UnsoundRows } from './check-table';
+import { missingGuards } from './guards';
 import { ROW_FORMS } from './row-form';
 
 /** So many findings are named for each table: more says nothing more. */
@@ -16,6 +17,8 @@ export interface SealCheck {
 		readonly rowKey: number | string;
 		readonly foundAt: string;
 	}[];
+	/** Guards of tables that are gone, by the names of their triggers. */
+	readonly unguarded: readonly string[];
 	/** Changes that were noted and belong to no act. */
 	readonly pending: readonly { readonly tableName: string; readonly rowKey: number | string }[];
 }
@@ -24,10 +27,7 @@ export interface SealCheck {
  * Compares all rows of the books with what was sealed of them, and the seals with each other. Whoever can write the file can make
  * all of it anew: only an anchor that lies elsewhere shows that.
  */
-export async function checkSeals(
-	db: Reader,
-	each?: (sealId: number, hash: string) => void
-): Promise<SealCheck> {
+export async function checkSeals(db: Reader, each?: (hash: string) => void): Promise<SealCheck> {
 	const chain = await checkChain(db, each);
 	const unsound: UnsoundRows[] = [];
 	const forms = new Map(
@@ -48,5 +48,5 @@ export async function checkSeals(
 		select table_name as "tableName", row_key as "rowKey", found_at as "foundAt" from foreign_change order by id limit ${FINDINGS}`);
 	const pending = await db.all<SealCheck['pending'][number]>(sql`
 		select table_name as "tableName", row_key as "rowKey" from unsealed_change order by id limit ${FINDINGS}`);
-	return { chain, unsound, foreign, pending };
+	return { chain, unsound, foreign, pending, unguarded: await missingGuards(db) };
 }

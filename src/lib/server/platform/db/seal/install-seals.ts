@@ -18,13 +18,15 @@ export async function liftSeals(tx: Pick<Tx, 'all' | 'run'>): Promise<void> {
  * yet, or none of its present form. What was sealed before in another form is compared first, as far as its columns are still there.
  */
 export async function installSeals(db: Db, now: () => string): Promise<void> {
-	if (await isInstalled(db)) return;
-	await db.transaction(async (tx) => {
-		await putTriggers(tx);
-		const forms = await sealedForms(tx);
-		const anew = [...ROW_FORMS.values()].filter((form) => forms.get(form.name)?.columns !== columnsOf(form));
-		if (anew.length > 0) await sealTables(tx, now, anew);
-	});
+	if (!(await isInstalled(db))) await db.transaction((tx) => installSealsIn(tx, now));
+}
+
+/** The same within a transaction that is open already. */
+export async function installSealsIn(tx: Tx, now: () => string): Promise<void> {
+	await putTriggers(tx);
+	const forms = await sealedForms(tx);
+	const anew = [...ROW_FORMS.values()].filter((form) => forms.get(form.name)?.columns !== columnsOf(form));
+	if (anew.length > 0) await sealTables(tx, now, anew);
 }
 
 /**

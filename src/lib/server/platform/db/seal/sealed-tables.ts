@@ -53,6 +53,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	credential: 'kept',
 	upgrade: 'kept',
 	sealed_form: 'kept',
+	anchor: 'kept',
 	seal: { notSealed: 'it is the chain itself' },
 	sealed_rows: { notSealed: 'each is covered by the hash of its seal' },
 	unsealed_change: { notSealed: 'it is empty between transactions, and the check says so where it is not' },

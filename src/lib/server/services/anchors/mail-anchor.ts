@@ -1,0 +1,32 @@
+import nodemailer from 'nodemailer';
+import { anchorCode } from '../../platform/anchors/anchor-code';
+import { anchorMail } from '../../../words';
+
+/** Sends an anchor to the firm's auditor; returns null, or what went wrong. */
+export async function mailAnchor(
+	smtpUrl: string,
+	firm: { readonly name: string; readonly email: string },
+	auditor: { readonly email: string },
+	anchor: { readonly seals: number; readonly head: string; readonly day: string; readonly signed: string }
+): Promise<string | null> {
+	const transport = nodemailer.createTransport(smtpUrl, {
+		connectionTimeout: 10_000,
+		greetingTimeout: 10_000,
+		socketTimeout: 30_000
+	} as object);
+	try {
+		const { subject, text } = anchorMail(firm.name, anchor.day, anchorCode(anchor));
+		await transport.sendMail({
+			from: { name: firm.name, address: firm.email },
+			to: auditor.email,
+			subject,
+			text,
+			attachments: [{ filename: `anchor-${anchor.day}-${anchor.seals}.json`, content: `${anchor.signed}\n` }]
+		});
+		return null;
+	} catch (error) {
+		return (error as Error).message.slice(0, 400);
+	} finally {
+		transport.close();
+	}
+}
