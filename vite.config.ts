@@ -5,7 +5,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	test: {
-		include: ['src/**/*.test.ts', 'bench/**/*.test.ts'],
+		include: ['src/**/*.test.ts', 'bench/**/*.test.ts', 'attack/**/*.test.ts'],
 		environment: 'node',
 		env: { LOG_LEVEL: 'silent' },
 		testTimeout: 30_000,

@@ -18,6 +18,7 @@ export default defineConfig({
 				demo: entry('./src/tools/demo.ts'),
 				import: entry('./src/tools/import.ts'),
 				prove: entry('./src/tools/prove.ts'),
+				'export-books': entry('./src/tools/export-books.ts'),
 				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
 				attack: entry('./attack/main.ts'),

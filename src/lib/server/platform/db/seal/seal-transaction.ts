@@ -1,6 +1,6 @@
 import { sql, type SQL } from 'drizzle-orm';
 import { chunks } from '../chunks';
-import { foreignChange, unsealedChange } from '../schema';
+import { foreignChange } from '../schema';
 import type { Tx } from '../types';
 import { readForms, readRun, ROW_FORMS, type FormRow, type RowForm } from './row-form';
 import { OpenRun, oneRow } from './open-run';
