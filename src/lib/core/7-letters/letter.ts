@@ -45,6 +45,8 @@ export interface Letter {
 	readonly returned?: ReturnedInLetter;
 	/** The letter whose place it takes, because what that one showed was put right since. */
 	readonly corrects?: { readonly kind: 'statement' | 'reminder'; readonly date: Day };
+	/** The newest anchor of the firm's record: so that it lies with others, too. */
+	readonly record?: { readonly day: Day; readonly code: string };
 	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;
 }
 

@@ -17,7 +17,7 @@ export interface Credit {
 
 export interface LetterOrder extends Pick<
 	Letter,
-	'date' | 'customer' | 'firm' | 'currency' | 'quote' | 'account' | 'corrects'
+	'date' | 'customer' | 'firm' | 'currency' | 'quote' | 'account' | 'corrects' | 'record'
 > {
 	readonly items: readonly OpenItem[];
 	readonly credits: readonly Credit[];
@@ -77,7 +77,8 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 		account: order.account,
 		dated: order.dated,
 		...(order.returned ? { returned: order.returned.payment } : {}),
-		...(order.corrects && kind === 'statement' ? { corrects: order.corrects } : {})
+		...(order.corrects && kind === 'statement' ? { corrects: order.corrects } : {}),
+		...(order.record && kind === 'statement' ? { record: order.record } : {})
 	});
 }
 

@@ -44,6 +44,7 @@ export interface ActFacts {
 	'add-bank-account': { readonly name: string; readonly number: string };
 	'add-method': { readonly name: string };
 	'set-limits': Record<string, never>;
+	'set-auditor': { readonly email: string };
 	'set-conventions': { readonly locale: string; readonly timeZone: string };
 	'lock-period': { readonly through: string; readonly reason: string };
 	'unlock-period': { readonly from: string; readonly reason: string };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { minor } from '../../core/money/minor';
 import { parseDay, type Day } from '../../core/day/day';
+import { isEmailAddress } from '../../core/text/email-address';
 import { currencyDigits } from '../../core/money/currency';
 
 /** The number of a row that the form names. */
@@ -45,6 +46,12 @@ export const currencyField = z
 	.trim()
 	.toUpperCase()
 	.refine((code) => currencyDigits(code) !== undefined, 'That is no currency of ISO 4217.');
+
+/** An address for mail. */
+export const emailField = z
+	.string()
+	.trim()
+	.refine(isEmailAddress, 'That is not an e-mail address: it needs a name, an @ and a host.');
 
 /** What somebody may note, or leave out. */
 export const noteField = z.string().trim().max(400).default('');

@@ -24,6 +24,10 @@ const sentences: readonly (readonly [Said, string])[] = [
 	],
 	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
 	[
+		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },
+		'Anchors of the books go to audit@tarn.example'
+	],
+	[
 		{ kind: 'set-conventions', facts: { locale: 'de-CH', timeZone: 'Europe/Zurich' } },
 		'Numbers are written as in Switzerland (German), times are those of Europe/Zurich'
 	],

@@ -12,6 +12,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'change-role': ({ name, role }) => (role === 'none' ? `Shut out ${name}` : `Made ${name} ${role}`),
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
+	'set-auditor': ({ email }) =>
+		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',
 	'set-conventions': ({ locale, timeZone }) =>
 		`Numbers are written as in ${landOf(locale)}, times are those of ${timeZone}`,
 	'set-limits': () => 'Set the limits for deductions and write-offs',

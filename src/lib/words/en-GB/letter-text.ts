@@ -17,7 +17,10 @@ export function letterText(letter: Letter): { title: string; before: string; aft
 			after: [
 				...dated,
 				...after,
-				'If anything here differs from your own books, please tell us and we will look into it the same day.'
+				'If anything here differs from your own books, please tell us and we will look into it the same day.',
+				...(letter.record
+					? [`Our record stood at ${letter.record.code} on ${shortDay(letter.record.day)}.`]
+					: [])
 			]
 		};
 	const { returned } = letter;

@@ -132,5 +132,25 @@
 				</li>
 			{:else}<li class="says">Nobody has locked a period yet.</li>{/each}
 		</ul>
+		<h2 class="mt-6 text-xl">Anchors of the record</h2>
+		<p class="mt-1 text-sm says">
+			The record as it stood, as a code that also stands on statements of account. What was written before it
+			cannot be changed without it showing.
+		</p>
+		<ul class="mt-1 text-sm">
+			{#each data.anchors as one (one.id)}
+				<li class="border-t border-rule py-2">
+					<span class="font-mono text-[13px]">{one.code}</span><span class="block text-soft"
+						>{shortDay(one.day, today)}{one.reason === 'lock'
+							? ', when a period was locked'
+							: ''}{one.mail === 'sent'
+							? ', sent'
+							: one.mail === 'failed'
+								? `, not sent: ${one.answer}`
+								: ''}</span
+					>
+				</li>
+			{:else}<li class="says">None yet: the first is made when a day is over.</li>{/each}
+		</ul>
 	</aside>
 </div>

@@ -4,6 +4,7 @@ import { action } from '$lib/server/platform/http/action';
 import { followConventions } from '$lib/server/app';
 import { setConventions } from '$lib/server/firm/commands/set-conventions';
 import { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
+import { setAuditor } from '$lib/server/firm/commands/set-auditor';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
 import type { PageServerLoad } from './$types';
 
@@ -14,6 +15,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions = {
 	limits: action(setLimits),
 	bank: action(addBankAccount),
+	auditor: action(setAuditor),
 	conventions: action(setConventions, {
 		then: async (_, { locals }) => void (await followConventions(locals.app.books))
 	})

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import type { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
+	import type { setAuditor } from '$lib/server/firm/commands/set-auditor';
 	import type { setConventions } from '$lib/server/firm/commands/set-conventions';
 	import type { setLimits } from '$lib/server/firm/commands/set-limits';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -21,6 +22,9 @@
 	});
 	const conventionsForm = new ActForm<typeof setConventions>('?/conventions', {
 		done: () => void toast('Numbers and times are shown so from now on.')
+	});
+	const auditorForm = new ActForm<typeof setAuditor>('?/auditor', {
+		done: () => void toast('Anchors go there from now on.')
 	});
 	const lands = landsToChoose();
 	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
@@ -231,6 +235,27 @@
 					>{/snippet}</Field
 			>
 			<div><button class="btn" disabled={conventionsForm.busy}>Keep them</button></div>
+		</form>
+		<h2 class="mt-8 text-xl">Anchors</h2>
+		<p class="mt-1 says">
+			At the end of each day, and whenever a period is locked, the record is signed. Sent to somebody outside,
+			such as your auditor, it shows later whether anything was changed since.
+		</p>
+		<Problems problems={auditorForm.problems} />
+		<form
+			method="POST"
+			action="?/auditor"
+			use:enhance={auditorForm.submit((form) => ({ email: String(form.get('email') ?? '').trim() }))}
+			class="mt-2 grid w-96 gap-2"
+		>
+			<Field form={auditorForm} name="email" label="E-mail address, if they are to be sent"
+				>{#snippet input(attributes)}<input
+						type="email"
+						{...attributes}
+						value={data.auditor}
+					/>{/snippet}</Field
+			>
+			<div><button class="btn" disabled={auditorForm.busy}>Keep it</button></div>
 		</form>
 	</section>
 </div>

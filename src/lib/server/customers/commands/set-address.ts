@@ -2,13 +2,13 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { customer } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
-import { idFromText } from '../../act/fields';
+import { emailField, idFromText } from '../../act/fields';
 import { defineAct } from '../../act/define-act';
 
 export const addressInput = z.object({
 	customerId: idFromText,
 	kind: z.enum(['statement', 'reminder']),
-	email: z.email('That is not an e-mail address: it needs a name, an @ and a host.')
+	email: emailField
 });
 
 /** Fills in where a customer's letters go. */

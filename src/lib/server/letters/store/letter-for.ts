@@ -1,4 +1,4 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { age } from '../../../core/6-reports/age';
 import type { Letter, LetterKind } from '../../../core/7-letters/letter';
 import { writeLetter } from '../../../core/7-letters/write-letter';
@@ -9,7 +9,8 @@ import { minor, type Minor, ZERO } from '../../../core/money/minor';
 import type { Result } from '../../../core/result';
 import { err } from '../../../core/result';
 import type { Reader } from '../../platform/db/open';
-import { customer, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
+import { anchorCode } from '../../platform/anchors/anchor-code';
+import { anchor, customer, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
 import { payIntoFor } from '../../firm/store/firm-bank';
 import { openItemsOf } from '../../documents/store/open-items';
 import { overtakenLetters } from './overtaken-letters';
@@ -64,6 +65,7 @@ export async function letterFor(
 		kind === 'statement'
 			? (await overtakenLetters(db, customerId)).filter((one) => one.currency === currency)
 			: [];
+	const record = kind === 'statement' ? await newestRecord(db) : null;
 	const written = writeLetter(kind, {
 		items,
 		...(overtaken ? { corrects: { kind: overtaken.kind, date: overtaken.date } } : {}),
@@ -85,6 +87,7 @@ export async function letterFor(
 		},
 		quote: `account ${owner.code}`,
 		account: await payIntoFor(db, currency),
+		...(record ? { record } : {}),
 		age: (rows) => age(rows, today),
 		dated: dated.map((row) => ({
 			date: row.date,
@@ -100,6 +103,12 @@ export async function letterFor(
 			to: kind === 'statement' ? owner.statementEmail : (owner.reminderEmail ?? owner.statementEmail)
 		}
 	};
+}
+
+/** The newest anchor, as a statement names it; null where there is none yet. */
+async function newestRecord(db: Reader): Promise<{ readonly day: Day; readonly code: string } | null> {
+	const last = await db.select().from(anchor).orderBy(desc(anchor.id)).limit(1).get();
+	return last ? { day: last.day, code: anchorCode(last) } : null;
 }
 
 /** A returned payment as its notice tells of it; null where it does not stand or its notice was sent. */

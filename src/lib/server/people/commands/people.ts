@@ -5,12 +5,13 @@ import { z } from 'zod';
 import type { Tx } from '../../platform/db/open';
 import { credential, session, user } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
+import { emailField } from '../../act/fields';
 import { defineAct } from '../../act/define-act';
 import { ROLES } from '../../act/person';
 
 export const personInput = z.object({
 	name: z.string().trim().min(1, 'Type a name.').max(80),
-	email: z.email('That is not an e-mail address.').transform((text) => text.toLowerCase()),
+	email: emailField.transform((text) => text.toLowerCase()),
 	password: z.string().min(10, 'A password needs ten characters at least.').max(128),
 	role: z.enum(ROLES)
 });

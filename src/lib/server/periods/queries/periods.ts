@@ -1,7 +1,8 @@
 import { desc, inArray, sql } from 'drizzle-orm';
 import { addDays, firstOfMonth } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
-import { act } from '../../platform/db/schema';
+import { anchorCode } from '../../platform/anchors/anchor-code';
+import { act, anchor } from '../../platform/db/schema';
 import { readSetting } from '../../firm/store/settings';
 import { saidOf } from '../../act/said';
 import { defineLook } from '../../act/define-look';
@@ -50,5 +51,13 @@ export const lookAtPeriods = defineLook('reader', async (db, _: null, { today })
 		.where(inArray(act.kind, ['lock-period', 'unlock-period']))
 		.orderBy(desc(act.id))
 		.limit(50);
-	return { locked, months, history: history.map((row) => ({ ...row, said: saidOf(row) })) };
+	const anchors = await db.select().from(anchor).orderBy(desc(anchor.id)).limit(10);
+	return {
+		...{ locked, months },
+		anchors: anchors.map(({ id, day, reason, seals, head, mail, answer }) => ({
+			...{ id, day, reason, mail, answer },
+			code: anchorCode({ seals, head })
+		})),
+		history: history.map((row) => ({ ...row, said: saidOf(row) }))
+	};
 });

@@ -71,7 +71,7 @@ export function keepAnchors(books: Books, options: AnchorOptions): Anchors {
 				.values({
 					...{ seals, head, day: day as Day, at, reason },
 					signed: JSON.stringify(signed),
-					mail: auditor ? 'waiting' : null
+					mail: auditor?.email ? 'waiting' : null
 				})
 				.onConflictDoNothing();
 		});
@@ -107,7 +107,8 @@ async function mailWaiting(books: Books, smtpUrl: string): Promise<void> {
 	if (waiting.length === 0) return;
 	const [auditor, firm] = [await readSetting(books.db, 'auditor'), await readSetting(books.db, 'firm')];
 	for (const one of waiting) {
-		const answer = auditor && firm ? await mailAnchor(smtpUrl, firm, auditor, one) : 'No address is set.';
+		const answer =
+			auditor?.email && firm ? await mailAnchor(smtpUrl, firm, auditor, one) : 'No address is set.';
 		await books.write((tx) =>
 			tx
 				.update(anchor)
