@@ -1,5 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
+import { cleanTexts } from '$lib/core/text/clean-text';
 import { openNewBooks } from '$lib/server/firm/commands/open-books';
 import { CONVENTIONS_SHAPE } from '$lib/server/firm/store/settings';
 import { currencyField } from '$lib/server/act/fields';
@@ -13,17 +14,17 @@ import { signIn } from '$lib/server/people/sign-in';
 import type { Actions, PageServerLoad } from './$types';
 
 const input = personInput.omit({ role: true }).extend({
-	firm: z.string().trim().min(1, 'Type the name of the firm.'),
-	address: z.string().trim(),
-	phone: z.string().trim(),
+	firm: z.string().trim().min(1, 'Type the name of the firm.').max(200),
+	address: z.string().trim().max(1_000),
+	phone: z.string().trim().max(40),
 	locale: CONVENTIONS_SHAPE.shape.locale.default('en-GB'),
 	timeZone: CONVENTIONS_SHAPE.shape.timeZone.default(BRITISH.timeZone),
 	baseCurrency: currencyField,
-	bank: z.string().trim().min(1, 'Type the name of the bank.'),
+	bank: z.string().trim().min(1, 'Type the name of the bank.').max(200),
 	iban: z
 		.string()
 		.transform((text) => text.replace(/\s/g, '').toUpperCase())
-		.pipe(z.string().min(6, 'Type the account number or IBAN.'))
+		.pipe(z.string().min(6, 'Type the account number or IBAN.').max(34))
 });
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -34,7 +35,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions: Actions = {
 	default: async (event) => {
 		const { app } = event.locals;
-		const read = shaped(input, Object.fromEntries(await event.request.formData()));
+		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
 		if (!read.ok) return refuse(read.problems);
 		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, ...person } = read.value;
 		const at = await app.context(APPLICATION);

@@ -1,6 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { DEMO_PASSWORD, DEMO_PEOPLE } from '../../demo/firm';
 import { signIn } from '$lib/server/people/sign-in';
+import { cleanText } from '$lib/core/text/clean-text';
 import { readSetting } from '$lib/server/firm/store/settings';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -16,7 +17,7 @@ export const actions: Actions = {
 		const email = String(form.get('email') ?? '')
 			.trim()
 			.toLowerCase();
-		const result = await signIn(event, email, String(form.get('password') ?? ''));
+		const result = await signIn(event, email, cleanText(String(form.get('password') ?? '')));
 		if (!result.ok) return fail(400, { message: result.message, email });
 		redirect(303, inside(event.url.searchParams.get('to')));
 	},
@@ -33,5 +34,9 @@ export const actions: Actions = {
 
 /** Only paths of this application: a link must not lead elsewhere after sign-in. */
 function inside(to: string | null): string {
-	return to && /^\/(?![/\\])/.test(to) ? to : '/';
+	if (!to?.startsWith('/')) return '/';
+	// Browsers take tabs and line breaks out of an address and a backslash for a slash: the address is read as they read it.
+	const base = 'http://books.invalid';
+	const read = URL.canParse(to, base) ? new URL(to, base) : null;
+	return read?.origin === base ? read.pathname + read.search : '/';
 }

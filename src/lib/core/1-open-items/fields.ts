@@ -2,6 +2,7 @@ import { parseDay, type Day } from '../day/day';
 import { parseDecimal } from '../money/parse-decimal';
 import type { Minor } from '../money/minor';
 import type { Problem } from '../problems';
+import { cutText } from '../text/cut-text';
 import type { TableRow } from '../model/table-row';
 
 const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
@@ -10,6 +11,9 @@ const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
 	'too-many-decimals': 'it has more decimals than the currency',
 	'too-large': 'it is too large'
 };
+
+/** Parts of one field. */
+const MOST_PARTS = 500;
 
 /** Reads the fields of one row, noting every one that does not fit. */
 export class Fields {
@@ -26,28 +30,43 @@ export class Fields {
 		this.problems.push({
 			code: 'csv-field',
 			field: column,
-			text: this.text(column),
+			text: cutText(this.text(column), 100),
 			why,
 			line: this.row.line
 		});
 	}
 
-	required(column: string): string {
+	/** @param most characters: what tells one thing from another is never cut */
+	required(column: string, most: number): string {
 		const text = this.text(column);
 		if (!text) this.fault(column, 'it is empty');
-		return text;
+		return this.#bounded(column, text, most);
 	}
 
-	optional(column: string): string | null {
-		return this.text(column) || null;
+	/** @param most characters */
+	optional(column: string, most = 140): string | null {
+		return this.#bounded(column, this.text(column), most) || null;
+	}
+
+	/** What is only read by people: longer text is cut, with a mark. */
+	words(column: string, most: number): string {
+		return cutText(this.text(column), most);
+	}
+
+	#bounded(column: string, text: string, most: number): string {
+		if (text.length > most) this.fault(column, `it is longer than ${most} characters`);
+		return text;
 	}
 
 	/** Parts separated by a bar. */
 	list(column: string): string[] {
-		return this.text(column)
+		const parts = this.text(column)
 			.split('|')
 			.map((part) => part.trim())
 			.filter(Boolean);
+		if (parts.length > MOST_PARTS) this.fault(column, `it has more than ${MOST_PARTS} parts`);
+		for (const part of parts) this.#bounded(column, part, 200);
+		return parts;
 	}
 
 	whole(column: string, least: number, most: number): number | null {

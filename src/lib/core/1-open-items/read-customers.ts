@@ -28,17 +28,17 @@ export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> 
 	const seen = new Map<string, number>();
 	for (const row of rows) {
 		const fields = new Fields(row, problems);
-		const code = fields.required('code');
+		const code = fields.required('code', 60);
 		const before = seen.get(code);
 		if (before !== undefined) fields.fault('code', `it is on line ${before} already`);
 		seen.set(code, row.line);
-		const currency = fields.required('currency').toUpperCase();
+		const currency = fields.required('currency', 3).toUpperCase();
 		if (currency && currencyDigits(currency) === undefined)
 			fields.fault('currency', 'it is not one of ISO 4217');
 		customers.push({
 			line: row.line,
 			code,
-			name: fields.required('name'),
+			name: fields.required('name', 200),
 			otherNames: fields.list('also_known_as'),
 			payerAccounts: fields.list('payer_accounts').map((text) => text.replace(/\s/g, '').toUpperCase()),
 			parentCode: fields.optional('parent_code'),
@@ -46,7 +46,7 @@ export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> 
 			termsDays: fields.whole('terms_days', 0, 3650) ?? 30,
 			discountBasisPoints: fields.hundredths('discount_percent', 100),
 			discountDays: fields.whole('discount_days', 0, 3650),
-			email: fields.optional('email')
+			email: fields.optional('email', 254)
 		});
 	}
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(customers);

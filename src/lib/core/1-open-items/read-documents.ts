@@ -36,13 +36,13 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 		const fields = new Fields(row, problems);
 		const kind = KINDS.find((one) => one === fields.text('kind'));
 		if (!kind) fields.fault('kind', `it is none of ${KINDS.join(', ')}`);
-		const number = fields.required('number');
+		const number = fields.required('number', 60);
 		const known = seen.get(`${kind} ${number}`);
 		if (known !== undefined) fields.fault('number', `it is on line ${known} already`);
 		seen.set(`${kind} ${number}`, row.line);
-		const customerCode = fields.required('customer_code');
+		const customerCode = fields.required('customer_code', 60);
 		const [issued, due] = [fields.day('issue_date'), fields.day('due_date')];
-		const currency = fields.required('currency').toUpperCase();
+		const currency = fields.required('currency', 3).toUpperCase();
 		const [total, open] = [fields.amount('total', currency), fields.amount('open', currency)];
 		if (total !== null && total <= 0) fields.fault('total', 'it is not above zero');
 		if (open !== null && open <= 0) fields.fault('open', 'it is not above zero');
@@ -63,7 +63,7 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 			purchaseOrder: fields.optional('purchase_order'),
 			paymentReference: fields.optional('payment_reference'),
 			orderReference: fields.optional('order_reference'),
-			text: fields.text('description'),
+			text: fields.words('description', 1_000),
 			lines,
 			instalments: instalments.length ? instalments : [{ due, amount: total }]
 		});

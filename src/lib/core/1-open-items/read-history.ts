@@ -12,8 +12,8 @@ export function readHistory(rows: readonly TableRow[]): Result<PastPayment[]> {
 	const problems: Problem[] = [];
 	const past = rows.flatMap((row) => {
 		const fields = new Fields(row, problems);
-		const customerCode = fields.required('customer_code');
-		const currency = fields.required('currency').toUpperCase();
+		const customerCode = fields.required('customer_code', 60);
+		const currency = fields.required('currency', 3).toUpperCase();
 		const date = fields.day('date');
 		const amount = fields.amount('amount', currency);
 		if (date === null || amount === null) return [];

@@ -1,6 +1,9 @@
 import { daysBetween } from './arithmetic';
 import { parseDay, type Day } from './day';
 
+/** Signs of the longest day that is read. */
+const LONGEST = 40;
+
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /**
@@ -8,6 +11,7 @@ const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', '
  * before month, as in Britain. Without a year the one nearest to `near` is meant. Null for what is no day.
  */
 export function parseTypedDay(text: string, near: Day): Day | null {
+	if (text.length > LONGEST) return null;
 	const plain = text.trim().toLowerCase();
 	if (!plain) return near;
 	const iso = parseDay(plain);

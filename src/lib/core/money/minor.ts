@@ -13,4 +13,10 @@ export function minor(value: number): Minor {
 	return (value === 0 ? 0 : value) as Minor;
 }
 
+/**
+ * The most that one amount may be, in minor units of either sign: 100 billion pounds. Of such amounts 900 still add up to less than
+ * 2^53; what of them comes into the books is bounded in all (`server/ledger/store/turnover`).
+ */
+export const MOST_AMOUNT = 10_000_000_000_000;
+
 export const ZERO = minor(0);

@@ -1,5 +1,8 @@
 import { currencyDigits } from './currency';
-import { minor, type Minor } from './minor';
+import { minor, MOST_AMOUNT, type Minor } from './minor';
+
+/** Signs of the longest amount that is read. */
+const LONGEST = 60;
 
 export type DecimalFault = 'unknown-currency' | 'not-a-number' | 'too-many-decimals' | 'too-large';
 
@@ -11,12 +14,14 @@ export type DecimalFault = 'unknown-currency' | 'not-a-number' | 'too-many-decim
 export function parseDecimal(text: string, currency: string, signed = false): Minor | DecimalFault {
 	const digits = currencyDigits(currency);
 	if (digits === undefined) return 'unknown-currency';
+	// Noughts without end take long to count, and no amount is so long.
+	if (text.length > LONGEST) return 'too-large';
 	const found = /^([+-]?)(\d*)(?:\.(\d*))?$/.exec(text.trim());
 	if (!found || (!found[2] && !found[3])) return 'not-a-number';
 	if (found[1] && !signed) return 'not-a-number';
 	const fraction = (found[3] ?? '').replace(/0+$/, '');
 	if (fraction.length > digits) return 'too-many-decimals';
 	const value = Number((found[2] || '0') + fraction.padEnd(digits, '0'));
-	if (!Number.isSafeInteger(value)) return 'too-large';
+	if (value > MOST_AMOUNT) return 'too-large';
 	return minor(found[1] === '-' ? -value : value);
 }

@@ -1,6 +1,9 @@
 import { add } from './add';
-import type { Minor } from './minor';
+import { MOST_AMOUNT, type Minor } from './minor';
 import { parseDecimal, type DecimalFault } from './parse-decimal';
+
+/** Signs of the longest sum that is read. */
+const LONGEST = 200;
 
 /** The sign before the decimals, as a firm writes it. */
 export type DecimalSign = '.' | ',';
@@ -17,6 +20,7 @@ export function parseTyped(
 	signed = false,
 	decimal: DecimalSign = '.'
 ): Minor | DecimalFault {
+	if (text.length > LONGEST) return 'too-large';
 	const plain = text.replace(/[\s£€$]/g, '').replace(/[−–]/g, '-');
 	const terms = plain.match(/[+-]?[^+-]+/g);
 	if (!terms || terms.join('') !== plain) return 'not-a-number';
@@ -30,7 +34,7 @@ export function parseTyped(
 		values.push(value);
 	}
 	const sum = values.reduce((a, b) => a + b, 0);
-	if (!Number.isSafeInteger(sum)) return 'too-large';
+	if (Math.abs(sum) > MOST_AMOUNT) return 'too-large';
 	if (sum < 0 && !signed) return 'not-a-number';
 	return add(...values);
 }

@@ -1,5 +1,7 @@
 import { SaxesParser } from 'saxes';
 import { err, ok, type Result } from '../result';
+import { cleanText } from '../text/clean-text';
+import { cutText } from '../text/cut-text';
 
 /** An element of a small document, with the line on which it begins. Names stand without their prefix. */
 export interface XmlElement {
@@ -15,6 +17,8 @@ type Growing = Omit<XmlElement, 'text' | 'children'> & { text: string; children:
 
 /** Documents nest less than this; deeper ones are made to hurt. */
 const DEEPEST = 60;
+/** The most of one element's text that is kept, in UTF-16 units. */
+const LONGEST_TEXT = 4_000;
 
 /**
  * Reads a small XML document (an invoice, an advice, a day's rates) whole. Bank files are read as a stream instead. A
@@ -44,13 +48,13 @@ export function parseXml(xml: string): Result<XmlElement> {
 	});
 	const add = (part: string) => {
 		const element = open.at(-1);
-		if (element) element.text += part;
+		if (element && element.text.length <= LONGEST_TEXT) element.text += part;
 	};
 	parser.on('text', add);
 	parser.on('cdata', add);
 	parser.on('closetag', () => {
 		const element = open.pop()!;
-		element.text = element.text.trim();
+		element.text = cutText(cleanText(element.text.trim()), LONGEST_TEXT);
 	});
 	try {
 		parser.write(xml.replace(/^\uFEFF/, '')).close();

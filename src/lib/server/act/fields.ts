@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { minor } from '../../core/money/minor';
+import { minor, MOST_AMOUNT } from '../../core/money/minor';
 import { parseDay, type Day } from '../../core/day/day';
 import { isEmailAddress } from '../../core/text/email-address';
 import { currencyDigits } from '../../core/money/currency';
@@ -25,7 +25,7 @@ export const versionField = z.number().int();
 export const amountField = z
 	.number()
 	.int()
-	.refine(Number.isSafeInteger)
+	.refine((amount) => Math.abs(amount) <= MOST_AMOUNT, 'That is more than an amount may be.')
 	.transform((amount) => minor(amount));
 
 /** Minor units, nought or more. */

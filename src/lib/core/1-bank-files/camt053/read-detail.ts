@@ -1,11 +1,15 @@
 import type { EntryDetail } from '../../model/bank';
 import type { Minor } from '../../money/minor';
 import type { Problem } from '../../problems';
+import { cutText } from '../../text/cut-text';
 import { all, at, textAt, type Node } from './node';
 import { readAmount, readCharges, type Place } from './read-amount';
 
 /** Identifications that stand for "the payer gave none" (SEPA credit transfer rulebook, AT-41). */
 const NOT_GIVEN = new Set(['NOTPROVIDED', 'NOT PROVIDED', 'NONREF', 'NONE']);
+
+/** The most of a remittance information that is kept, in UTF-16 units: ISO 20022 allows 140 a line, banks send some ten lines. */
+const LONGEST_REMITTANCE = 10_000;
 
 /**
  * Reads one `TxDtls`. On money that came the counterparty is the debtor (ultimate debtor's name only where the debtor has
@@ -40,18 +44,21 @@ export function readDetail(
 	);
 	return {
 		amount: detailAmount(node, currency, place, problems),
-		counterpartyName: name,
+		counterpartyName: name && cutText(name, 400),
 		counterpartyAccount: account ? account.replace(/\s+/g, '') : null,
 		endToEndId: endToEnd && !NOT_GIVEN.has(endToEnd.toUpperCase()) ? endToEnd : null,
 		structuredReference: structured[0] ?? null,
-		text: [
-			...all(remittance, 'Ustrd').map((line) => line.text.trim()),
-			...documents,
-			...structured.slice(1),
-			textAt(node, 'AddtlTxInf') ?? ''
-		]
-			.filter(Boolean)
-			.join(' '),
+		text: cutText(
+			[
+				...all(remittance, 'Ustrd').map((line) => line.text.trim()),
+				...documents,
+				...structured.slice(1),
+				textAt(node, 'AddtlTxInf') ?? ''
+			]
+				.filter(Boolean)
+				.join(' '),
+			LONGEST_REMITTANCE
+		),
 		charges: readCharges(node, currency, place, problems),
 		instructed: foreign ? { amount: foreign.text.trim(), currency: foreign.attributes['Ccy'] ?? '' } : null,
 		returnReason: textAt(node, 'RtrInf/Rsn/Cd', 'RtrInf/Rsn/Prtry', 'RtrInf/OrgnlBkTxCd/Prtry/Cd')

@@ -1,6 +1,8 @@
 import { SaxesParser } from 'saxes';
 import type { StatementBalances, StatementEntry, StatementHeader } from '../../model/bank';
 import { minor } from '../../money/minor';
+import { cleanText } from '../../text/clean-text';
+import { cutText } from '../../text/cut-text';
 import type { Problem } from '../../problems';
 import { all, at, textAt, type Node } from './node';
 import type { Place } from './read-amount';
@@ -20,6 +22,8 @@ const NAMESPACE = /^urn:iso:std:iso:20022:tech:xsd:(camt\.\d{3})\.001\.(\d{2})$/
 const MOST_PROBLEMS = 50;
 /** Deeper than any ISO 20022 message: a file beyond it is made to be slow. */
 const DEEPEST = 60;
+/** The most of one element's text that is kept, in UTF-16 units. */
+const LONGEST_TEXT = 4_000;
 
 /**
  * Reads ISO 20022 camt.053 (BankToCustomerStatement, versions 001.02 to 001.12) from chunks of text, keeping one entry at a
@@ -121,13 +125,15 @@ export class Camt053Reader {
 
 	#text(text: string): void {
 		const node = this.#kept.at(-1);
-		if (node) node.text += text;
+		// What is beyond is in the file that is kept; a statement has no field a hundredth as long.
+		if (node && node.text.length <= LONGEST_TEXT) node.text += text;
 	}
 
 	#close(): void {
 		if (this.#stopped) return;
 		const name = this.#names.pop();
 		const node = this.#kept.pop();
+		if (node) node.text = cutText(cleanText(node.text.trim()), LONGEST_TEXT);
 		if (node && this.#kept.length === 0) {
 			if (name === 'Ntry') this.#entry(node);
 			else this.#header.children.push(node);

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { cleanLine } from '../../../core/text/clean-text';
+import { cutText } from '../../../core/text/cut-text';
 import { defineAct } from '../../act/define-act';
 import { idField } from '../../act/fields';
 import type { Problem } from '../../../core/problems';
@@ -10,7 +12,7 @@ import { claimById } from '../store/claim-by-id';
 export const CLAIM_FILE_BYTES = 12 * 1024 * 1024;
 
 const keptFile = z.object({
-	name: z.string().transform((text) => text.slice(0, 200)),
+	name: z.string().transform((text) => cutText(cleanLine(text), 200)),
 	type: z.string().max(200),
 	content: z.instanceof(Buffer)
 });

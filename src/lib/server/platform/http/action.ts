@@ -2,6 +2,7 @@ import type { RequestEvent } from '@sveltejs/kit';
 import { z } from 'zod';
 import type { ActKind } from '../../../core/model/act-facts';
 import { err, ok, type Result } from '../../../core/result';
+import { cleanLine, cleanTexts } from '../../../core/text/clean-text';
 import type { Act, CallContext } from '../../act/define-act';
 import { fieldProblems, perform, performedBefore } from '../../act/perform';
 import { requireRole } from '../../act/person';
@@ -107,16 +108,15 @@ async function readFields(
 	const bytes = Number(request.headers.get('content-length') ?? 0);
 	if (bytes > most) return err({ code: 'file-too-large', bytes, most });
 	const form = await request.formData();
-	const key = shaped(z.string().max(100).optional(), form.get('key') || undefined);
+	const key = shaped(z.string().max(100).transform(cleanLine).optional(), form.get('key') || undefined);
 	if (!key.ok) return key;
 	const json = form.get('json');
 	try {
-		const fields: unknown =
+		const fields: unknown = cleanTexts(
 			typeof json === 'string'
 				? JSON.parse(json)
-				: Object.fromEntries(
-						[...form].filter(([name, value]) => name !== 'key' && typeof value === 'string')
-					);
+				: Object.fromEntries([...form].filter(([name, value]) => name !== 'key' && typeof value === 'string'))
+		);
 		return ok({ fields, form, key: key.value });
 	} catch {
 		return err({

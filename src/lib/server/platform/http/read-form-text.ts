@@ -1,4 +1,6 @@
 import { err, ok, type Result } from '../../../core/result';
+import { cleanLine, cleanText } from '../../../core/text/clean-text';
+import { cutText } from '../../../core/text/cut-text';
 import { decodeText } from '../files/decode-text';
 
 /** Larger files are refused: 100,000 open documents are a tenth of it. */
@@ -16,11 +18,20 @@ export async function readFormTexts(form: FormData): Promise<Result<FormText[]>>
 	const bytes = files.reduce((sum, file) => sum + file.size, 0);
 	if (bytes > FORM_TEXT_BYTES) return err({ code: 'file-too-large', bytes, most: FORM_TEXT_BYTES });
 	const pasted = form.get('pasted');
-	if (files.length === 0) return ok([{ file: null, text: typeof pasted === 'string' ? pasted : '' }]);
+	if (files.length === 0)
+		return ok([{ file: null, text: typeof pasted === 'string' ? cleanText(pasted) : '' }]);
 	const texts: FormText[] = [];
 	for (const file of files)
-		texts.push({ file: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())) });
+		texts.push({
+			file: fileName(file.name),
+			text: cleanText(decodeText(new Uint8Array(await file.arrayBuffer())))
+		});
 	return ok(texts);
+}
+
+/** A file's name as it is kept and shown. */
+export function fileName(given: string): string {
+	return cutText(cleanLine(given).trim() || 'file', 200);
 }
 
 /** Puts the file's name to what is wrong in it. */

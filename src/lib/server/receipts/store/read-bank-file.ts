@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { BankTextCollector, type ReadStatement } from '../../../core/1-bank-files/read-bank-text';
 import { err, ok, type Result } from '../../../core/result';
+import { cleanLine } from '../../../core/text/clean-text';
+import { cutText } from '../../../core/text/cut-text';
 import { encodingOf } from '../../platform/files/encoding-of';
 
 export interface BankFileRead {
@@ -58,5 +60,6 @@ export async function readBankFile(
 	if (decoder) collector.write(decoder.decode());
 	keep();
 	const read = collector.close();
+	name = cutText(cleanLine(name), 200);
 	return read.ok ? ok({ name, sha256: hash.digest('hex'), bytes, parts, statements: read.value }) : read;
 }
