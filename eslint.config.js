@@ -3,6 +3,12 @@ import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
+/** A list of any length is added by `append`: each value of a spread argument takes room on the stack. */
+const noSpreadPush = {
+	selector: "CallExpression[callee.property.name='push'] > SpreadElement",
+	message: 'Use append: a long list overflows the stack.'
+};
+
 /** The core knows no clock, no chance and no locale of the machine. */
 const pure = {
 	'no-restricted-properties': [
@@ -12,6 +18,7 @@ const pure = {
 	],
 	'no-restricted-syntax': [
 		'error',
+		noSpreadPush,
 		{
 			selector: "NewExpression[callee.name='Date'][arguments.length=0]",
 			message: 'The core has no clock: the day is an argument.'
@@ -44,6 +51,7 @@ export default ts.config(
 			'no-undef': 'off',
 			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
 			'@typescript-eslint/no-explicit-any': 'error',
+			'no-restricted-syntax': ['error', noSpreadPush],
 			// Addresses are plain paths: the application is served from the root.
 			'svelte/no-navigation-without-resolve': 'off',
 			// Maps and parameters made anew within one derivation hold no state.

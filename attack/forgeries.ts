@@ -80,7 +80,7 @@ export async function forgeBooks(url: string): Promise<Forgeries> {
 	for (const name of [...ROW_FORMS.keys(), ...CHAIN])
 		for (const one of await editsOf(db, name)) await attempt({ ...one, edit: [...lift, ...one.edit] });
 	for (const { name } of triggers.filter(
-		({ name: own }) => /_no_|^note_/.test(own) && !/_state_no/.test(own)
+		({ name: own }) => /_no_|^note_|^bound_/.test(own) && !/_state_no/.test(own)
 	))
 		await attempt({
 			what: `guard ${name} taken away`,

@@ -1,3 +1,4 @@
+import { append } from '../../src/lib/core/append';
 import { HARD, USUAL } from './make-payments';
 import { scoreFirm, type Scored } from './score-firm';
 
@@ -17,7 +18,7 @@ export function firms(say: Say, hard = false): void {
 	const wanted = (kind: string, variable: string) => [kind, 'all'].includes(process.env[variable] ?? '');
 	const all: Scored[] = [];
 	for (let seed = from; seed <= to; seed++)
-		all.push(...scoreFirm(seed, PAYMENTS, noise, hard ? HARD : USUAL));
+		append(all, scoreFirm(seed, PAYMENTS, noise, hard ? HARD : USUAL));
 	for (const one of all)
 		if ((!one.right && wanted(one.kind, 'MISSED')) || (!one.certain && wanted(one.kind, 'UNSURE')))
 			console.log(one.told());

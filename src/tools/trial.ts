@@ -1,3 +1,4 @@
+import { append } from '../lib/core/append';
 import { createReadStream, existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -77,7 +78,7 @@ for (const file of given.bank!) {
 	if (!existsSync(file) || !statSync(file).isFile()) stop(`${file}: there is no such file.`);
 	const read = await readBankFile(basename(file), createReadStream(file));
 	if (!read.ok) fail(file, read.problems);
-	statements.push(...read.value.statements);
+	append(statements, read.value.statements);
 }
 const history = given.history ? table(given.history, HISTORY_COLUMNS, readHistory) : [];
 const baseCurrency = given['base-currency'];

@@ -14,6 +14,8 @@ type Where = {
 };
 
 export type Problem =
+	/** What is to be booked, and all before it, comes to more than books can count. */
+	| { readonly code: 'books-full' }
 	// bank files
 	| ({ readonly code: 'file-empty' } & Where)
 	| ({ readonly code: 'file-too-large'; readonly bytes: number; readonly most: number } & Where)

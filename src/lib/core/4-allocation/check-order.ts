@@ -1,3 +1,4 @@
+import { append } from '../append';
 import { sumOf } from '../money/add';
 import type { Problem } from '../problems';
 import { itemLabel } from './item-label';
@@ -14,7 +15,7 @@ export function checkOrder(order: AllocateOrder): Problem[] {
 	for (const line of lines) {
 		if (seen.has(line.item.id)) problems.push({ code: 'line-twice', item: itemLabel(line.item) });
 		seen.add(line.item.id);
-		problems.push(...checkLine(line, order));
+		append(problems, checkLine(line, order));
 		if (line.item.kind === 'credit_note') credits -= line.cash;
 		else taken += line.cash;
 	}

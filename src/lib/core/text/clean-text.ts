@@ -3,6 +3,7 @@ const PLAIN = /^[\t\n\r\x20-\x7E]*$/;
 /** Halves of surrogate pairs that stand alone. */
 const HALF = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g;
 /** What breaks a line, beside LF and CR. */
+// eslint-disable-next-line no-control-regex
 const BREAKS = /[\x0B\x0C\x85\u2028\u2029]/g;
 /** Control characters, marks that turn the direction of what follows, byte-order marks and what is no character. */
 // eslint-disable-next-line no-control-regex

@@ -1,3 +1,4 @@
+import { append } from '../../core/append';
 import { randomUUID } from 'node:crypto';
 import type { LetterKind } from '../../core/7-letters/letter';
 import type { Problem } from '../../core/problems';
@@ -25,7 +26,7 @@ export async function prepareLetters(
 	for (const [n, one] of chosen.entries()) {
 		const found = await lookAtLetter(db, { kind, ...one }, viewer);
 		if (!found.ok) {
-			problems.push(...found.problems);
+			append(problems, found.problems);
 			continue;
 		}
 		const { letter, to } = found.value;

@@ -1,3 +1,4 @@
+import { append } from '../../core/append';
 import type { CustomerRow } from '../../core/1-open-items/read-customers';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
 import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
@@ -77,7 +78,7 @@ export function runTrial(input: {
 		const customerId = ids.get(row.customerCode);
 		if (customerId === undefined)
 			problems.push({ code: 'code-unknown', what: 'customer', text: row.customerCode, line: row.line });
-		else items.push(...itemsOf(row, i + 1, customerId, input.customers[customerId - 1]!, items.length));
+		else append(items, itemsOf(row, i + 1, customerId, input.customers[customerId - 1]!, items.length));
 	}
 	if (problems.length > 0) return err(...problems.slice(0, 50));
 

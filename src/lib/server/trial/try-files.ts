@@ -1,3 +1,4 @@
+import { append } from '../../core/append';
 import { CUSTOMER_COLUMNS, readCustomers } from '../../core/1-open-items/read-customers';
 import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-documents';
 import { HISTORY_COLUMNS, readHistory } from '../../core/1-open-items/read-history';
@@ -35,7 +36,10 @@ export async function tryFiles(files: TrialFiles): Promise<Result<Tried>> {
 	const problems: Problem[] = [];
 	const named = <T>(result: Result<T>, file: GivenFile): T | null => {
 		if (result.ok) return result.value;
-		problems.push(...result.problems.map((one) => ({ ...one, file: file.name })));
+		append(
+			problems,
+			result.problems.map((one) => ({ ...one, file: file.name }))
+		);
 		return null;
 	};
 	const table = <T>(
@@ -52,7 +56,7 @@ export async function tryFiles(files: TrialFiles): Promise<Result<Tried>> {
 	const statements: ReadStatement[] = [];
 	for (const file of files.bank) {
 		const read = named(await readBankFile(file.name, [Buffer.from(file.bytes)]), file);
-		if (read) statements.push(...read.statements);
+		if (read) append(statements, read.statements);
 	}
 	if (!customers || !documents || !history || problems.length > 0) return err(...problems.slice(0, 50));
 	const trial = runTrial({ customers, documents, statements, history });

@@ -142,6 +142,8 @@ function sentence(problem: Problem): string {
 			return `${problem.who || 'Somebody'} changed ${problem.item} on ${moment(problem.at)}; ${money(problem.open, problem.currency)} is open now. Check the amounts and post again.`;
 		case 'already-undone':
 			return `${problem.who} took this back on ${moment(problem.at)}.`;
+		case 'books-full':
+			return 'With this, the amounts in the books would add up to more than can be counted exactly. Check the amounts; nothing was booked.';
 		case 'key-used':
 			return `This form was posted at ${moment(problem.at)} by ${problem.who}, with what it held then. Load the page again to see it; what you changed since is not posted.`;
 		case 'cannot-undo':

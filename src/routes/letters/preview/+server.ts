@@ -1,3 +1,4 @@
+import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
 import { statusOf } from '$lib/server/platform/http/refuse';
@@ -35,6 +36,6 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const pdf = await render({ what: 'letter', letter });
 	const name = `${kind}-${letter.customer.code}-${letter.date}.pdf`;
 	return new Response(new Uint8Array(pdf), {
-		headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }
+		headers: { 'content-type': 'application/pdf', 'content-disposition': contentDisposition('inline', name) }
 	});
 };

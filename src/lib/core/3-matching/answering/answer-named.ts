@@ -1,3 +1,4 @@
+import { append } from '../../append';
 import type { OpenItem, ReceiptFacts } from '../../model/records';
 import { sumOf } from '../../money/add';
 import { minor } from '../../money/minor';
@@ -40,7 +41,7 @@ export function answerNamed(
 		...payer.reasons,
 		namedReason(named, [...plain, ...credits], nameOf(owners.accounts, index))
 	];
-	reasons.push(...relationReasons(receipt, payer, owners, index));
+	append(reasons, relationReasons(receipt, payer, owners, index));
 	const { currency } = receipt;
 	if (credits.length > 0)
 		reasons.push({

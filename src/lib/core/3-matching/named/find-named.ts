@@ -1,3 +1,4 @@
+import { append } from '../../append';
 import type { OpenItem, ReceiptFacts } from '../../model/records';
 import { compareItems } from '../sets/compare-items';
 import { creditorReferences } from './creditor-references';
@@ -92,7 +93,7 @@ export function findNamed(receipt: ReceiptFacts, index: MatchIndex, payer: Payer
 		if (index.settled.has(word.key)) settledAt.push({ from: word.from, to });
 		else if (bare && index.settled.has(bare.key)) settledAt.push({ from, to });
 		if (named.length > 0) pieces.push({ from, to, candidates: [named] });
-		else pieces.push(...readParts(bare ?? word, receipt.text, whole, byDigits, index));
+		else append(pieces, readParts(bare ?? word, receipt.text, whole, byDigits, index));
 	}
 	const fixed = pieces.filter((piece) => piece.candidates.length === 1);
 	for (const { candidates } of fixed) for (const item of candidates[0]!) items.set(item.id, item);

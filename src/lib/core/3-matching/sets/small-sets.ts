@@ -1,3 +1,4 @@
+import { append } from '../../append';
 import { amountGroups } from './amount-groups';
 import { PairTable } from './pair-table';
 import { compareSets, type SetsFound } from './sets-found';
@@ -114,7 +115,7 @@ export function smallSets(
 	used += n * n;
 	size = 4;
 	if (largest < LARGEST || !fives) return done(largest < LARGEST);
-	sets.push(...bigger.slice(0, Math.max(0, keep - sets.length)));
+	append(sets, bigger.slice(0, Math.max(0, keep - sets.length)));
 	count += counted;
 	used += cost(n);
 	size = 5;

@@ -1,5 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import type { CustomerRow } from '../../../core/1-open-items/read-customers';
+import { isEmailAddress } from '../../../core/text/email-address';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
 import type { Reader } from '../../platform/db/open';
@@ -50,6 +51,9 @@ export async function previewCustomers(db: Reader, rows: readonly CustomerRow[])
 	for (const row of missing)
 		if (!parents.has(row.parentCode!))
 			problems.push({ code: 'code-unknown', what: 'customer', text: row.parentCode!, line: row.line });
+	for (const { email, line } of rows)
+		if (email !== null && !isEmailAddress(email))
+			problems.push({ code: 'csv-field', field: 'email', text: email, why: 'it is no e-mail address', line });
 	return {
 		problems,
 		rows: rows.map((row) => {

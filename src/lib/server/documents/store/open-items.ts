@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { ZERO } from '../../../core/money/minor';
 import { and, eq, gt, inArray, type SQL } from 'drizzle-orm';
 import type { OpenItem } from '../../../core/model/records';
@@ -44,13 +45,13 @@ export async function readItems(db: Reader, where: SQL | undefined): Promise<Ope
 export async function openItemsOf(db: Reader, customerIds: readonly number[]): Promise<OpenItem[]> {
 	const out: OpenItem[] = [];
 	for (const part of chunks(customerIds))
-		out.push(...(await readItems(db, and(inArray(itemState.customerId, part), gt(itemState.open, ZERO)))));
+		append(out, await readItems(db, and(inArray(itemState.customerId, part), gt(itemState.open, ZERO))));
 	return out;
 }
 
 export async function itemsById(db: Reader, ids: readonly number[]): Promise<OpenItem[]> {
 	const { kept, missing } = keptItems(db, ids);
 	const out = [...kept];
-	for (const part of chunks(missing)) out.push(...(await readItems(db, inArray(itemState.itemId, part))));
+	for (const part of chunks(missing)) append(out, await readItems(db, inArray(itemState.itemId, part)));
 	return out;
 }

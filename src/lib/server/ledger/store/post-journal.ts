@@ -4,6 +4,7 @@ import { CHART } from '../../../core/5-journal/chart';
 import { imbalance } from '../../../core/5-journal/imbalance';
 import type { Tx } from '../../platform/db/open';
 import { journalLine } from '../../platform/db/schema';
+import { countTurnover } from './turnover';
 import { insertRows } from '../../platform/db/insert-rows';
 
 export interface Journal {
@@ -40,5 +41,11 @@ export async function postJournals(tx: Tx, journals: readonly Journal[]): Promis
 			};
 		})
 	);
+	await countTurnover(tx, 'journal', rows.map(largest));
 	await insertRows(tx, journalLine, rows);
+}
+
+/** A line's amount, or its value in base currency where that is more. */
+function largest({ amount, base }: { readonly amount: number; readonly base: number }): number {
+	return Math.max(Math.abs(amount), Math.abs(base));
 }

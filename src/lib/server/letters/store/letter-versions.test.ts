@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { eq } from 'drizzle-orm';
 import { beforeEach, describe, expect, it, test } from 'vitest';
 import { day } from '../../../core/day/day';
@@ -124,8 +125,8 @@ describe('what a letter shows', () => {
 
 	it('is marked for many accounts as for each alone, in their order', async () => {
 		const accounts = [{ customerId: 2, currency: 'GBP' }, account, { customerId: 3, currency: 'EUR' }];
-		const each = [];
-		for (const one of accounts) each.push(...(await letterVersions(books.db, 'statement', [one])));
+		const each: Awaited<ReturnType<typeof letterVersions>>[number][] = [];
+		for (const one of accounts) append(each, await letterVersions(books.db, 'statement', [one]));
 		expect(await letterVersions(books.db, 'statement', accounts)).toEqual(each);
 		expect(new Set(each).size).toBe(3);
 	});

@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { and, inArray, or, sql } from 'drizzle-orm';
 import type { Minor } from '../../../core/money/minor';
 import {
@@ -99,8 +100,9 @@ async function documentsNamed(db: Reader, words: ReadonlySet<string>) {
 	const found: { id: number; number: string; customerId: number }[] = [];
 	const columns = { id: document.id, number: document.number, customerId: document.customerId };
 	for (const part of chunks([...words]))
-		found.push(
-			...(await db
+		append(
+			found,
+			await db
 				.select(columns)
 				.from(document)
 				.where(
@@ -113,7 +115,7 @@ async function documentsNamed(db: Reader, words: ReadonlySet<string>) {
 							sql`exists (select 1 from item i join item_state s on s.item_id = i.id where i.document_id = ${document.id} and s.open > 0)`
 						)
 					)
-				))
+				)
 		);
 	return found;
 }

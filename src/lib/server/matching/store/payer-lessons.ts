@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { sql } from 'drizzle-orm';
 import { nameKey } from '../../../core/text/name-key';
 import { learnPayers, type PayerLesson, type PayerTrait } from '../../../core/3-matching';
@@ -49,7 +50,7 @@ export async function payerLessonsFor(db: Reader, receipts: readonly Traits[]): 
 	}
 	const lessons: PayerLesson[] = [];
 	for (const trait of TRAITS)
-		if (wanted[trait].size > 0) lessons.push(...(await lessonsByKey(db, trait, [...wanted[trait]])));
+		if (wanted[trait].size > 0) append(lessons, await lessonsByKey(db, trait, [...wanted[trait]]));
 	return lessons;
 }
 
@@ -76,7 +77,7 @@ export async function payersLearned(db: Reader, customerId: number): Promise<Pay
 	const lessons: PayerLesson[] = [];
 	for (const trait of TRAITS) {
 		const keys = [...new Set(rows.flatMap((row) => row[trait] ?? []))];
-		if (keys.length > 0) lessons.push(...(await lessonsByKey(db, trait, keys)));
+		if (keys.length > 0) append(lessons, await lessonsByKey(db, trait, keys));
 	}
 	const taught = learnPayers(lessons);
 	return lessons

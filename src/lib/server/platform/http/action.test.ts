@@ -190,7 +190,7 @@ it('a CSV file is UTF-8 with its mark, quoted where it must be, and holds no for
 	expect(new TextDecoder().decode(bytes)).toBe(
 		'Customer,Open\r\n"Hill, Hazel ""Pots""",12.50\r\n"\'=HYPERLINK(""x"")",-3.00\r\n'
 	);
-	expect(response.headers.get('content-disposition')).toBe('attachment; filename="open-items.csv"');
+	expect(response.headers.get('content-disposition')).toContain('attachment; filename="open-items.csv"');
 });
 
 it('a CSV file has semicolons where a comma stands before decimals, as spreadsheets there expect', async () => {

@@ -1,3 +1,4 @@
+import { contentDisposition } from './content-disposition';
 import Papa from 'papaparse';
 import { decimalSign } from '../../../words/conventions';
 
@@ -18,7 +19,7 @@ export function csvResponse(
 	return new Response(`\ufeff${text}\r\n`, {
 		headers: {
 			'content-type': 'text/csv; charset=utf-8',
-			'content-disposition': `attachment; filename="${name}.csv"`
+			'content-disposition': contentDisposition('attachment', `${name}.csv`)
 		}
 	});
 }

@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { readCustomers, CUSTOMER_COLUMNS, type CustomerRow } from '../../../core/1-open-items/read-customers';
 import type { DocumentRow } from '../../../core/1-open-items/document-row';
 import { readDocumentUbl } from '../../../core/1-open-items/read-document-ubl';
@@ -39,8 +40,8 @@ function together<T>(sources: readonly FormText[], read: (source: FormText) => R
 	const problems: Problem[] = [];
 	for (const source of sources) {
 		const result = inFile(read(source), source.file);
-		if (result.ok) rows.push(...result.value);
-		else problems.push(...result.problems);
+		if (result.ok) for (const row of result.value) rows.push(row);
+		else append(problems, result.problems);
 	}
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
 }

@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { and, eq, inArray } from 'drizzle-orm';
 import type { ReadStatement } from '../../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../../core/2-receipts/receipts-of-entry';
@@ -18,6 +19,7 @@ import {
 	statementEntry
 } from '../../platform/db/schema';
 import type { BankFileRead } from '../store/read-bank-file';
+import { countTurnover } from '../../ledger/store/turnover';
 import { numbered } from '../../allocation/store/number-posting';
 import { fingerprints } from '../store/fingerprints';
 import { defineAct, madeHere } from '../../act/define-act';
@@ -108,7 +110,7 @@ export const importBankFile = defineAct({
 				}
 				rows.links.push({ statementId, place, entryId: id });
 			}
-			rows.receipts.push(...(await numbered(tx, receipt, drafts)));
+			append(rows.receipts, await numbered(tx, receipt, drafts));
 			statements.push({
 				account: account.name,
 				reference: statement.header.reference,
@@ -132,6 +134,11 @@ export const importBankFile = defineAct({
 		for (const [part, gzip] of file.parts.entries())
 			await tx.insert(bankFilePart).values({ fileId, part, gzip });
 		await insertRows(tx, bankStatement, rows.statements);
+		await countTurnover(
+			tx,
+			'bank',
+			rows.entries.map((entry) => entry.amount)
+		);
 		await insertRows(tx, bankEntry, rows.entries);
 		await insertRows(tx, statementEntry, rows.links);
 		await insertRows(tx, receipt, rows.receipts);

@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { ZERO } from '../../../core/money/minor';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
@@ -111,7 +112,10 @@ function named(pays: string, open: readonly OpenItem[], customerName: string): O
 	for (const number of pays.split(/[\s,;]+/).filter(Boolean)) {
 		const items = open.filter((item) => referenceKey(item.number) === referenceKey(number));
 		if (items.length === 0) problems.push({ code: 'not-open', number, customer: customerName });
-		found.push(...items.filter((item) => !found.includes(item)));
+		append(
+			found,
+			items.filter((item) => !found.includes(item))
+		);
 	}
 	if (problems.length > 0) throw new DomainError(...problems);
 	return found;

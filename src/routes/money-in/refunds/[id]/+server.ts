@@ -1,3 +1,4 @@
+import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtRefundFile } from '$lib/server/refunds/queries/refunds';
@@ -10,7 +11,7 @@ export const GET: RequestHandler = async ({ locals, params }) => {
 	return new Response(file.xml, {
 		headers: {
 			'content-type': 'application/xml; charset=utf-8',
-			'content-disposition': `attachment; filename="${file.name}"`
+			'content-disposition': contentDisposition('attachment', file.name)
 		}
 	});
 };

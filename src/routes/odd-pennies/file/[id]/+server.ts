@@ -1,3 +1,4 @@
+import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtClaimFile } from '$lib/server/claims/queries/claim';
@@ -10,11 +11,10 @@ export const GET: RequestHandler = async ({ locals, params }) => {
 	const file = await view(locals, lookAtClaimFile, Number(params.id) || 0);
 	if (!file) error(404, 'There is no such file.');
 	const shown = SHOWN.has(file.type);
-	const name = encodeURIComponent(file.name);
 	return new Response(new Uint8Array(file.content), {
 		headers: {
 			'content-type': shown ? file.type : 'application/octet-stream',
-			'content-disposition': `${shown ? 'inline' : 'attachment'}; filename*=UTF-8''${name}`,
+			'content-disposition': contentDisposition(shown ? 'inline' : 'attachment', file.name),
 			'x-content-type-options': 'nosniff',
 			'content-security-policy': "sandbox; default-src 'none'"
 		}

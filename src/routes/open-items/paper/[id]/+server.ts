@@ -1,3 +1,4 @@
+import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtPaper } from '$lib/server/documents/queries/new-document';
@@ -11,6 +12,6 @@ export const GET: RequestHandler = async ({ locals, params }) => {
 	const pdf = await render({ what: 'paper', paper });
 	const name = `${paper.number.replace(/[^\w.-]+/g, '-')}.pdf`;
 	return new Response(new Uint8Array(pdf), {
-		headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}"` }
+		headers: { 'content-type': 'application/pdf', 'content-disposition': contentDisposition('inline', name) }
 	});
 };

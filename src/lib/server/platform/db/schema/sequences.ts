@@ -11,3 +11,9 @@ export const upgrade = sqliteTable('upgrade', {
 	name: text('name').primaryKey(),
 	left: integer('left').notNull()
 });
+
+/** What went through the journal, and through the bank, since the books began: all amounts without their signs, added up. */
+export const turnover = sqliteTable('turnover', {
+	name: text('name', { enum: ['journal', 'bank'] }).primaryKey(),
+	sum: integer('sum').notNull()
+});

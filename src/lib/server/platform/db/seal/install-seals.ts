@@ -100,7 +100,7 @@ async function sealedForms(
 
 async function ownTriggers(tx: Pick<Tx, 'all'>): Promise<{ name: string; text: string }[]> {
 	return tx.all(
-		sql`select name, sql as text from sqlite_master where type = 'trigger' and name glob 'note_*'`
+		sql`select name, sql as text from sqlite_master where type = 'trigger' and (name glob 'note_*' or name glob 'bound_*')`
 	);
 }
 

@@ -1,3 +1,4 @@
+import { append } from '../../../../core/append';
 import { sql, type SQL } from 'drizzle-orm';
 import { chunks } from '../chunks';
 import { foreignChange } from '../schema';
@@ -27,7 +28,7 @@ export async function sealed<T>(tx: Tx, now: () => string, work: () => Promise<T
 		// The rows that say so are written, and sealed, too.
 		const foundAt = now();
 		await tx.insert(foreignChange).values(foreign.map((one) => ({ ...one, foundAt })));
-		gathered.runs.push(...(await gather(tx))!.runs);
+		append(gathered.runs, (await gather(tx))!.runs);
 	}
 	const writer = new SealWriter(tx, before, now(), actId);
 	await writer.add(gathered.runs);
@@ -91,7 +92,7 @@ async function gatherMany(tx: Tx, gathering: Gathering, after: number): Promise<
 				min(iif(typeof(row_key) = 'text', row_key ->> 1, row_key)) as first,
 				max(iif(typeof(row_key) = 'text', row_key ->> 1, row_key)) as last, count(*) as rows
 			from unsealed_change c where ${these} and table_name in (${IN_RUNS}) group by 1, 2`);
-		for (const run of runs) gathering.runs.push(...(await sealedRun(tx, run, these)));
+		for (const run of runs) append(gathering.runs, await sealedRun(tx, run, these));
 		for (const one of await readNoted(tx, sql`${these} and table_name not in (${IN_RUNS})`))
 			gathering.add(one);
 		const acts = runs.find((run) => run.tableName === 'act');
@@ -147,7 +148,7 @@ class Gathering {
 		for (const open of this.#posted.values()) runs.push(open.close());
 		for (const [table, rows] of this.#kept)
 			for (const [key, form] of rows) runs.push(oneRow(table, key, form));
-		for (const [form, keys] of this.#withFiles) runs.push(...(await readBack(tx, form, keys)));
+		for (const [form, keys] of this.#withFiles) append(runs, await readBack(tx, form, keys));
 		return { runs, foreign, actId: this.actId };
 	}
 }

@@ -1,3 +1,4 @@
+import { append } from '../../../../core/append';
 import { sql } from 'drizzle-orm';
 import { CHART } from '../../../../core/5-journal/chart';
 import type { JournalSource } from '../../../../core/model/journal';
@@ -46,7 +47,7 @@ export async function fillLineSources(tx: Tx): Promise<number> {
 			const told: (readonly [number, JournalSource])[] = [];
 			for (const [actId, own] of lines) {
 				const found = tell(actId, own, wanted.get(actId) ?? []);
-				told.push(...found);
+				append(told, found);
 				left += own.length - found.length;
 			}
 			const rows = JSON.stringify(

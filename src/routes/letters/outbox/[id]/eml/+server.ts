@@ -1,3 +1,4 @@
+import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtSent } from '$lib/server/letters/queries/letters';
@@ -9,6 +10,9 @@ export const GET: RequestHandler = async ({ locals, params }) => {
 	if (!found) error(404, 'There is no such letter.');
 	const name = `${found.letter.kind}-${found.code}-${found.letter.date}.eml`;
 	return new Response(new Uint8Array(found.eml), {
-		headers: { 'content-type': 'message/rfc822', 'content-disposition': `attachment; filename="${name}"` }
+		headers: {
+			'content-type': 'message/rfc822',
+			'content-disposition': contentDisposition('attachment', name)
+		}
 	});
 };

@@ -1,0 +1,4 @@
+CREATE TABLE `turnover` (
+	`name` text PRIMARY KEY NOT NULL,
+	`sum` integer NOT NULL
+);
