@@ -34,6 +34,7 @@ export const sumField = z.number().int().min(0).pipe(amountField);
 /** A day as `YYYY-MM-DD`. */
 export const dayField = z
 	.string()
+	.max(10, 'Give the day as in 2026-10-30.')
 	.refine((text) => parseDay(text) !== null, 'Give the day as in 2026-10-30.')
 	.transform((text) => text as Day);
 
@@ -43,6 +44,7 @@ export const chosenDayField = dayField.nullable().default(null);
 /** A currency of ISO 4217 by its code. */
 export const currencyField = z
 	.string()
+	.max(12, 'That is no currency of ISO 4217.')
 	.trim()
 	.toUpperCase()
 	.refine((code) => currencyDigits(code) !== undefined, 'That is no currency of ISO 4217.');
@@ -50,6 +52,7 @@ export const currencyField = z
 /** An address for mail. */
 export const emailField = z
 	.string()
+	.max(300, 'That is longer than an e-mail address may be.')
 	.trim()
 	.refine(isEmailAddress, 'That is not an e-mail address: it needs a name, an @ and a host.');
 
@@ -60,6 +63,7 @@ export const noteField = z.string().trim().max(400).default('');
 export const accountNumberField = (message: string) =>
 	z
 		.string()
+		.max(80, message)
 		.transform((text) => text.replace(/\s/g, '').toUpperCase())
 		.pipe(z.string().regex(/^[A-Z0-9]{4,34}$/, message));
 

@@ -30,13 +30,19 @@ export const allocationInput = z.object({
 				version: z.number().int(),
 				cash: amount,
 				settles: amount.optional(),
-				differences: z.array(z.object({ kind: z.enum(DIFFERENCE_KINDS), amount })),
+				differences: z.array(z.object({ kind: z.enum(DIFFERENCE_KINDS), amount })).max(20),
 				claim: claimInput.optional()
 			})
 		)
 		.max(2000),
-	fees: z.array(z.object({ kind: z.enum(['processor_fee', 'bank_charge']), amount })).default([]),
-	surplus: z.array(z.object({ kind: z.enum(['small_difference', 'refund']), amount })).default([]),
+	fees: z
+		.array(z.object({ kind: z.enum(['processor_fee', 'bank_charge']), amount }))
+		.max(20)
+		.default([]),
+	surplus: z
+		.array(z.object({ kind: z.enum(['small_difference', 'refund']), amount }))
+		.max(20)
+		.default([]),
 	/** The order that what stays on account was paid for. */
 	depositFor: z.string().trim().max(70).nullable().default(null),
 	/** The accounting day where no new money is allocated; the bank's day goes before. */

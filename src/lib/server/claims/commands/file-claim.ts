@@ -12,7 +12,10 @@ import { claimById } from '../store/claim-by-id';
 export const CLAIM_FILE_BYTES = 12 * 1024 * 1024;
 
 const keptFile = z.object({
-	name: z.string().transform((text) => cutText(cleanLine(text), 200)),
+	name: z
+		.string()
+		.max(1_000)
+		.transform((text) => cutText(cleanLine(text), 200)),
 	type: z.string().max(200),
 	content: z.instanceof(Buffer)
 });

@@ -12,7 +12,7 @@ export const LIMITS_SHAPE = z.object({
 	/** The most that may be called a small difference; null for no such bound. */
 	tolerance: z.number().int().min(0).nullable(),
 	byRole: z.object({ clerk: LIMITS, supervisor: LIMITS }),
-	byPerson: z.record(z.string(), LIMITS)
+	byPerson: z.record(z.string().max(100), LIMITS)
 });
 
 export const CONVENTIONS_SHAPE = z.object({

@@ -52,7 +52,7 @@ export const addPerson = defineAct({
 	}
 });
 
-export const roleInput = z.object({ id: z.string(), role: z.enum([...ROLES, 'none']) });
+export const roleInput = z.object({ id: z.string().max(100), role: z.enum([...ROLES, 'none']) });
 
 /** Changes a person's role, or shuts them out (`none`), which ends their sessions. The last supervisor stays. */
 export const changeRole = defineAct({

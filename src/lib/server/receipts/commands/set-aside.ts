@@ -14,7 +14,7 @@ import { takeReceipt } from './take-receipt';
 export const setAsideInput = z.object({
 	receiptId: z.number().int(),
 	receiptVersion: z.number().int(),
-	account: z.string().min(1, 'Choose the ledger account.'),
+	account: z.string().min(1, 'Choose the ledger account.').max(40),
 	/** Whether money of this name goes there from now on: proposed, not posted by itself. */
 	remember: z.boolean().default(false)
 });

@@ -8,11 +8,13 @@ import { readSetting, writeSetting } from '../../firm/store/settings';
 import { takeIds } from '../../platform/db/take-ids';
 import { moveReceipt, waitingState } from '../store/receipt-states';
 import { DomainError } from '../../act/domain-error';
-import { idField } from '../../act/fields';
+import { amountField, idField } from '../../act/fields';
 import { defineAct } from '../../act/define-act';
 import { refuseUnidentified, takeReceipt } from './take-receipt';
 
-const amount = z.number().int().refine(Number.isSafeInteger);
+const amount = amountField;
+/** The name of a column of a processor's report. */
+const columnField = z.string().max(200);
 
 export const splitInput = z.object({
 	receiptId: z.number().int(),
@@ -21,7 +23,7 @@ export const splitInput = z.object({
 	processor: z.string().trim().max(80).default(''),
 	/** Which column of the report is which, remembered for the processor's next one. */
 	columns: z
-		.object({ name: z.string(), text: z.string(), gross: z.string(), fee: z.string() })
+		.object({ name: columnField, text: columnField, gross: columnField, fee: columnField })
 		.nullable()
 		.default(null),
 	parts: z
