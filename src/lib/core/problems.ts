@@ -196,6 +196,7 @@ export type Problem =
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
 	| { readonly code: 'letter-changed'; readonly customer: string }
+	| { readonly code: 'letter-sent'; readonly customer: string; readonly who: string; readonly at: string }
 	| { readonly code: 'last-supervisor' };
 
 export type ProblemCode = Problem['code'];

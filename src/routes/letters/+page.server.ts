@@ -30,7 +30,8 @@ const sendInput = z.object({
 	chosen: z
 		.array(z.object({ customerId: z.number().int(), currency: z.string().length(3) }))
 		.min(1, 'Choose somebody first.')
-		.max(500)
+		.max(500),
+	seen: z.number().int().min(0)
 });
 
 export const actions = {
@@ -38,9 +39,9 @@ export const actions = {
 		prepare: async (fields, _, { locals }, ctx) => {
 			const read = shaped(sendInput, fields);
 			if (!read.ok) return read;
-			const { kind, chosen } = read.value;
+			const { kind, chosen, seen } = read.value;
 			const letters = await prepareLetters(locals.app.books.db, kind, chosen, ctx, ctx.now());
-			return letters.ok ? ok({ kind, letters: letters.value }) : letters;
+			return letters.ok ? ok({ kind, seen, letters: letters.value }) : letters;
 		},
 		then: (_, { locals }) => locals.app.postOffice.wake()
 	}),

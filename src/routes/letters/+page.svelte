@@ -23,7 +23,7 @@
 	/** One batch after another: its key stays the same when the batch is tried again, so nobody gets two letters. */
 	const batchForm = new ActForm<
 		typeof sendLetters,
-		{ kind: 'statement' | 'reminder'; chosen: { customerId: number; currency: string }[] }
+		{ kind: 'statement' | 'reminder'; chosen: { customerId: number; currency: string }[]; seen: number }
 	>('?/send', {
 		otherwise: 'The letters could not be written. None of these was sent; try again.',
 		refresh: false
@@ -42,7 +42,11 @@
 		for (let from = 0; from < keys.length; from += BATCH) {
 			sending = { done: from, all: keys.length };
 			const batch = keys.slice(from, from + BATCH);
-			const answer = await batchForm.send({ kind: data.kind, chosen: batch.map(fromKey) });
+			const answer = await batchForm.send({
+				kind: data.kind,
+				chosen: batch.map(fromKey),
+				seen: data.run.seen
+			});
 			if (!answer) break;
 			done += answer.output.sent;
 			for (const one of batch) chosen.delete(one);

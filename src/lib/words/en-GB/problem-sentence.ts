@@ -164,6 +164,8 @@ function sentence(problem: Problem): string {
 			return `${problem.customer} has no e-mail address.`;
 		case 'nothing-owed':
 			return `${problem.customer} has nothing to ask for.`;
+		case 'letter-sent':
+			return `${problem.who} sent this to ${problem.customer} at ${moment(problem.at)}, after you opened the list. Load the page again to see it; it was not sent twice.`;
 		case 'letter-changed':
 			return `The account of ${problem.customer} changed since the letter was written. Look at it again before it goes.`;
 		case 'last-supervisor':

@@ -105,6 +105,8 @@ const problems: Problem[] = [
 	{ code: 'address-missing', customer: 'Hazel' },
 	{ code: 'nothing-owed', customer: 'Hazel' },
 	{ code: 'letter-changed', customer: 'Hazel' },
+	{ code: 'letter-sent', customer: 'Hazel', who: 'Wren', at: '2026-10-30T10:00:00.000Z' },
+	{ code: 'books-full' },
 	{ code: 'last-supervisor' }
 ];
 test.each(problems.map((problem) => [problem.code, problem] as const))(

@@ -1,6 +1,8 @@
+import { and, eq, gt } from 'drizzle-orm';
 import type { Letter } from '../../../core/7-letters/letter';
 import type { Problem } from '../../../core/problems';
-import { delivery, letter, message, returnedNotice } from '../../platform/db/schema';
+import type { Tx } from '../../platform/db/open';
+import { act, delivery, letter, message, returnedNotice } from '../../platform/db/schema';
 import { letterVersions } from '../store/letter-versions';
 import { DomainError } from '../../act/domain-error';
 import { defineAct, madeHere } from '../../act/define-act';
@@ -22,7 +24,12 @@ export interface PreparedLetter {
 export const sendLetters = defineAct({
 	kind: 'send-letters',
 	role: 'clerk',
-	input: madeHere<{ readonly kind: Letter['kind']; readonly letters: readonly PreparedLetter[] }>(),
+	input: madeHere<{
+		readonly kind: Letter['kind'];
+		readonly letters: readonly PreparedLetter[];
+		/** The newest letter that the person knew of: one of the same kind that went to an account since stops the run. */
+		readonly seen?: number;
+	}>(),
 	run: async (ctx, input): Promise<{ actId: number; sent: number }> => {
 		const { tx } = ctx;
 		const accounts = input.letters.map(({ letter: { customer, currency, returned } }) => ({
@@ -31,9 +38,10 @@ export const sendLetters = defineAct({
 			returnedId: returned?.id ?? null
 		}));
 		const now = await letterVersions(tx, input.kind, accounts);
-		const problems: Problem[] = input.letters
-			.filter((one, n) => one.shows !== now[n])
-			.map((one) => ({ code: 'letter-changed', customer: one.letter.customer.name }));
+		const problems: Problem[] = await sentSince(tx, input);
+		for (const [n, one] of input.letters.entries())
+			if (one.shows !== now[n] && problems.length === 0)
+				problems.push({ code: 'letter-changed', customer: one.letter.customer.name });
 		if (problems.length) throw new DomainError(...problems);
 		const actId = await ctx.record({
 			summary: { letter: input.kind, count: input.letters.length },
@@ -68,3 +76,27 @@ export const sendLetters = defineAct({
 		return { actId, sent: input.letters.length };
 	}
 });
+
+/** Letters of the kind that somebody else sent to the same accounts since the person looked. */
+async function sentSince(
+	tx: Tx,
+	{
+		kind,
+		letters,
+		seen
+	}: { readonly kind: Letter['kind']; readonly letters: readonly PreparedLetter[]; readonly seen?: number }
+): Promise<Problem[]> {
+	if (seen === undefined) return [];
+	const rows = await tx
+		.select({ customerId: letter.customerId, currency: letter.currency, who: act.userName, at: act.at })
+		.from(letter)
+		.innerJoin(act, eq(act.id, letter.actId))
+		.where(and(gt(letter.id, seen), eq(letter.kind, kind)));
+	const sent = new Map(rows.map((row) => [`${row.customerId} ${row.currency}`, row]));
+	return letters.flatMap(({ letter: { customer, currency } }) => {
+		const before = sent.get(`${customer.id} ${currency}`);
+		return before
+			? [{ code: 'letter-sent' as const, customer: customer.name, who: before.who, at: before.at }]
+			: [];
+	});
+}

@@ -1,7 +1,7 @@
 import { and, desc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
-import type { Db } from '../../platform/db/open';
+import type { Db, Reader } from '../../platform/db/open';
 import { customer, delivery, itemState, letter, message } from '../../platform/db/schema';
 import { answeredPile, type Pile } from '../../services/answers/answers';
 import { isOpen, signedOpen } from '../../documents/store/is-open';
@@ -38,6 +38,8 @@ export interface Run {
 	readonly sums: readonly { readonly currency: string; readonly amount: number }[];
 	/** How many accounts were told what is no longer so. */
 	readonly corrections: number;
+	/** The newest letter when this was looked at: what somebody else sends meanwhile is not sent twice. */
+	readonly seen: number;
 	/** Everybody who has no reason to be left out, on any page. */
 	readonly ready: readonly { readonly customerId: number; readonly currency: string }[];
 }
@@ -46,6 +48,7 @@ export interface Run {
 export const lookAtRun = defineLook(
 	'reader',
 	async (db, query: { kind: LetterKind; page: number; corrections?: boolean }, { today }): Promise<Run> => {
+		const seen = await newestLetter(db);
 		const told = await overtakenLetters(db, null);
 		const rows = await runRows(db, query.kind, today, told, await newestAnswers(db));
 		const all = query.corrections ? rows.filter((row) => row.corrects) : rows;
@@ -59,11 +62,17 @@ export const lookAtRun = defineLook(
 			rows: all.slice(query.page * RUN_PAGE, (query.page + 1) * RUN_PAGE),
 			accounts: all.length,
 			corrections: told.length,
+			seen,
 			sums: [...sums].map(([currency, amount]) => ({ currency, amount })),
 			ready: all.filter((row) => !row.leftOut).map(({ customerId, currency }) => ({ customerId, currency }))
 		};
 	}
 );
+
+async function newestLetter(db: Reader): Promise<number> {
+	const last = await db.select({ id: letter.id }).from(letter).orderBy(desc(letter.id)).limit(1).get();
+	return last?.id ?? 0;
+}
 
 /** How many accounts a run of each kind has, and how many of them are better left out, for Today. */
 export const countRuns = defineLook('reader', async (db, _: null, { today }) => {

@@ -11,6 +11,7 @@ const STATUS: Partial<Record<Problem['code'], number>> = {
 	'item-changed': 409,
 	'already-undone': 409,
 	'letter-changed': 409,
+	'letter-sent': 409,
 	'key-used': 409
 };
 

@@ -1,6 +1,6 @@
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
+import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { asc, eq } from 'drizzle-orm';
 import { simpleParser } from 'mailparser';
@@ -104,6 +104,59 @@ describe('letters', () => {
 		await deliverWaiting(books, standIn.url, now);
 		await standIn.close();
 		expect(await states()).toEqual(['failed', 'sent']);
+	});
+	it('go once, however many are at it', async () => {
+		await send('statement');
+		await send('reminder');
+		const standIn = await startStandIn(folder);
+		await Promise.all([
+			deliverWaiting(books, standIn.url, now, `${hostname()} 1 a`),
+			deliverWaiting(books, standIn.url, now, `${hostname()} 1 b`)
+		]);
+		await standIn.close();
+		expect(await states()).toEqual(['sent', 'sent', 'sent', 'sent']);
+		expect(readdirSync(folder)).toHaveLength(4);
+		expect((await books.db.select().from(delivery)).map((row) => row.tries)).toEqual([1, 1, 1, 1]);
+	});
+	it('that another process is at are left to it, until it is gone or much too late', async () => {
+		await send('statement');
+		const claimed = (owner: string, leaseUntil: string) =>
+			books.write((tx) => tx.update(delivery).set({ state: 'sending', owner, leaseUntil }));
+		const standIn = await startStandIn(folder);
+		const look = async () => {
+			await deliverWaiting(books, standIn.url, now);
+			return states();
+		};
+		await claimed('another-machine 7 x', '2026-10-30T10:01:00.000Z');
+		expect(await look()).toEqual(['sending', 'sending']);
+		await claimed(`${hostname()} 1 x`, '2026-10-30T10:01:00.000Z');
+		expect(await look()).toEqual(['sending', 'sending']);
+		await claimed('another-machine 7 x', '2026-10-30T09:59:00.000Z');
+		expect(await look()).toEqual(['failed', 'failed']);
+		await claimed(`${hostname()} 99999999 x`, '2026-10-30T10:01:00.000Z');
+		expect(await look()).toEqual(['failed', 'failed']);
+		await standIn.close();
+	});
+	it('of two people who send the same at once go once: the second is told who was first', async () => {
+		const { seen } = await lookAtRun(books.db, { kind: 'statement', page: 0 }, viewer);
+		const both = await Promise.all(
+			[0, 1].map(() => prepareLetters(books.db, 'statement', chosen, viewer, now()))
+		);
+		const results = await Promise.all(
+			both.map((prepared) =>
+				perform(
+					books,
+					sendLetters,
+					{ kind: 'statement', seen, letters: prepared.ok ? prepared.value : [] },
+					as(CLERK)
+				)
+			)
+		);
+		expect(results.map((one) => (one.ok ? 'sent' : one.problems.map(({ code }) => code)))).toEqual([
+			'sent',
+			['letter-sent', 'letter-sent']
+		]);
+		expect(await states()).toHaveLength(2);
 	});
 	it('are stopped when the account changed after they were written', async () => {
 		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());

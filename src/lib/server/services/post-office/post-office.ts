@@ -3,6 +3,8 @@ import { deliverWaiting } from './deliver';
 import { logFailure } from '../../platform/log';
 import { startStandIn, type StandIn } from '../../platform/mail/stand-in';
 
+const EVERY_MS = 60_000;
+
 export interface PostOffice {
 	/** Starts sending what waits; a call while sending is under way makes it look once more. */
 	wake(): void;
@@ -25,26 +27,31 @@ export async function openPostOffice(
 	const url = smtpUrl ?? standIn!.url;
 	let running: Promise<void> | null = null;
 	let again = false;
+	function wake(): void {
+		if (running) again = true;
+		else
+			running = run()
+				.catch((error) => logFailure('sending letters', error))
+				.finally(() => (running = null));
+	}
 	const run = async () => {
 		do {
 			again = false;
 			await deliverWaiting(books, url, now);
 		} while (again);
 	};
+	/** Another process may have been cut off with letters under way. */
+	const timer = setInterval(wake, EVERY_MS);
+	timer.unref();
 	return {
 		standIn: standIn !== null,
 		url,
-		wake() {
-			if (running) again = true;
-			else
-				running = run()
-					.catch((error) => logFailure('sending letters', error))
-					.finally(() => (running = null));
-		},
+		wake,
 		idle: async () => {
 			while (running) await running;
 		},
 		close: async () => {
+			clearInterval(timer);
 			while (running) await running;
 			await standIn?.close();
 		}

@@ -40,7 +40,10 @@ export const delivery = sqliteTable(
 		/** What the mail server said. */
 		answer: text('answer'),
 		messageId: text('message_id').notNull(),
-		tries: integer('tries').notNull()
+		tries: integer('tries').notNull(),
+		/** Who is sending it, and until when that is believed: another process leaves it alone so long. */
+		owner: text('owner'),
+		leaseUntil: text('lease_until')
 	},
 	(t) => [index('delivery_state').on(t.state)]
 );

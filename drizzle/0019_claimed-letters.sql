@@ -1,0 +1,2 @@
+ALTER TABLE `delivery` ADD `owner` text;--> statement-breakpoint
+ALTER TABLE `delivery` ADD `lease_until` text;
