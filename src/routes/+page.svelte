@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words';
+	import { amount, count, list, money, shortDay, statementFaultSentence } from '$lib/words';
 	/** So many milliseconds until receipts that are being answered are asked for again. */
 	const ASK_AGAIN = 2_000;
 	let { data } = $props();
@@ -52,6 +52,18 @@
 			href: '/money-in',
 			does: 'Bring in a file'
 		},
+		...(work.statementFaults.length
+			? [
+					{
+						name: 'A statement does not fit',
+						says: work.statementFaults.slice(0, 3).map(statementFaultSentence).join(' '),
+						done: false,
+						warn: true,
+						href: '/money-in/bring-in',
+						does: 'Bring in what is missing'
+					}
+				]
+			: []),
 		{
 			name: 'Allocate the money',
 			says: place,

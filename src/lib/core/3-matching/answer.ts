@@ -209,6 +209,7 @@ export type Reason =
 			readonly booked: Day;
 			readonly numbers: readonly string[];
 	  }
+	| { readonly code: 'statement-doubted'; readonly reference: string }
 	| { readonly code: 'money-out' }
 	| { readonly code: 'not-yet' };
 

@@ -77,4 +77,6 @@ export interface ReceiptFacts {
 	readonly charges?: Minor;
 	/** Whose it is, where somebody said so when it was recorded or split off. */
 	readonly knownCustomerId?: number | null;
+	/** The statement that it came with, where that does not go on from the one before; null or left out where all is well. */
+	readonly doubtedStatement?: string | null;
 }

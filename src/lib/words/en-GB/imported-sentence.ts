@@ -1,3 +1,4 @@
+import { statementFaultSentence } from './statement-fault-sentence';
 import { count, moment } from './format';
 import type { Imported } from '../../server/receipts/commands/import-bank-file';
 
@@ -20,6 +21,8 @@ export function importedSentence(result: Imported): string {
 		parts.push(
 			`${count(unchecked.length, 'statement has', 'statements have')} no balances, so nothing could be checked against them.`
 		);
-	else parts.push('The balance agrees.');
+	else if (result.statements.every((statement) => statement.fault === null))
+		parts.push('The balance agrees.');
+	for (const { fault } of result.statements) if (fault) parts.push(statementFaultSentence(fault));
 	return parts.join(' ');
 }

@@ -20,5 +20,6 @@ export * from './problem-sentence';
 export * from './rate-text';
 export * from './reason-sentence';
 export * from './return-reasons';
+export * from './statement-fault-sentence';
 export * from './returned-mark';
 export * from './why-not-sentence';

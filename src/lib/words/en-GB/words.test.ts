@@ -215,6 +215,7 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 	})),
 	'same-sum-before': [['AK-1'], []].map((numbers) => ({ booked: day('2026-10-28'), numbers })),
 	'money-out': [{}],
+	'statement-doubted': [{ reference: 'S7' }],
 	'not-yet': [{}]
 };
 test.each(Object.entries(reasons).flatMap(([code, all]) => all.map((facts) => [code, facts] as const)))(

@@ -28,7 +28,14 @@ export function answerReceipts(receipts: readonly ReceiptFacts[], books: MatchBo
 	answerRest(receipts, payers, answers, index);
 	nameGaps(receipts, answers, index);
 	settleConflicts(receipts, answers, index);
-	return receipts.map((receipt) => answers.get(receipt.id)!);
+	return receipts.map((receipt) => doubted(receipt, answers.get(receipt.id)!));
+}
+
+/** Money that the bank may never have seen is not certain, however well it fits. */
+function doubted({ doubtedStatement }: ReceiptFacts, answer: Answer): Answer {
+	if (!doubtedStatement) return answer;
+	const reasons = [...answer.reasons, { code: 'statement-doubted', reference: doubtedStatement } as const];
+	return { ...answer, band: answer.band === 'certain' ? 'likely' : answer.band, reasons };
 }
 
 /**

@@ -117,7 +117,7 @@ export type Breach = FiguresBreach | RecordBreach;
 
 /** Amounts in minor units. */
 export interface FiguresBreach {
-	readonly rule: 1 | 2 | 3 | 4 | 5 | 7;
+	readonly rule: 1 | 2 | 3 | 4 | 5 | 7 | 10;
 	readonly about: string;
 	readonly want: number;
 	readonly found: number;

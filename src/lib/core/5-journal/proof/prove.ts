@@ -6,7 +6,8 @@ import { linesHaveSources } from './lines-have-sources';
 import { nothingBeyond } from './nothing-beyond';
 import { undoingsMatch } from './undoings-match';
 
-/** What must always hold, by number; records and their seals (6, 8, 9) need hashes and are checked where they are made. */
+/** What must always hold, by number; records and their seals (6, 8, 9) need hashes, statements (10) are
+ * compared in `1-bank-files`, and both are checked where they are read. */
 export const RULES: Readonly<Record<Breach['rule'], string>> = {
 	1: 'each journal balances, per currency and in base currency',
 	2: 'control account = customer balances = open items less unallocated credits, on every day',
@@ -16,7 +17,8 @@ export const RULES: Readonly<Record<Breach['rule'], string>> = {
 	6: 'the chain of records is unbroken',
 	7: 'each line of receivables has its source, and both come to the same',
 	8: 'every row of every table is as it was written',
-	9: 'the books go on from every anchor'
+	9: 'the books go on from every anchor',
+	10: 'each bank statement goes on from the one before'
 };
 
 /** Recomputes rules 1 to 5 and 7 from the journal and the posted records. No breaches means the books prove. */

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { accountNumberField, currencyField } from '../../act/fields';
+import { accountNumberField, amountField, currencyField } from '../../act/fields';
 import { bankAccount, ledgerAccount } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import { defineAct } from '../../act/define-act';
@@ -19,7 +19,9 @@ export const bankAccountInput = z.object({
 	ledger: z
 		.string()
 		.trim()
-		.regex(/^[A-Za-z0-9]{2,12}$/, 'Give the ledger account, such as 1200.')
+		.regex(/^[A-Za-z0-9]{2,12}$/, 'Give the ledger account, such as 1200.'),
+	/** The balance agreed when the books begin; null for none. */
+	opening: amountField.nullable().default(null)
 });
 
 /** Adds a bank account of the firm, with a ledger account of its own. */

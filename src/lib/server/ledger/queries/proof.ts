@@ -11,6 +11,7 @@ import { FIRST_HASH, hashAct } from '../../act/hash-act';
 import { proofFacts } from '../store/proof-facts';
 import { runWorker } from '../../platform/worker-pool';
 import { actSentence, moment } from '../../../words';
+import { statementFaults } from '../../receipts/store/statement-faults';
 import { saidOf } from '../../act/said';
 import { defineLook } from '../../act/define-look';
 
@@ -53,8 +54,20 @@ export async function proveBooks(
 		about: `anchor ${name}`,
 		fault
 	}));
+	const statements = (await statementFaults(db)).map(
+		({ reference, account, want, found, currency, code }): Breach => ({
+			...{ rule: 10, want, found, currency },
+			about: `statement ${reference} of ${account}, ${code === 'overlap-differs' ? 'closing' : 'opening'} balance`
+		})
+	);
 	return {
-		breaches: [...prove(facts), ...chain.breaches, ...(await sealBreaches(db, seals)), ...anchors],
+		breaches: [
+			...prove(facts),
+			...chain.breaches,
+			...(await sealBreaches(db, seals)),
+			...anchors,
+			...statements
+		],
 		counts: {
 			acts: chain.acts,
 			journalLines: facts.lines.length,

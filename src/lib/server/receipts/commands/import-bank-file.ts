@@ -21,6 +21,7 @@ import {
 import type { BankFileRead } from '../store/read-bank-file';
 import { countTurnover } from '../../ledger/store/turnover';
 import { numbered } from '../../allocation/store/number-posting';
+import { statementFaults, type StatementFault } from '../store/statement-faults';
 import { fingerprints } from '../store/fingerprints';
 import { defineAct, madeHere } from '../../act/define-act';
 import { waitingState } from '../store/receipt-states';
@@ -36,6 +37,8 @@ export interface ImportedStatement {
 	readonly entriesKnown: number;
 	readonly notBooked: number;
 	readonly balanceChecked: boolean;
+	/** Why it does not go on from the one before; null where it does. */
+	readonly fault: StatementFault | null;
 }
 
 export interface Imported {
@@ -59,7 +62,8 @@ export const importBankFile = defineAct({
 			return ctx.unchanged({ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 });
 		const accounts = await accountsFor(tx, file.statements);
 
-		const statements: ImportedStatement[] = [];
+		const statements: Omit<ImportedStatement, 'fault'>[] = [];
+		const ids: number[] = [];
 		const rows = {
 			statements: [] as (typeof bankStatement.$inferInsert)[],
 			entries: [] as (typeof bankEntry.$inferInsert)[],
@@ -122,6 +126,7 @@ export const importBankFile = defineAct({
 				notBooked: statement.notBooked,
 				balanceChecked: statement.balanceChecked
 			});
+			ids.push(statementId);
 		}
 		const entriesNew = rows.entries.length;
 		const entriesKnown = rows.links.length - entriesNew;
@@ -147,7 +152,11 @@ export const importBankFile = defineAct({
 			receiptState,
 			rows.receipts.map((row) => waitingState(row.id, row.booked, actId))
 		);
-		return { name: file.name, before: null, statements, entriesNew, entriesKnown };
+		const faults = new Map((await statementFaults(tx)).map((fault) => [fault.statementId, fault]));
+		return {
+			...{ name: file.name, before: null, entriesNew, entriesKnown },
+			statements: statements.map((one, at) => ({ ...one, fault: faults.get(ids[at]!) ?? null }))
+		};
 	}
 });
 

@@ -19,6 +19,7 @@ import {
 	receiptState
 } from '../../platform/db/schema';
 import { isOpen, signedOpenBase } from '../../documents/store/is-open';
+import { statementFaults } from '../../receipts/store/statement-faults';
 import { readSetting } from '../../firm/store/settings';
 import { answeredPile } from '../../services/answers/answers';
 import { defineLook } from '../../act/define-look';
@@ -72,6 +73,7 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		answered: pile.fresh,
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,
+		statementFaults: await statementFaults(db),
 		bands,
 		out,
 		waiting,

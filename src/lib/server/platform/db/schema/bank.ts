@@ -10,7 +10,9 @@ export const bankAccount = sqliteTable('bank_account', {
 	bankName: text('bank_name').notNull(),
 	currency: text('currency').notNull(),
 	ledger: text('ledger').notNull().unique(),
-	kind: text('kind', { enum: ['current', 'petty_cash', 'processor'] }).notNull()
+	kind: text('kind', { enum: ['current', 'petty_cash', 'processor'] }).notNull(),
+	/** The balance agreed when the books began, with which its first statement must begin; null for none. */
+	opening: amountColumn('opening')
 });
 
 /** A file exactly as it came, compressed, in parts. */

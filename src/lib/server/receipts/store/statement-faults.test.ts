@@ -1,0 +1,67 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { addBankAccount } from '../../firm/commands/add-bank-account';
+import { proveBooks } from '../../ledger/queries/proof';
+import type { Books } from '../../platform/db/open';
+import { answeredPile } from '../../services/answers/answers';
+import { bankXml, bringIn, credit, done, newDocument, SUPERVISOR, testBooks } from '../../testing';
+import { day } from '../../../core/day/day';
+import { statementFaults } from './statement-faults';
+
+let books: Books;
+beforeEach(async () => {
+	books = await testBooks(newDocument('AK-1', 1, 1000), newDocument('AK-2', 1, 2000));
+	await bringIn(books, bankXml([credit(1000, 'AK-1', { reference: 'B1' })]));
+});
+/** A statement of the days after the first one's. */
+const later = (opening: number, ...entries: Parameters<typeof bankXml>[0]) =>
+	bankXml([...entries], { reference: 'S2', opening, closingOn: day('2026-10-30') }).replaceAll(
+		'2026-10-27',
+		'2026-10-29'
+	);
+const bands = async () =>
+	[...(await answeredPile(books.db, Infinity)).answers.values()].map(({ band, reasons }) => [
+		band,
+		reasons.some(({ code }) => code === 'statement-doubted')
+	]);
+
+describe('a statement that does not go on from the one before', () => {
+	it('is said when it comes in and by the proof, and nothing of it is certain', async () => {
+		const result = await bringIn(books, later(500, credit(2000, 'AK-2', { reference: 'B2' })));
+		const [statement] = result.ok ? result.value.statements : [];
+		expect(statement!.fault).toMatchObject({ code: 'gap', reference: 'S2', want: 1000, found: 500 });
+		const { breaches } = await proveBooks(books.db);
+		expect(breaches).toMatchObject([{ rule: 10, want: 1000, found: 500, currency: 'GBP' }]);
+		expect(await bands()).toEqual([
+			['certain', false],
+			['likely', true]
+		]);
+	});
+	it('is well once what was missing comes', async () => {
+		await bringIn(books, later(1700, credit(2000, 'AK-2', { reference: 'B2' })));
+		expect(await statementFaults(books.db)).toHaveLength(1);
+		const between = bankXml([credit(700, 'x', { reference: 'B3' })], {
+			...{ reference: 'S1b', opening: 1000, closingOn: day('2026-10-29') }
+		}).replaceAll('2026-10-27', '2026-10-28');
+		await bringIn(books, between);
+		expect(await statementFaults(books.db)).toEqual([]);
+		expect((await bands()).map(([, doubted]) => doubted)).toEqual([false, false, false]);
+	});
+	it('that goes on is certain as ever', async () => {
+		const result = await bringIn(books, later(1000, credit(2000, 'AK-2', { reference: 'B2' })));
+		expect(result.ok && result.value.statements[0]!.fault).toBe(null);
+		expect((await bands()).map(([band]) => band)).toEqual(['certain', 'certain']);
+	});
+	it('at the start is one that begins with another balance than was agreed', async () => {
+		await done(
+			books,
+			addBankAccount,
+			{ name: 'New', number: 'GB00NEW1', bankName: 'Mere', currency: 'GBP', ledger: '1220', opening: 4200 },
+			SUPERVISOR
+		);
+		const first = (opening: number) => bankXml([credit(1, 'x')], { account: 'GB00NEW1', opening });
+		const result = await bringIn(books, first(500));
+		expect(result.ok && result.value.statements[0]!.fault).toMatchObject({
+			...{ code: 'first-opening', want: 4200, found: 500, account: 'New' }
+		});
+	});
+});
