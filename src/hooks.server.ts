@@ -10,6 +10,7 @@ import {
 import { openApp, type App } from '$lib/server/app';
 import { nobodyYet } from '$lib/server/people/commands/people';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
+import { refusedBody } from '$lib/server/platform/http/body-limit';
 import { oldAddress } from '$lib/server/platform/http/old-address';
 import { logFailure, logRequest } from '$lib/server/platform/log';
 import { answeredPile } from '$lib/server/services/answers/answers';
@@ -54,6 +55,11 @@ export const handle: Handle = async ({ event, resolve }) => {
  */
 async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
 	const { url, request, locals } = event;
+	const refused = refusedBody(request, locals.who !== null);
+	if (refused !== null)
+		return new Response(refused === 413 ? 'That is too large.' : 'Say how large it is.', {
+			...{ status: refused, headers: { 'content-type': 'text/plain', connection: 'close' } }
+		});
 	const moved = request.method === 'GET' ? oldAddress(url) : null;
 	if (moved) redirect(308, moved);
 	if (!locals.who && !OPEN_TO_ALL.has(url.pathname)) {

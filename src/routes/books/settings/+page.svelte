@@ -67,6 +67,17 @@
 		};
 		return { limits, unreadable };
 	}
+	function givenAccount(form: FormData) {
+		const field = (name: string) => String(form.get(name) ?? '').trim();
+		const [currency, text] = [field('currency').toUpperCase(), field('opening')];
+		const opening = text ? typedAmount(text, currency, true) : null;
+		if (typeof opening === 'string') {
+			bankForm.say(`“${text}” is not an amount${currency ? ` in ${currency}` : ''}.`);
+			return null;
+		}
+		const [name, number, bankName] = [field('name'), field('number'), field('bankName')];
+		return { name, number, bankName, currency, opening, bic: field('bic'), ledger: field('ledger') };
+	}
 	function given(form: FormData) {
 		const { limits, unreadable } = read(form);
 		limitsForm.say(...unreadable);
@@ -184,7 +195,7 @@
 		<form
 			method="POST"
 			action="?/bank"
-			use:enhance={bankForm.submit()}
+			use:enhance={bankForm.submit(givenAccount)}
 			class="mt-2 grid w-96 grid-cols-2 gap-2"
 		>
 			<Field form={bankForm} name="name" label="Name" class="col-span-2"
@@ -209,6 +220,17 @@
 			>
 			<Field form={bankForm} name="ledger" label="Ledger account"
 				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
+			>
+			<Field
+				form={bankForm}
+				name="opening"
+				label="Balance when the books begin, to check the first statement"
+				class="col-span-2"
+				>{#snippet input(attributes)}<input
+						type="text"
+						inputmode="decimal"
+						{...attributes}
+					/>{/snippet}</Field
 			>
 			<div class="col-span-2"><button class="btn" disabled={bankForm.busy}>Add it</button></div>
 		</form>

@@ -11,7 +11,7 @@ import { DomainError } from '../../act/domain-error';
 import { refuse } from './refuse';
 
 /** Larger forms are refused unread, in bytes; an action that takes files says its own bound. */
-const FORM_BYTES = 4_000_000;
+const FORM_BYTES = 1_000_000;
 
 /** What an act gave, for the form that sent it. */
 export interface Answered<Output> {
