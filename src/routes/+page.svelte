@@ -59,7 +59,7 @@
 						says: work.statementFaults.slice(0, 3).map(statementFaultSentence).join(' '),
 						done: false,
 						warn: true,
-						href: '/money-in/bring-in',
+						href: '/money-in',
 						does: 'Bring in what is missing'
 					}
 				]

@@ -1,7 +1,11 @@
 import { config, ConfigError, type Config } from '../lib/server/platform/config';
 
-/** The settings of this process; where they cannot be used, says so in a sentence for each and stops. */
+/**
+ * The settings of this process; where they cannot be used, says so in a sentence for each and stops. From then on what the process
+ * writes is for its owner alone: books, letters and keys are nobody else's on a shared machine.
+ */
 export function checkedConfig(): Config {
+	process.umask(0o077);
 	try {
 		return config();
 	} catch (error) {

@@ -11,7 +11,9 @@
 	let input: HTMLInputElement;
 	let over = $state(false);
 	let reading = $state('');
-	let told = $state<readonly { name: string; ok: boolean; lines: readonly string[] }[]>([]);
+	let told = $state<readonly { name: string; ok: boolean; doubted?: boolean; lines: readonly string[] }[]>(
+		[]
+	);
 
 	function problemsOf(result: ActionResult): string[] {
 		const problems = result.type === 'failure' ? (result.data?.problems as string[] | undefined) : undefined;
@@ -64,7 +66,9 @@
 </form>
 <div aria-live="polite">
 	{#each told as one (one.name)}
-		{#if one.ok}<p class="mt-2 text-sm text-patina">{one.lines.join(' ')}</p>
+		{#if one.ok}<p class={['mt-2 text-sm', one.doubted ? 'text-copper' : 'text-patina']}>
+				{one.lines.join(' ')}
+			</p>
 		{:else}<div class="mt-2 text-sm">
 				<p class="font-semibold">{one.name} was not taken</p>
 				<Problems problems={one.lines} />

@@ -11,6 +11,8 @@ export const load = async () => ({});
 interface Told {
 	readonly name: string;
 	readonly ok: boolean;
+	/** It came in, and something of it does not fit. */
+	readonly doubted?: boolean;
 	readonly lines: readonly string[];
 }
 
@@ -28,7 +30,10 @@ export const actions = {
 				const result = read.ok ? await perform(locals.app.books, importBankFile, read.value, ctx) : read;
 				told.push(
 					result.ok
-						? { name, ok: true, lines: [importedSentence(result.value)] }
+						? {
+								...{ name, ok: true, lines: [importedSentence(result.value)] },
+								doubted: result.value.statements.some(({ fault }) => fault !== null)
+							}
 						: { name, ok: false, lines: result.problems.map(problemSentence) }
 				);
 			}
