@@ -14,7 +14,7 @@ import { addPerson } from '../src/lib/server/people/commands/people';
 import { perform } from '../src/lib/server/act/perform';
 import type { Act, CallContext } from '../src/lib/server/act/define-act';
 import { setUpFirm } from '../src/lib/server/firm/commands/set-up-firm';
-import { APPLICATION } from '../src/lib/server/app';
+import { APPLICATION } from '../src/lib/server/act/person';
 import { config } from '../src/lib/server/platform/config';
 import { openBooks, type Books } from '../src/lib/server/platform/db/open';
 import { writeSetting } from '../src/lib/server/firm/store/settings';

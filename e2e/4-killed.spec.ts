@@ -37,8 +37,7 @@ test('killed at any moment of making books, what is there proves', async () => {
 
 test('killed at any moment of an import, the file is in whole or not at all', async () => {
 	test.setTimeout(120_000);
-	const source = mkdtempSync(join(tmpdir(), 'odd-penny-killed-'));
-	await kill('demo', ['--books-only'], source, 6000);
+	const source = MADE.fresh;
 	const receipts = (text: string) => Number(/(\d+) receipts/.exec(text)![1]);
 	const before = receipts(prove(source));
 	const counts = new Set<number>();

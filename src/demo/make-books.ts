@@ -9,7 +9,7 @@ import { perform } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
 import type { Person } from '../lib/server/act/person';
 import { setUpFirm } from '../lib/server/firm/commands/set-up-firm';
-import { APPLICATION } from '../lib/server/app';
+import { APPLICATION } from '../lib/server/act/person';
 import type { Books } from '../lib/server/platform/db/open';
 import { writeSetting } from '../lib/server/firm/store/settings';
 import { DEMO_PASSWORD, DEMO_PEOPLE, DEMO_START, DEMO_TODAY, EURO, FIRM, STERLING } from './firm';

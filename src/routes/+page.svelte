@@ -59,8 +59,20 @@
 						says: work.statementFaults.slice(0, 3).map(statementFaultSentence).join(' '),
 						done: false,
 						warn: true,
-						href: '/money-in',
-						does: 'Bring in what is missing'
+						href: '/money-in/bank-files',
+						does: 'Look'
+					}
+				]
+			: []),
+		...(work.unconfirmedFiles
+			? [
+					{
+						name: 'For a second person',
+						says: `${count(work.unconfirmedFiles, 'bank file was', 'bank files were')} brought in by hand and ${work.unconfirmedFiles === 1 ? 'waits' : 'wait'} until somebody else confirms ${work.unconfirmedFiles === 1 ? 'it' : 'them'}.`,
+						done: false,
+						warn: true,
+						href: '/money-in/bank-files',
+						does: 'Look'
 					}
 				]
 			: []),

@@ -16,6 +16,10 @@ type Where = {
 export type Problem =
 	/** What is to be booked, and all before it, comes to more than books can count. */
 	| { readonly code: 'books-full' }
+	/** Who did it does not confirm it. */
+	| { readonly code: 'second-person'; readonly who: string }
+	/** The firm takes bank files from the watched folder only. */
+	| { readonly code: 'folder-only' }
 	// bank files
 	| ({ readonly code: 'file-empty' } & Where)
 	| ({ readonly code: 'file-too-large'; readonly bytes: number; readonly most: number } & Where)

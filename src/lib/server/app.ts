@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { day, type Day } from '../core/day/day';
 import type { CallContext } from './act/define-act';
-import type { Person } from './act/person';
+import { APPLICATION, type Person } from './act/person';
 import { openBooks, type Books } from './platform/db/open';
 import { answerGiven, answerInThread } from './services/answers/answers';
 import type { ProofAnchors } from './ledger/queries/proof';
@@ -53,9 +53,6 @@ export async function bookDay(books: Books): Promise<Day> {
 	await followConventions(books);
 	return day(dayInZone(new Date()));
 }
-
-/** Works of the inbox and of the first start are signed by the application itself. */
-export const APPLICATION: Person = { id: 'application', name: 'Odd Penny', role: 'supervisor' };
 
 /** Opens everything that the running application needs. */
 export async function openApp(): Promise<App> {

@@ -51,7 +51,9 @@
 			<h1>The proof could not be made.</h1>
 			<p class="mt-1 says">Load the page again; the books themselves were not touched.</p>
 		{/await}
-		<h2 class="mt-8 text-xl">The bank against the books</h2>
+		<h2 class="mt-8 flex items-baseline justify-between text-xl">
+			The bank against the books <a class="font-sans text-sm" href="/money-in/bank-files">Bank files</a>
+		</h2>
 		<table class="mt-1">
 			<thead
 				><tr

@@ -7,7 +7,7 @@ import { currencyField } from '$lib/server/act/fields';
 import { BRITISH } from '$lib/words/conventions';
 import { nobodyYet, personInput } from '$lib/server/people/commands/people';
 import { perform } from '$lib/server/act/perform';
-import { APPLICATION } from '$lib/server/app';
+import { APPLICATION } from '$lib/server/act/person';
 import { shaped } from '$lib/server/platform/http/action';
 import { refuse } from '$lib/server/platform/http/refuse';
 import { signIn } from '$lib/server/people/sign-in';

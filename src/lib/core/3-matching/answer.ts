@@ -209,6 +209,7 @@ export type Reason =
 			readonly booked: Day;
 			readonly numbers: readonly string[];
 	  }
+	| { readonly code: 'file-unconfirmed'; readonly file: string; readonly who: string }
 	| { readonly code: 'statement-doubted'; readonly reference: string }
 	| { readonly code: 'money-out' }
 	| { readonly code: 'not-yet' };

@@ -42,6 +42,8 @@ export interface ActFacts {
 	/** `none` shuts the person out. */
 	'change-role': { readonly name: string; readonly role: string };
 	'add-bank-account': { readonly name: string; readonly number: string };
+	'set-bank-files': { readonly from: 'anybody' | 'confirmed' | 'folder' };
+	'confirm-bank-file': { readonly file: string; readonly who: string };
 	'add-method': { readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };

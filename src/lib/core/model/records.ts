@@ -61,6 +61,11 @@ export interface Customer {
 }
 
 /** Money from one payer, as the bank showed it. */
+/** A statement that does not go on from the one before, or a file that a second person has not confirmed. */
+export type SourceDoubt =
+	| { readonly code: 'statement-doubted'; readonly reference: string }
+	| { readonly code: 'file-unconfirmed'; readonly file: string; readonly who: string };
+
 export interface ReceiptFacts {
 	readonly id: number;
 	/** Order of answering: by booking day, then place in the file. */
@@ -77,6 +82,6 @@ export interface ReceiptFacts {
 	readonly charges?: Minor;
 	/** Whose it is, where somebody said so when it was recorded or split off. */
 	readonly knownCustomerId?: number | null;
-	/** The statement that it came with, where that does not go on from the one before; null or left out where all is well. */
-	readonly doubtedStatement?: string | null;
+	/** Why what it came with is doubted; null or left out where all is well. */
+	readonly doubt?: SourceDoubt | null;
 }

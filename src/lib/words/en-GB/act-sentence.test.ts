@@ -22,6 +22,14 @@ const sentences: readonly (readonly [Said, string])[] = [
 		{ kind: 'add-bank-account', facts: { name: 'Euro', number: 'GB00' } },
 		'Added the bank account Euro (GB00)'
 	],
+	[
+		{ kind: 'set-bank-files', facts: { from: 'confirmed' } },
+		'Bank files come in by anybody who may post, and a second person confirms them'
+	],
+	[
+		{ kind: 'confirm-bank-file', facts: { file: 'bank.xml', who: 'Wren' } },
+		'Confirmed the bank file bank.xml, which Wren brought in'
+	],
 	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
 	[
 		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },

@@ -5,12 +5,21 @@ import { landOf } from './land-of';
 import { LESSON_NAMES } from './habit-sentence';
 
 /** The sentence of each kind of act: what somebody did, as it stands in the record. */
+/** Who may bring in bank files, in words. */
+export const BANK_FILES_FROM = {
+	anybody: 'anybody who may post',
+	confirmed: 'anybody who may post, and a second person confirms them',
+	folder: 'the watched folder alone'
+} as const;
+
 const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'open-books': ({ firm }) => `Opened the books of ${firm}`,
 	'set-up-firm': ({ firm }) => `Set up the books of ${firm}`,
 	'add-person': ({ name, role }) => `Let in ${name} as ${role}`,
 	'change-role': ({ name, role }) => (role === 'none' ? `Shut out ${name}` : `Made ${name} ${role}`),
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
+	'set-bank-files': ({ from }) => `Bank files come in by ${BANK_FILES_FROM[from]}`,
+	'confirm-bank-file': ({ file, who }) => `Confirmed the bank file ${file}, which ${who} brought in`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',

@@ -142,6 +142,10 @@ function sentence(problem: Problem): string {
 			return `${problem.who || 'Somebody'} changed ${problem.item} on ${moment(problem.at)}; ${money(problem.open, problem.currency)} is open now. Check the amounts and post again.`;
 		case 'already-undone':
 			return `${problem.who} took this back on ${moment(problem.at)}.`;
+		case 'second-person':
+			return `${problem.who} did this: a second person has to confirm it.`;
+		case 'folder-only':
+			return 'Bank files are taken from the watched folder alone, as the settings say. Put the file there, or ask a supervisor.';
 		case 'books-full':
 			return 'With this, the amounts in the books would add up to more than can be counted exactly. Check the amounts; nothing was booked.';
 		case 'key-used':

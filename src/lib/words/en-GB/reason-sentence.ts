@@ -146,6 +146,8 @@ export function reasonSentence(reason: Reason): string {
 			return 'It has just come in and is being looked at; the answer comes in a moment.';
 		case 'same-sum-before':
 			return `Just this sum came on ${shortDay(reason.booked)}${reason.numbers.length ? `, for ${list(reason.numbers.slice(0, 4))}` : ''}: is it the same payment twice?`;
+		case 'file-unconfirmed':
+			return `${reason.who} brought in ${reason.file} by hand, and nobody else has confirmed it yet.`;
 		case 'statement-doubted':
 			return `It came with statement ${reason.reference}, which does not go on from the one before.`;
 		case 'money-out':

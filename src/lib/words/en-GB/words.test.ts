@@ -107,6 +107,8 @@ const problems: Problem[] = [
 	{ code: 'letter-changed', customer: 'Hazel' },
 	{ code: 'letter-sent', customer: 'Hazel', who: 'Wren', at: '2026-10-30T10:00:00.000Z' },
 	{ code: 'books-full' },
+	{ code: 'second-person', who: 'Wren' },
+	{ code: 'folder-only' },
 	{ code: 'last-supervisor' }
 ];
 test.each(problems.map((problem) => [problem.code, problem] as const))(
@@ -216,6 +218,7 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 	'same-sum-before': [['AK-1'], []].map((numbers) => ({ booked: day('2026-10-28'), numbers })),
 	'money-out': [{}],
 	'statement-doubted': [{ reference: 'S7' }],
+	'file-unconfirmed': [{ file: 'bank.xml', who: 'Wren' }],
 	'not-yet': [{}]
 };
 test.each(Object.entries(reasons).flatMap(([code, all]) => all.map((facts) => [code, facts] as const)))(

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import type { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
+	import type { setBankFiles } from '$lib/server/firm/commands/set-bank-files';
 	import type { setAuditor } from '$lib/server/firm/commands/set-auditor';
 	import type { setConventions } from '$lib/server/firm/commands/set-conventions';
 	import type { setLimits } from '$lib/server/firm/commands/set-limits';
@@ -11,7 +12,7 @@
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
 	import { typedAmount } from '$lib/words/typed-amount';
-	import { DIFFERENCE_NAMES, landsToChoose, amount } from '$lib/words';
+	import { BANK_FILES_FROM, DIFFERENCE_NAMES, landsToChoose, amount } from '$lib/words';
 	import { LOCALES } from '$lib/words/conventions';
 	let { data } = $props();
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
@@ -22,6 +23,9 @@
 	});
 	const conventionsForm = new ActForm<typeof setConventions>('?/conventions', {
 		done: () => void toast('Numbers and times are shown so from now on.')
+	});
+	const filesForm = new ActForm<typeof setBankFiles>('?/files', {
+		done: () => void toast('That holds from now on.')
 	});
 	const auditorForm = new ActForm<typeof setAuditor>('?/auditor', {
 		done: () => void toast('Anchors go there from now on.')
@@ -233,6 +237,29 @@
 					/>{/snippet}</Field
 			>
 			<div class="col-span-2"><button class="btn" disabled={bankForm.busy}>Add it</button></div>
+		</form>
+		<h2 class="mt-8 text-xl">Bank files</h2>
+		<p class="mt-1 says">
+			Who brought each in is on <a href="/money-in/bank-files">Bank files</a>, with statements that do not
+			fit.
+		</p>
+		<Problems problems={filesForm.problems} />
+		<form
+			method="POST"
+			action="?/files"
+			use:enhance={filesForm.submit((form) => ({
+				from: String(form.get('from')) as keyof typeof BANK_FILES_FROM
+			}))}
+			class="mt-2 grid w-96 gap-2"
+		>
+			<Field form={filesForm} name="from" label="Bank files come in by"
+				>{#snippet input(attributes)}<select {...attributes} value={data.bankFiles}
+						>{#each Object.entries(BANK_FILES_FROM) as [from, words] (from)}<option value={from}
+								>{words}</option
+							>{/each}</select
+					>{/snippet}</Field
+			>
+			<div><button class="btn" disabled={filesForm.busy}>Keep it</button></div>
 		</form>
 		<h2 class="mt-8 text-xl">Numbers and times</h2>
 		<p class="mt-1 says">As everybody here sees and types them, and as letters have them.</p>

@@ -32,10 +32,10 @@ export function answerReceipts(receipts: readonly ReceiptFacts[], books: MatchBo
 }
 
 /** Money that the bank may never have seen is not certain, however well it fits. */
-function doubted({ doubtedStatement }: ReceiptFacts, answer: Answer): Answer {
-	if (!doubtedStatement) return answer;
-	const reasons = [...answer.reasons, { code: 'statement-doubted', reference: doubtedStatement } as const];
-	return { ...answer, band: answer.band === 'certain' ? 'likely' : answer.band, reasons };
+function doubted({ doubt }: ReceiptFacts, answer: Answer): Answer {
+	if (!doubt) return answer;
+	const band = answer.band === 'certain' ? 'likely' : answer.band;
+	return { ...answer, band, reasons: [...answer.reasons, doubt] };
 }
 
 /**

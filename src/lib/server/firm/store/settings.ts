@@ -48,6 +48,8 @@ const SHAPES = {
 	methods: z.array(z.string()),
 	/** To whom anchors of the books go by mail, so that they lie with somebody else. */
 	auditor: z.object({ email: z.string() }),
+	/** Who may bring in bank files: anybody; anybody, and a second person confirms it; or the watched folder alone. */
+	bankFiles: z.enum(['anybody', 'confirmed', 'folder']),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

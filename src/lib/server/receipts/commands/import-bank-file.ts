@@ -23,6 +23,8 @@ import { countTurnover } from '../../ledger/store/turnover';
 import { numbered } from '../../allocation/store/number-posting';
 import { statementFaults, type StatementFault } from '../store/statement-faults';
 import { fingerprints } from '../store/fingerprints';
+import { APPLICATION } from '../../act/person';
+import { readSetting } from '../../firm/store/settings';
 import { defineAct, madeHere } from '../../act/define-act';
 import { waitingState } from '../store/receipt-states';
 import { DomainError } from '../../act/domain-error';
@@ -57,6 +59,8 @@ export const importBankFile = defineAct({
 	input: madeHere<BankFileRead>(),
 	run: async (ctx, file): Promise<Imported> => {
 		const { tx } = ctx;
+		if (ctx.who.id !== APPLICATION.id && (await readSetting(tx, 'bankFiles')) === 'folder')
+			throw new DomainError({ code: 'folder-only' });
 		const before = await importedBefore(tx, file.sha256);
 		if (before)
 			return ctx.unchanged({ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 });

@@ -3,8 +3,27 @@ import { addBankAccount } from '../../firm/commands/add-bank-account';
 import { proveBooks } from '../../ledger/queries/proof';
 import type { Books } from '../../platform/db/open';
 import { answeredPile } from '../../services/answers/answers';
-import { bankXml, bringIn, credit, done, newDocument, SUPERVISOR, testBooks } from '../../testing';
+import {
+	as,
+	bankXml,
+	bringIn,
+	CLERK,
+	credit,
+	done,
+	newDocument,
+	proves,
+	READER,
+	SUPERVISOR,
+	testBooks
+} from '../../testing';
 import { day } from '../../../core/day/day';
+import { perform } from '../../act/perform';
+import { APPLICATION, type Person } from '../../act/person';
+import { setBankFiles } from '../../firm/commands/set-bank-files';
+import { confirmBankFile } from '../commands/confirm-bank-file';
+import { importBankFile } from '../commands/import-bank-file';
+import { lookAtBankFiles } from '../queries/bank-files';
+import { readBankFile } from './read-bank-file';
 import { statementFaults } from './statement-faults';
 
 let books: Books;
@@ -63,5 +82,40 @@ describe('a statement that does not go on from the one before', () => {
 		expect(result.ok && result.value.statements[0]!.fault).toMatchObject({
 			...{ code: 'first-opening', want: 4200, found: 500, account: 'New' }
 		});
+	});
+});
+
+describe('a file that somebody brought in by hand', () => {
+	const confirm = (who: Person) => perform(books, confirmBankFile, { fileId: 1 }, as(who));
+	const codes = async (who: Person) => {
+		const result = await confirm(who);
+		return result.ok ? [] : result.problems.map(({ code }) => code);
+	};
+	it('is not certain until a second person confirms it, where the firm wants that', async () => {
+		expect((await bands())[0]).toEqual(['certain', false]);
+		await done(books, setBankFiles, { from: 'confirmed' }, SUPERVISOR);
+		expect((await bands())[0]![0]).toBe('likely');
+		expect(await codes(CLERK)).toEqual(['second-person']);
+		expect(await codes(READER)).toEqual(['not-allowed']);
+		const viewer = { who: SUPERVISOR, today: as(CLERK).today };
+		expect((await lookAtBankFiles(books.db, null, viewer)).files).toMatchObject([
+			{ who: 'Wren', byHand: true, waits: true, mayConfirm: true, confirmedBy: null }
+		]);
+		expect(await codes(SUPERVISOR)).toEqual([]);
+		expect(await confirm(SUPERVISOR)).toMatchObject({ ok: true, value: { actId: null } });
+		expect((await bands())[0]).toEqual(['certain', false]);
+		expect((await lookAtBankFiles(books.db, null, viewer)).files).toMatchObject([
+			{ waits: false, confirmedBy: 'Hollis' }
+		]);
+		await proves(books);
+	});
+	it('is refused where the firm takes the watched folder alone, which still is taken', async () => {
+		await done(books, setBankFiles, { from: 'folder' }, SUPERVISOR);
+		const xml = later(1000, credit(2000, 'AK-2', { reference: 'B2' }));
+		const refused = await bringIn(books, xml);
+		expect(refused.ok ? [] : refused.problems.map(({ code }) => code)).toEqual(['folder-only']);
+		const read = await readBankFile('bank.xml', [Buffer.from(xml)]);
+		if (!read.ok) throw new Error('unread');
+		expect((await perform(books, importBankFile, read.value, as(APPLICATION))).ok).toBe(true);
 	});
 });

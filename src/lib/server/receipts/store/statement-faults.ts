@@ -64,19 +64,3 @@ async function freshOf(
 		join ordered o on o.place = f.place join bank_entry e on e.id = f.entry_id group by o.id`);
 	return new Map(rows.map(({ id, fresh, n }) => [id, { fresh, freshCount: n }]));
 }
-
-/** For each entry that only a statement in doubt lists, the reference of that. */
-export async function doubtedEntries(
-	db: Reader,
-	faults: readonly StatementFault[]
-): Promise<Map<number, string>> {
-	if (faults.length === 0) return new Map();
-	const ids = JSON.stringify(faults.map((fault) => fault.statementId));
-	const rows = await db.all<{ entryId: number; statementId: number }>(sql`
-		select l.entry_id as "entryId", l.statement_id as "statementId" from statement_entry l
-		where l.statement_id in (select value from json_each(${ids})) and not exists (
-			select 1 from statement_entry other where other.entry_id = l.entry_id
-			and other.statement_id not in (select value from json_each(${ids})))`);
-	const references = new Map(faults.map((fault) => [fault.statementId, fault.reference]));
-	return new Map(rows.map(({ entryId, statementId }) => [entryId, references.get(statementId)!]));
-}

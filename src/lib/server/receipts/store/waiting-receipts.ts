@@ -1,7 +1,7 @@
 import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { ReceiptFacts } from '../../../core/model/records';
 import type { Minor } from '../../../core/money/minor';
-import { doubtedEntries, statementFaults } from './statement-faults';
+import { entryDoubts } from './entry-doubts';
 import { allocationInput, type AllocationInput } from '../../allocation/allocation-input';
 import type { Reader } from '../../platform/db/open';
 import { receipt, receiptState } from '../../platform/db/schema';
@@ -42,7 +42,7 @@ export async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.where(inArray(receiptState.state, ['waiting', 'held']))
 		.orderBy(asc(receiptState.booked), asc(receipt.id));
-	const doubts = await doubtedEntries(db, await statementFaults(db));
+	const doubts = await entryDoubts(db);
 	return rows.map(({ row, state }) => ({
 		id: row.id,
 		booked: row.booked,
@@ -64,7 +64,7 @@ export async function waitingReceipts(db: Reader): Promise<Waiting[]> {
 		parentId: row.parentId,
 		method: row.method,
 		returnReason: row.returnReason,
-		doubtedStatement: row.bankEntryId === null ? null : (doubts.get(row.bankEntryId) ?? null)
+		doubt: row.bankEntryId === null ? null : (doubts.get(row.bankEntryId) ?? null)
 	}));
 }
 

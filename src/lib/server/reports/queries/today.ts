@@ -19,6 +19,7 @@ import {
 	receiptState
 } from '../../platform/db/schema';
 import { isOpen, signedOpenBase } from '../../documents/store/is-open';
+import { unconfirmedFiles } from '../../receipts/store/entry-doubts';
 import { statementFaults } from '../../receipts/store/statement-faults';
 import { readSetting } from '../../firm/store/settings';
 import { answeredPile } from '../../services/answers/answers';
@@ -74,6 +75,8 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,
 		statementFaults: await statementFaults(db),
+		unconfirmedFiles:
+			(await readSetting(db, 'bankFiles')) === 'confirmed' ? (await unconfirmedFiles(db)).length : 0,
 		bands,
 		out,
 		waiting,

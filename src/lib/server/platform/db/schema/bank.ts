@@ -28,6 +28,16 @@ export const bankFile = sqliteTable('bank_file', {
 	entriesKnown: integer('entries_known').notNull()
 });
 
+/** That a second person has seen a file which somebody brought in by hand. */
+export const bankFileConfirmation = sqliteTable('bank_file_confirmation', {
+	fileId: integer('file_id')
+		.primaryKey()
+		.references(() => bankFile.id),
+	actId: integer('act_id')
+		.notNull()
+		.references(() => act.id)
+});
+
 export const bankFilePart = sqliteTable(
 	'bank_file_part',
 	{

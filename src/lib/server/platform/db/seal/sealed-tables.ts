@@ -11,6 +11,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	item: 'posted',
 	bank_file: 'posted',
 	bank_file_part: 'posted',
+	bank_file_confirmation: 'posted',
 	bank_statement: 'posted',
 	bank_entry: 'posted',
 	statement_entry: 'posted',
