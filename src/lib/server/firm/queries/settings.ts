@@ -9,7 +9,7 @@ import { defineLook } from '../../act/define-look';
 export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	limits: (await readSetting(db, 'limits')) ?? NO_LIMITS,
 	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
-	bankFiles: (await readSetting(db, 'bankFiles')) ?? ('anybody' as const),
+	bankFiles: (await readSetting(db, 'bankFiles'))?.from ?? ('anybody' as const),
 	auditor: (await readSetting(db, 'auditor'))?.email ?? '',
 	conventions: (await readSetting(db, 'conventions')) ?? BRITISH,
 	people: await db

@@ -49,7 +49,11 @@ const SHAPES = {
 	/** To whom anchors of the books go by mail, so that they lie with somebody else. */
 	auditor: z.object({ email: z.string() }),
 	/** Who may bring in bank files: anybody; anybody, and a second person confirms it; or the watched folder alone. */
-	bankFiles: z.enum(['anybody', 'confirmed', 'folder']),
+	bankFiles: z.object({
+		from: z.enum(['anybody', 'confirmed', 'folder']),
+		/** The newest file when that was set: what came before waits for nobody. */
+		since: z.number().int()
+	}),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

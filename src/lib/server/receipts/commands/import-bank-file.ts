@@ -59,7 +59,7 @@ export const importBankFile = defineAct({
 	input: madeHere<BankFileRead>(),
 	run: async (ctx, file): Promise<Imported> => {
 		const { tx } = ctx;
-		if (ctx.who.id !== APPLICATION.id && (await readSetting(tx, 'bankFiles')) === 'folder')
+		if (ctx.who.id !== APPLICATION.id && (await readSetting(tx, 'bankFiles'))?.from === 'folder')
 			throw new DomainError({ code: 'folder-only' });
 		const before = await importedBefore(tx, file.sha256);
 		if (before)

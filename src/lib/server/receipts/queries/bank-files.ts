@@ -5,6 +5,7 @@ import { readSetting } from '../../firm/store/settings';
 import { alias } from 'drizzle-orm/sqlite-core';
 import { act, bankFile, bankFileConfirmation, bankStatement } from '../../platform/db/schema';
 import { groupBy } from '../../../core/group-by';
+import { unconfirmedFiles } from '../store/entry-doubts';
 import { statementFaults } from '../store/statement-faults';
 
 const FILES_SHOWN = 200;
@@ -37,7 +38,8 @@ export const lookAtBankFiles = defineLook('reader', async (db, _: null, { who })
 		(row) => row.fileId
 	);
 	const faults = new Map((await statementFaults(db)).map((fault) => [fault.statementId, fault]));
-	const from = (await readSetting(db, 'bankFiles')) ?? 'anybody';
+	const from = (await readSetting(db, 'bankFiles'))?.from ?? 'anybody';
+	const waiting = new Set((await unconfirmedFiles(db)).map((file) => file.id));
 	return {
 		from,
 		files: files.map(({ userId, ...file }) => {
@@ -49,7 +51,7 @@ export const lookAtBankFiles = defineLook('reader', async (db, _: null, { who })
 					...{ id, reference, fault: faults.get(id) ?? null }
 				})),
 				/** Whether a second person has to confirm it, and whether who asks may be that. */
-				waits: from === 'confirmed' && byHand && file.confirmedBy === null,
+				waits: waiting.has(file.id),
 				mayConfirm: who.role !== 'reader' && userId !== who.id
 			};
 		})

@@ -11,26 +11,27 @@ import { statementFaults } from './statement-faults';
  */
 export async function entryDoubts(db: Reader): Promise<Map<number, SourceDoubt>> {
 	const doubts = new Map<number, SourceDoubt>();
-	if ((await readSetting(db, 'bankFiles')) === 'confirmed')
-		for (const { id: file, name, who } of await unconfirmedFiles(db))
-			for (const entryId of await entriesOnlyIn(
-				db,
-				sql`(select id from bank_statement where file_id = ${file})`
-			))
-				doubts.set(entryId, { code: 'file-unconfirmed', file: name, who });
+	for (const { id: file, name, who } of await unconfirmedFiles(db))
+		for (const entryId of await entriesOnlyIn(
+			db,
+			sql`(select id from bank_statement where file_id = ${file})`
+		))
+			doubts.set(entryId, { code: 'file-unconfirmed', file: name, who });
 	for (const { statementId, reference } of await statementFaults(db))
 		for (const entryId of await entriesOnlyIn(db, sql`(${statementId})`))
 			doubts.set(entryId, { code: 'statement-doubted', reference });
 	return doubts;
 }
 
-/** Files that somebody brought in by hand and nobody else has confirmed, the newest first. */
+/** Files that somebody brought in by hand and nobody else has confirmed, where the firm wants that; the newest first. */
 export async function unconfirmedFiles(
 	db: Reader
 ): Promise<{ readonly id: number; readonly name: string; readonly who: string }[]> {
+	const set = await readSetting(db, 'bankFiles');
+	if (set?.from !== 'confirmed') return [];
 	return db.all(sql`
 		select f.id, f.name, a.user_name as who from bank_file f join act a on a.id = f.act_id
-		where a.user_id <> ${APPLICATION.id} and not exists (
+		where f.id > ${set.since} and a.user_id <> ${APPLICATION.id} and not exists (
 			select 1 from bank_file_confirmation c where c.file_id = f.id)
 		order by f.id desc`);
 }

@@ -86,26 +86,30 @@ describe('a statement that does not go on from the one before', () => {
 });
 
 describe('a file that somebody brought in by hand', () => {
-	const confirm = (who: Person) => perform(books, confirmBankFile, { fileId: 1 }, as(who));
+	const confirm = (who: Person) => perform(books, confirmBankFile, { fileId: 2 }, as(who));
 	const codes = async (who: Person) => {
 		const result = await confirm(who);
 		return result.ok ? [] : result.problems.map(({ code }) => code);
 	};
 	it('is not certain until a second person confirms it, where the firm wants that', async () => {
-		expect((await bands())[0]).toEqual(['certain', false]);
 		await done(books, setBankFiles, { from: 'confirmed' }, SUPERVISOR);
-		expect((await bands())[0]![0]).toBe('likely');
+		// What came before that was wanted waits for nobody.
+		expect((await bands())[0]).toEqual(['certain', false]);
+		await bringIn(books, later(1000, credit(2000, 'AK-2', { reference: 'B2' })));
+		expect((await bands()).map(([band]) => band)).toEqual(['certain', 'likely']);
 		expect(await codes(CLERK)).toEqual(['second-person']);
 		expect(await codes(READER)).toEqual(['not-allowed']);
 		const viewer = { who: SUPERVISOR, today: as(CLERK).today };
 		expect((await lookAtBankFiles(books.db, null, viewer)).files).toMatchObject([
-			{ who: 'Wren', byHand: true, waits: true, mayConfirm: true, confirmedBy: null }
+			{ who: 'Wren', byHand: true, waits: true, mayConfirm: true, confirmedBy: null },
+			{ waits: false }
 		]);
 		expect(await codes(SUPERVISOR)).toEqual([]);
 		expect(await confirm(SUPERVISOR)).toMatchObject({ ok: true, value: { actId: null } });
-		expect((await bands())[0]).toEqual(['certain', false]);
+		expect((await bands()).map(([band]) => band)).toEqual(['certain', 'certain']);
 		expect((await lookAtBankFiles(books.db, null, viewer)).files).toMatchObject([
-			{ waits: false, confirmedBy: 'Hollis' }
+			{ waits: false, confirmedBy: 'Hollis' },
+			{ waits: false, confirmedBy: null }
 		]);
 		await proves(books);
 	});

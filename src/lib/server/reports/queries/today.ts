@@ -75,8 +75,7 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,
 		statementFaults: await statementFaults(db),
-		unconfirmedFiles:
-			(await readSetting(db, 'bankFiles')) === 'confirmed' ? (await unconfirmedFiles(db)).length : 0,
+		unconfirmedFiles: (await unconfirmedFiles(db)).length,
 		bands,
 		out,
 		waiting,
