@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtItem } from '$lib/server/documents/queries/item-life';
 import { PAGE, lookAtOpenItems } from '$lib/server/documents/queries/open-items';
@@ -6,7 +7,7 @@ import { readOpenItemsQuery } from './read-query';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const query = readOpenItemsQuery(url);
-	const itemId = Number(url.searchParams.get('item')) || null;
+	const itemId = rowNumber(url.searchParams.get('item'));
 	return {
 		...(await view(locals, lookAtOpenItems, query)),
 		query,

@@ -5,6 +5,7 @@ import { parseDecimal } from '../money/parse-decimal';
 import { proportion } from '../money/proportion';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
+import { cutText } from '../text/cut-text';
 import { childrenAt, parseXml, textAt, type XmlElement } from '../xml/parse-xml';
 import type { DocumentLine, DocumentRow } from './document-row';
 
@@ -28,7 +29,7 @@ export function readDocumentUbl(xml: string, file: string): Result<DocumentRow> 
 	if (currency && currencyDigits(currency) === undefined)
 		source.fault({ code: 'code-unknown', what: 'currency', text: currency });
 	const buyer = childrenAt(root, 'AccountingCustomerParty', 'Party')[0] ?? root;
-	const customerCode = textAt(buyer, 'PartyIdentification', 'ID');
+	const customerCode = cutText(textAt(buyer, 'PartyIdentification', 'ID'), 60);
 	const customerName =
 		textAt(buyer, 'PartyLegalEntity', 'RegistrationName') || textAt(buyer, 'PartyName', 'Name');
 	if (!customerCode && !customerName) source.fault({ code: 'part-missing', part: 'AccountingCustomerParty' });
@@ -64,9 +65,9 @@ export function readDocumentUbl(xml: string, file: string): Result<DocumentRow> 
 			customerName
 		},
 		...{ issued, due, currency, total, open: payable },
-		purchaseOrder: textAt(root, 'OrderReference', 'ID') || null,
-		orderReference: textAt(root, 'OrderReference', 'SalesOrderID') || null,
-		paymentReference: textAt(root, 'PaymentMeans', 'PaymentID') || null,
+		purchaseOrder: cutText(textAt(root, 'OrderReference', 'ID'), 140) || null,
+		orderReference: cutText(textAt(root, 'OrderReference', 'SalesOrderID'), 140) || null,
+		paymentReference: cutText(textAt(root, 'PaymentMeans', 'PaymentID'), 140) || null,
 		text: lines[0]?.text ?? '',
 		...{ lines, instalments, discount }
 	});
@@ -85,9 +86,17 @@ class Source {
 	fault(problem: Without<Problem, 'file'>, line = this.root.line): void {
 		this.problems.push({ line, ...problem, file: this.file } as Problem);
 	}
-	required(name: string): string {
+	/** @param most characters: what tells one document from another is never cut */
+	required(name: string, most = 60): string {
 		const text = textAt(this.root, name);
 		if (!text) this.fault({ code: 'part-missing', part: name });
+		if (text.length > most)
+			this.fault({
+				code: 'csv-field',
+				field: name,
+				text: cutText(text, 100),
+				why: `it is longer than ${most} characters`
+			});
 		return text;
 	}
 	day(name: string): Day | null {
@@ -139,7 +148,7 @@ type Net = Omit<DocumentLine, 'tax'>;
 /** Lines (BG-25) and the allowances and charges of the whole (BG-20, BG-21), before tax. */
 function netsOf(root: XmlElement, credit: boolean, amounts: Amounts): Net[] {
 	const nets: Net[] = childrenAt(root, credit ? 'CreditNoteLine' : 'InvoiceLine').map((line) => ({
-		text: textAt(line, 'Item', 'Name') || textAt(line, 'Item', 'Description'),
+		text: cutText(textAt(line, 'Item', 'Name') || textAt(line, 'Item', 'Description'), 1_000),
 		net: amounts.at(line, 'LineExtensionAmount'),
 		taxBasisPoints: amounts.percent(textAt(line, 'Item', 'ClassifiedTaxCategory', 'Percent'), line.line)
 	}));

@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { redirect } from '@sveltejs/kit';
 import { reinstate } from '$lib/server/allocation/commands/reinstate';
 import { view } from '$lib/server/platform/http/view';
@@ -8,9 +9,9 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const query = {
-		before: Number(url.searchParams.get('before')) || null,
+		before: rowNumber(url.searchParams.get('before')),
 		account: url.searchParams.get('account') ?? '',
-		actId: Number(url.searchParams.get('act')) || null
+		actId: rowNumber(url.searchParams.get('act'))
 	};
 	const may =
 		query.actId === null || locals.who!.role === 'reader'

@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtRecord } from '$lib/server/ledger/queries/record';
@@ -10,7 +11,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const [from, to] = [day('from'), day('to')];
 	const query = {
 		...{ person: text('person'), customer: text('customer'), document: text('document') },
-		...{ from: from ?? '', to: to ?? '', before: Number(text('before')) || null }
+		...{ from: from ?? '', to: to ?? '', before: rowNumber(text('before')) }
 	};
 	const bad = [from === null ? text('from') : '', to === null ? text('to') : ''].filter(Boolean);
 	return { ...(await view(locals, lookAtRecord, query)), query, bad };

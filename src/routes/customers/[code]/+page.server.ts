@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtAccount } from '$lib/server/customers/queries/account';
@@ -14,7 +15,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const before = url.searchParams.get('before');
 	const ledger = await view(locals, lookAtLedger, { code: params.code, before });
 	if (!ledger) error(404, `There is no account ${params.code}.`);
-	const itemId = Number(url.searchParams.get('item')) || null;
+	const itemId = rowNumber(url.searchParams.get('item'));
 	return { account, ledger, item: itemId ? await view(locals, lookAtItem, itemId) : null };
 };
 

@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import type { Letter } from '$lib/core/7-letters/letter';
@@ -11,7 +12,7 @@ import type { RequestHandler } from './$types';
 
 /** The letter that an account would get today: the PDF itself, or the same as a page (`as=page`) for beside the list. */
 export const GET: RequestHandler = async ({ locals, url }) => {
-	const returnedId = Number(url.searchParams.get('of')) || null;
+	const returnedId = rowNumber(url.searchParams.get('of'));
 	const returned = returnedId && (await view(locals, lookAtReturned, returnedId));
 	const kind: Letter['kind'] = returned
 		? 'returned'
@@ -20,7 +21,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 			: 'statement';
 	const input = {
 		...{ kind, returnedId },
-		customerId: returned ? returned.customerId : Number(url.searchParams.get('customer')),
+		customerId: returned ? returned.customerId : (rowNumber(url.searchParams.get('customer')) ?? 0),
 		currency: returned ? returned.currency : (url.searchParams.get('currency') ?? '')
 	};
 	const found = await view(locals, lookAtLetter, input);

@@ -1,3 +1,4 @@
+import { rowNumber, rowNumbers } from '$lib/server/platform/http/row-number';
 import { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 import { postCertain } from '$lib/server/allocation/commands/post-certain';
 import { joinParts } from '$lib/server/receipts/commands/split-receipt';
@@ -17,14 +18,14 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url, depends, parent }) => {
 	depends('books:pile');
-	const asked = Number(url.searchParams.get('receipt')) || null;
+	const asked = rowNumber(url.searchParams.get('receipt'));
 	// An account whose credits are allocated, without new money.
-	const credits = Number(url.searchParams.get('credits')) || null;
+	const credits = rowNumber(url.searchParams.get('credits'));
 	const receiptId = credits ? null : (asked ?? (await firstOf(parent)));
-	const customerId = credits ?? (Number(url.searchParams.get('customer')) || null);
-	const also = (url.searchParams.get('accounts') ?? '').split(',').map(Number).filter(Boolean);
+	const customerId = credits ?? rowNumber(url.searchParams.get('customer'));
+	const also = rowNumbers(url.searchParams.get('accounts'));
 	// These items are allocated instead of what was proposed.
-	const lay = (url.searchParams.get('items') ?? '').split(',').map(Number).filter(Boolean);
+	const lay = rowNumbers(url.searchParams.get('items'));
 	const desk = receiptId || credits ? await view(locals, lookAtDesk, { receiptId, customerId, also }) : null;
 	return {
 		desk,

@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { error } from '@sveltejs/kit';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtDesk } from '$lib/server/allocation/queries/desk';
@@ -7,7 +8,7 @@ import { splitReceipt } from '$lib/server/receipts/commands/split-receipt';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const receiptId = Number(url.searchParams.get('receipt'));
+	const receiptId = rowNumber(url.searchParams.get('receipt')) ?? 0;
 	const desk = await view(locals, lookAtDesk, { receiptId, customerId: null, also: [] });
 	if (!desk?.receipt) error(404, 'This entry is not in the pile any more: somebody has dealt with it.');
 	return {

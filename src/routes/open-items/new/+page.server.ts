@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { redirect } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtFirstItem, lookAtNewDocument } from '$lib/server/documents/queries/new-document';
@@ -6,7 +7,7 @@ import { issueByHand } from '$lib/server/documents/commands/issue-by-hand';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const customerId = Number(url.searchParams.get('customer')) || null;
+	const customerId = rowNumber(url.searchParams.get('customer'));
 	return { beginning: await view(locals, lookAtNewDocument, customerId) };
 };
 

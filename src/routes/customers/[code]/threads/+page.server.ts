@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { error } from '@sveltejs/kit';
 import { undoPosting } from '$lib/server/allocation/commands/undo-posting';
 import { mayAct, view } from '$lib/server/platform/http/view';
@@ -10,8 +11,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		code: params.code,
 		from: url.searchParams.get('from'),
 		ghosts: url.searchParams.get('off') === 'shown',
-		item: Number(url.searchParams.get('item')) || null,
-		money: Number(url.searchParams.get('money')) || null
+		item: rowNumber(url.searchParams.get('item')),
+		money: rowNumber(url.searchParams.get('money'))
 	};
 	const threads = await view(locals, lookAtThreads, input);
 	if (!threads) error(404, `There is no account ${params.code}.`);

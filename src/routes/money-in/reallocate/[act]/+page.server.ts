@@ -1,3 +1,4 @@
+import { rowNumber, rowNumbers } from '$lib/server/platform/http/row-number';
 import { error, redirect } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtReallocation } from '$lib/server/allocation/queries/reallocation';
@@ -7,9 +8,9 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const input = {
-		actId: Number(params.act) || 0,
-		customerId: Number(url.searchParams.get('customer')) || null,
-		also: (url.searchParams.get('accounts') ?? '').split(',').map(Number).filter(Boolean)
+		actId: rowNumber(params.act) ?? 0,
+		customerId: rowNumber(url.searchParams.get('customer')),
+		also: rowNumbers(url.searchParams.get('accounts'))
 	};
 	const again = await view(locals, lookAtReallocation, input);
 	if (!again)

@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
@@ -6,7 +7,7 @@ import type { RequestHandler } from './$types';
 
 /** A file of refunds, to be taken to the bank. */
 export const GET: RequestHandler = async ({ locals, params }) => {
-	const file = await view(locals, lookAtRefundFile, Number(params.id));
+	const file = await view(locals, lookAtRefundFile, rowNumber(params.id) ?? 0);
 	if (!file) error(404, 'There is no such file.');
 	return new Response(file.xml, {
 		headers: {

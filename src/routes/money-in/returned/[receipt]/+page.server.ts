@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { error, redirect } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtReturn } from '$lib/server/returns/queries/return-desk';
@@ -7,8 +8,8 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const input = {
-		receiptId: Number(params.receipt) || 0,
-		shownId: Number(url.searchParams.get('shown')) || null
+		receiptId: rowNumber(params.receipt) ?? 0,
+		shownId: rowNumber(url.searchParams.get('shown'))
 	};
 	const back = await view(locals, lookAtReturn, input);
 	if (!back) error(404, 'That payment is not allocated, so it cannot come back: somebody has undone it.');

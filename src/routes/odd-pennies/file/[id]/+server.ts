@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
@@ -8,7 +9,7 @@ import type { RequestHandler } from './$types';
 const SHOWN = new Set(['image/png', 'image/jpeg', 'image/webp', 'image/gif', 'application/pdf']);
 
 export const GET: RequestHandler = async ({ locals, params }) => {
-	const file = await view(locals, lookAtClaimFile, Number(params.id) || 0);
+	const file = await view(locals, lookAtClaimFile, rowNumber(params.id) ?? 0);
 	if (!file) error(404, 'There is no such file.');
 	const shown = SHOWN.has(file.type);
 	return new Response(new Uint8Array(file.content), {

@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
@@ -7,7 +8,7 @@ import type { RequestHandler } from './$types';
 
 /** A document as its PDF, made from what is posted. */
 export const GET: RequestHandler = async ({ locals, params }) => {
-	const paper = await view(locals, lookAtPaper, Number(params.id) || 0);
+	const paper = await view(locals, lookAtPaper, rowNumber(params.id) ?? 0);
 	if (!paper) error(404, 'There is no such document.');
 	const pdf = await render({ what: 'paper', paper });
 	const name = `${paper.number.replace(/[^\w.-]+/g, '-')}.pdf`;

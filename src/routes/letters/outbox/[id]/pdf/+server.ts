@@ -1,3 +1,4 @@
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
 import { view } from '$lib/server/platform/http/view';
@@ -6,7 +7,7 @@ import type { RequestHandler } from './$types';
 
 /** The paper that travelled with a letter. */
 export const GET: RequestHandler = async ({ locals, params }) => {
-	const found = await view(locals, lookAtSent, Number(params.id));
+	const found = await view(locals, lookAtSent, rowNumber(params.id) ?? 0);
 	if (!found) error(404, 'There is no such letter.');
 	const name = `${found.letter.kind}-${found.code}-${found.letter.date}.pdf`;
 	return new Response(new Uint8Array(found.letter.pdf), {

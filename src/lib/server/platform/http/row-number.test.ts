@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest';
+import { readPage } from './read-page';
+import { rowNumber, rowNumbers } from './row-number';
+
+describe('the number of a row', () => {
+	it.each<readonly [string, number | null]>([
+		['7', 7],
+		['999999999999999', 999_999_999_999_999],
+		...['', '0', '-1', '1.5', '1e400', 'NaN', 'Infinity', ' 7', '07', '0x10', '9999999999999999', 'abc'].map(
+			(text) => [text, null] as const
+		)
+	])('“%s”', (text, want) => expect(rowNumber(text)).toBe(want));
+	it('where none is named', () => expect([rowNumber(null), rowNumber(undefined)]).toEqual([null, null]));
+	it('of several, and never too many', () => {
+		expect(rowNumbers('1,x,,3')).toEqual([1, 3]);
+		expect(rowNumbers(null)).toEqual([]);
+		expect(rowNumbers('1,'.repeat(100_000))).toHaveLength(500);
+	});
+});
+
+it.each<readonly [string, number]>([
+	['', 0],
+	['?page=3', 3],
+	['?page=-1', 0],
+	['?page=1e9', 0],
+	['?page=99999999999', 0]
+])('the page of a list: %s', (search, want) => expect(readPage(new URL(`http://x${search}`))).toBe(want));
