@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { attributesOf, type FieldFaults } from '$lib/ui/field-faults';
+	import IbanNote from '$lib/trade/IbanNote.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { BRITISH } from '$lib/words/conventions';
@@ -27,6 +28,7 @@
 		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []
 	);
 	const lands = landsToChoose();
+	let iban = $state('');
 	let timeZone = $state(BRITISH.timeZone);
 	onMount(() => {
 		const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -55,8 +57,11 @@
 						{type}
 						required={name !== 'address' && name !== 'phone'}
 						value={name === 'baseCurrency' ? 'GBP' : undefined}
+						oninput={({ currentTarget }) => {
+							if (name === 'iban') iban = currentTarget.value;
+						}}
 						{...attributes}
-					/>{/snippet}</Field
+					/>{#if name === 'iban'}<IbanNote account={iban} />{/if}{/snippet}</Field
 			>
 		{/each}
 		<Field form={faults} name="locale" label="Numbers are written as in"

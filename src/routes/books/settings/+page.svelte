@@ -7,6 +7,7 @@
 	import type { setConventions } from '$lib/server/firm/commands/set-conventions';
 	import type { setLimits } from '$lib/server/firm/commands/set-limits';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import IbanNote from '$lib/trade/IbanNote.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
@@ -30,6 +31,7 @@
 	const auditorForm = new ActForm<typeof setAuditor>('?/auditor', {
 		done: () => void toast('Anchors go there from now on.')
 	});
+	let accountNumber = $state('');
 	const lands = landsToChoose();
 	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
 	const name = (kind: LimitedKind) => (kind === 'refund' ? 'To be paid back' : DIFFERENCE_NAMES[kind]);
@@ -206,8 +208,14 @@
 				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
 			>
 			<Field form={bankForm} name="number" label="IBAN or account number" class="col-span-2"
-				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
+				>{#snippet input(attributes)}<input
+						type="text"
+						required
+						bind:value={accountNumber}
+						{...attributes}
+					/>{/snippet}</Field
 			>
+			<div class="col-span-2 empty:hidden"><IbanNote account={accountNumber} /></div>
 			<Field form={bankForm} name="bankName" label="Bank"
 				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
 			>

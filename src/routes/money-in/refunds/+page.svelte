@@ -3,6 +3,7 @@
 	import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import IbanNote from '$lib/trade/IbanNote.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, money, shortDay } from '$lib/words';
 	let { data } = $props();
@@ -75,7 +76,7 @@
 								disabled={!data.mayMake}
 								value={accounts.get(one.id) ?? one.account ?? ''}
 								oninput={(event) => accounts.set(one.id, event.currentTarget.value)}
-							/></td
+							/><IbanNote account={accounts.get(one.id) ?? one.account ?? ''} /></td
 						>
 						<td>{shortDay(one.date, today)} <span class="text-soft">{one.by}</span></td>
 						<td class="num">{money(one.amount, one.currency)}</td>
