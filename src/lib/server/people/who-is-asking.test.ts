@@ -73,6 +73,17 @@ describe('who is asking', () => {
 		'odd-penny.session_token=%ZZ'
 	])('is nobody with the cookie “%s”', async (cookie) => expect(await who(cookie)).toBeNull());
 
+	it('is nobody with a token that this application did not sign, though somebody knows it', async () => {
+		const cookie = await signedIn();
+		const [name, value] = cookie.split('=') as [string, string];
+		const token = decodeURIComponent(value).split('.')[0]!;
+		expect(await who(cookie)).not.toBeNull();
+		for (const forged of [token, `${token}.`, `${token}.AAAA`, `${token}.${'A'.repeat(43)}=`])
+			expect(await who(`${name}=${encodeURIComponent(forged)}`)).toBeNull();
+		const elsewhere = openAuth(books.db, 'the secret of another application, not ours', false);
+		expect(await whoIsAsking(elsewhere, new Headers({ cookie }))).toBeNull();
+	});
+
 	it('is nobody with a wrong password, and nobody signs up', async () => {
 		const wrong = await ask('/sign-in/email', { email: 'wren@firm.example', password: 'salt glaze at dusk' });
 		expect([wrong.status, wrong.headers.getSetCookie()]).toEqual([401, []]);

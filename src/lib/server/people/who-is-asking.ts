@@ -1,15 +1,17 @@
+import { createHmac, timingSafeEqual } from 'node:crypto';
 import { getSessionCookie } from 'better-auth/cookies';
 import type { Person } from '../act/person';
 import { COOKIE_PREFIX, type Auth } from './auth';
 
 /**
- * The person whose session the cookies of a request carry, or null: none, run out, or shut out since. The token is long and made by
- * chance, so knowing it is proof; its signature is for those who keep sessions in cookies alone.
+ * The person whose session the cookies of a request carry, or null: none, not signed by this application, run out, or shut out since.
  */
 export async function whoIsAsking(auth: Auth, headers: Headers, now = new Date()): Promise<Person | null> {
-	const token = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX })?.split('.')[0];
-	if (!token) return null;
-	const { internalAdapter } = await auth.$context;
+	const cookie = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX });
+	if (!cookie) return null;
+	const { internalAdapter, secret } = await auth.$context;
+	const token = signedToken(cookie, secret);
+	if (token === null) return null;
 	const found = await internalAdapter.findSession(token);
 	if (!found || found.session.expiresAt <= now) return null;
 	const { id, name, role, active } = found.user as typeof found.user & {
@@ -17,4 +19,14 @@ export async function whoIsAsking(auth: Auth, headers: Headers, now = new Date()
 		active: boolean;
 	};
 	return active ? { id, name, role } : null;
+}
+
+/** The token of a cookie (`token.signature`), where its signature (HMAC-SHA256, base64; RFC 2104) is that of the secret; else null. */
+function signedToken(cookie: string, secret: string): string | null {
+	const at = cookie.lastIndexOf('.');
+	if (at < 1) return null;
+	const token = cookie.slice(0, at);
+	const want = createHmac('sha256', secret).update(token).digest();
+	const given = Buffer.from(cookie.slice(at + 1), 'base64');
+	return given.length === want.length && timingSafeEqual(given, want) ? token : null;
 }
