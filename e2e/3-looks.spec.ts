@@ -10,6 +10,7 @@ const PAGES = [
 	'/money-in/manual-receipts',
 	'/money-in/slips/1',
 	'/money-in/refunds',
+	'/money-in/bank-files',
 	'/money-in/advice?customer=5',
 	'/open-items/bring-in',
 	'/open-items/new?customer=5',
