@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { readPage } from './read-page';
 import { rowNumber, rowNumbers } from './row-number';
 
 describe('the number of a row', () => {
@@ -17,11 +16,3 @@ describe('the number of a row', () => {
 		expect(rowNumbers('1,'.repeat(100_000))).toHaveLength(500);
 	});
 });
-
-it.each<readonly [string, number]>([
-	['', 0],
-	['?page=3', 3],
-	['?page=-1', 0],
-	['?page=1e9', 0],
-	['?page=99999999999', 0]
-])('the page of a list: %s', (search, want) => expect(readPage(new URL(`http://x${search}`))).toBe(want));
