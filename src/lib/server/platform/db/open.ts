@@ -62,6 +62,9 @@ export async function openBooks(
 		write,
 		close: async () => {
 			await last;
+			// What still lies beside the file goes into it, so that a copy of the file alone is whole.
+			if (url.startsWith('file:'))
+				await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
 			client.close();
 		}
 	};

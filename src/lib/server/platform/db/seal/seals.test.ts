@@ -1,3 +1,4 @@
+import { copyFileSync } from 'node:fs';
 import { createClient, type Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { getTableConfig, SQLiteTable } from 'drizzle-orm/sqlite-core';
@@ -72,6 +73,16 @@ describe('what is sealed', () => {
 		const again = await openBooks(`file:${books.file}`, { migrations: 'drizzle' });
 		await done(again, allocateReceipt, payment(2, 1, [2, 2000]), CLERK);
 		await done(books, setAddress, { customerId: 1, kind: 'statement', email: 'new@hazel.example' }, CLERK);
+		expect(findings(await checkSeals(again.db))).toEqual(SOUND);
+	});
+	it('is whole in a copy of the file alone once the books are closed', async () => {
+		const books = await someBooks();
+		const before = (await books.db.select().from(schema.seal)).length;
+		await books.close();
+		const copy = `${books.file}.copy`;
+		copyFileSync(books.file, copy);
+		const again = await openBooks(`file:${copy}`, { migrations: 'drizzle' });
+		expect((await again.db.select().from(schema.seal)).length).toBe(before);
 		expect(findings(await checkSeals(again.db))).toEqual(SOUND);
 	});
 	it('is not what was taken back', async () => {
