@@ -151,9 +151,26 @@ async function editsOf(db: Pick<Tx, 'all'>, table: string): Promise<Forgery[]> {
 		});
 	edits.push({ what: `${table}: all taken out`, edit: [emptied(table)], shows });
 	edits.push({ what: `${table}: one doubled`, edit: [doubled(table, columns, middle)], shows });
-	if (middle !== last && columns.some(({ pk }) => pk === 0))
+	if (middle !== last && (await differ(db, table, columns, middle, last)))
 		edits.push({ what: `${table}: two exchanged`, edit: exchanged(table, columns, middle, last), shows });
 	return edits;
+}
+
+/** Whether two rows say different things beside their keys: if not, exchanging them is no edit. */
+async function differ(
+	db: Pick<Tx, 'all'>,
+	table: string,
+	columns: readonly Column[],
+	one: number,
+	two: number
+): Promise<boolean> {
+	const rest = columns.filter(({ pk }) => pk === 0).map(({ name }) => sql`quote(${sql.identifier(name)})`);
+	if (rest.length === 0) return false;
+	const said = sql.join(rest, sql` || ',' || `);
+	const rows = await db.all<{ said: string }>(
+		sql`select distinct ${said} as said from ${sql.identifier(table)} where rowid in (${one}, ${two})`
+	);
+	return rows.length > 1;
 }
 
 function noticedIn(table: string): Forgery['shows'] {

@@ -1,3 +1,4 @@
+import { readAnchorKey } from '../lib/server/platform/anchors/anchor-key';
 import { config, ConfigError, type Config } from '../lib/server/platform/config';
 
 /**
@@ -7,7 +8,9 @@ import { config, ConfigError, type Config } from '../lib/server/platform/config'
 export function checkedConfig(): Config {
 	process.umask(0o077);
 	try {
-		return config();
+		const own = config();
+		readAnchorKey(own.dataDir, own.anchorKey);
+		return own;
 	} catch (error) {
 		if (!(error instanceof ConfigError)) throw error;
 		console.error(error.message);

@@ -16,6 +16,8 @@ type Where = {
 export type Problem =
 	/** What is to be booked, and all before it, comes to more than books can count. */
 	| { readonly code: 'books-full' }
+	/** A sum or a day that follows from what was given is beyond what one may be. */
+	| { readonly code: 'out-of-bounds' }
 	/** Who did it does not confirm it. */
 	| { readonly code: 'second-person'; readonly who: string }
 	/** The firm takes bank files from the watched folder only. */

@@ -9,7 +9,7 @@ import { answerGiven, answerInThread } from './services/answers/answers';
 import type { ProofAnchors } from './ledger/queries/proof';
 import { publicText } from './platform/anchors/anchor';
 import { readAnchors } from './platform/anchors/anchor-files';
-import { anchorKey } from './platform/anchors/anchor-key';
+import { anchorKey, readAnchorKey } from './platform/anchors/anchor-key';
 import { keepAnchors, type Anchors } from './services/anchors/keep-anchors';
 import { watchInbox, type Inbox } from './services/inbox';
 import { openAuth, type Auth } from './people/auth';
@@ -56,9 +56,9 @@ export async function bookDay(books: Books): Promise<Day> {
 
 /** Opens everything that the running application needs. */
 export async function openApp(): Promise<App> {
-	const { dataDir, database, publicUrl, smtpUrl, secret } = config();
-	const key = anchorKey(dataDir, config().anchorKey);
+	const { dataDir, database, publicUrl, smtpUrl, secret, anchorKey: givenKey } = config();
 	mkdirSync(dataDir, { recursive: true });
+	const key = anchorKey(dataDir, givenKey);
 	const books = await openOwnBooks();
 	await followConventions(books);
 	answerInThread(books.db, database);
@@ -103,10 +103,11 @@ export function anchorFolders(): string[] {
 	return [join(dataDir, 'anchors'), ...(anchorDir === null ? [] : [anchorDir])];
 }
 
-/** The anchors that lie where this application writes them, and the key that signs them. */
+/** The anchors that lie where this application writes them, and the key that signs them; null where it is not here. */
 export function ownAnchors(): ProofAnchors {
 	const { dataDir, anchorKey: given } = config();
-	return { files: anchorFolders().flatMap(readAnchors), publicKey: publicText(anchorKey(dataDir, given)) };
+	const key = readAnchorKey(dataDir, given);
+	return { files: anchorFolders().flatMap(readAnchors), publicKey: key && publicText(key) };
 }
 
 /** The key that signs session cookies, made once and kept in the data folder, readable by its owner only. */

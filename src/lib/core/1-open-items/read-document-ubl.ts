@@ -137,8 +137,9 @@ class Amounts {
 	percent(text: string, line: number): number {
 		if (!text) return 0;
 		const value = parseDecimal(text, 'EUR');
-		if (typeof value !== 'string') return value;
-		this.source.fault({ code: 'csv-field', field: 'Percent', text, why: 'it is no percentage' }, line);
+		if (typeof value !== 'string' && value <= 10_000) return value;
+		const why = 'it is no percentage from 0 to 100';
+		this.source.fault({ code: 'csv-field', field: 'Percent', text: cutText(text, 100), why }, line);
 		return 0;
 	}
 }

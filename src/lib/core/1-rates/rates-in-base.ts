@@ -3,6 +3,8 @@ import { err, ok, type Result } from '../result';
 import type { DayRate, Quote, QuotedAs } from './quote';
 
 const MILLION = 1_000_000n;
+/** The most that one unit of a currency is worth in another, in millionths: a million. No pair of ISO 4217 comes near. */
+const MOST_RATE = 1_000_000_000_000;
 
 /**
  * What one unit of each quoted currency was worth in base currency. Where the figures say what one unit of another currency
@@ -15,7 +17,7 @@ export function ratesInBase(quotes: readonly Quote[], as: QuotedAs, base: string
 	const bridges = new Map(quotes.filter((one) => one.currency === base).map((one) => [one.day, one]));
 	const add = (quote: Quote, currency: string, top: bigint, bottom: bigint) => {
 		const millionths = Number((2n * top * MILLION + bottom) / (2n * bottom));
-		if (millionths === 0 || !Number.isSafeInteger(millionths))
+		if (millionths === 0 || millionths > MOST_RATE)
 			problems.push({
 				...{ code: 'csv-field', field: currency, line: quote.line },
 				text: `${quote.units}/${quote.scale}`,

@@ -1,3 +1,4 @@
+import { compareText } from '../compare-text';
 import { daysBetween } from '../day/arithmetic';
 import type { Day } from '../day/day';
 import type { Aged } from '../model/aged';
@@ -59,7 +60,7 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 			});
 	const problem: Problem = { code: 'nothing-owed', customer: order.customer.name };
 	if (rows.length === 0) return err(problem);
-	rows.sort((a, b) => compare(a.due ?? a.issued, b.due ?? b.issued) || compare(a.number, b.number));
+	rows.sort((a, b) => compareText(a.due ?? a.issued, b.due ?? b.issued) || compareText(a.number, b.number));
 	return ok({
 		kind,
 		date,
@@ -86,7 +87,7 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 function coveredBy(dated: Letter['dated'], items: readonly OpenItem[]): ReadonlySet<number> {
 	let left: number = sumOf(dated, (one) => one.amount);
 	const covered = new Set<number>();
-	for (const item of items.filter(isDue).sort((a, b) => compare(a.due, b.due) || a.id - b.id)) {
+	for (const item of items.filter(isDue).sort((a, b) => compareText(a.due, b.due) || a.id - b.id)) {
 		if (item.open > left) break;
 		left -= item.open;
 		covered.add(item.id);
@@ -113,8 +114,4 @@ function rowOf(item: OpenItem, date: Day): LetterRow {
 /** A credit note is not owed, and a claim is in dispute: neither is late. */
 function isDue(item: OpenItem): boolean {
 	return item.kind === 'invoice' || item.kind === 'charge';
-}
-
-function compare(a: string, b: string): number {
-	return a < b ? -1 : a > b ? 1 : 0;
 }

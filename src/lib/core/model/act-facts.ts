@@ -44,6 +44,7 @@ export interface ActFacts {
 	'add-bank-account': { readonly name: string; readonly number: string };
 	'set-bank-files': { readonly from: 'anybody' | 'confirmed' | 'folder' };
 	'confirm-bank-file': { readonly file: string; readonly who: string };
+	'accept-statement': { readonly statement: string; readonly reason: string };
 	'add-method': { readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };

@@ -4,6 +4,7 @@ import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
 import type { Books, Reader, Tx } from '../platform/db/open';
 import { act as actTable, actOutput } from '../platform/db/schema';
+import { isOutOfBounds } from '../platform/db/seal/is-out-of-bounds';
 import { logAct } from '../platform/log';
 import { DomainError } from './domain-error';
 import type { Act, ActContext, ActEntry, CallContext } from './define-act';
@@ -34,9 +35,15 @@ export async function perform<K extends ActKind, Given, Input, Output>(
 		log();
 		return ok(output);
 	} catch (error) {
-		if (!(error instanceof DomainError)) throw error;
-		log(error.problems);
-		return err(...error.problems);
+		const problems: readonly Problem[] | null =
+			error instanceof DomainError
+				? error.problems
+				: isOutOfBounds(error)
+					? [{ code: 'out-of-bounds' }]
+					: null;
+		if (!problems) throw error;
+		log(problems);
+		return err(...problems);
 	}
 }
 

@@ -30,6 +30,10 @@ const sentences: readonly (readonly [Said, string])[] = [
 		{ kind: 'confirm-bank-file', facts: { file: 'bank.xml', who: 'Wren' } },
 		'Confirmed the bank file bank.xml, which Wren brought in'
 	],
+	[
+		{ kind: 'accept-statement', facts: { statement: 'S7', reason: 'the bank was changed' } },
+		'Took the statement S7 for the bank’s, though it does not go on from the one before: the bank was changed'
+	],
 	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
 	[
 		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },
@@ -284,7 +288,7 @@ describe('what came of a bank file', () => {
 					}
 				]
 			},
-			"bank.xml: 3 new entries. Statement S7 of Current begins with £5.00, but the one before ended with £10.00: a statement between 27 Oct 2026 and 29 Oct 2026 is missing, or this one is not the bank's. What it brought is not certain until they agree."
+			"bank.xml: 3 new entries. Statement S7 of Current begins with £5.00, but the last that fits ended with £10.00: a statement between 27 Oct 2026 and 29 Oct 2026 is missing, or this one is not the bank's. What it brought is not certain until they agree."
 		],
 		[
 			{ ...result, statements: [], before: { who: 'Wren', at: '2026-10-30T14:05:00.000Z' } },

@@ -20,6 +20,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
 	'set-bank-files': ({ from }) => `Bank files come in by ${BANK_FILES_FROM[from]}`,
 	'confirm-bank-file': ({ file, who }) => `Confirmed the bank file ${file}, which ${who} brought in`,
+	'accept-statement': ({ statement, reason }) =>
+		`Took the statement ${statement} for the bank’s, though it does not go on from the one before: ${reason}`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',

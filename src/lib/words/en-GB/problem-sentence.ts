@@ -146,6 +146,8 @@ function sentence(problem: Problem): string {
 			return `${problem.who} did this: a second person has to confirm it.`;
 		case 'folder-only':
 			return 'Bank files are taken from the watched folder alone, as the settings say. Put the file there, or ask a supervisor.';
+		case 'out-of-bounds':
+			return 'A sum of this, or a day, is beyond what can be booked: 100,000,000,000.00 at the most, and the years 1900 to 2199. Check the figures; nothing was booked.';
 		case 'books-full':
 			return 'With this, the amounts in the books would add up to more than can be counted exactly. Check the amounts; nothing was booked.';
 		case 'key-used':

@@ -107,6 +107,7 @@ const problems: Problem[] = [
 	{ code: 'letter-changed', customer: 'Hazel' },
 	{ code: 'letter-sent', customer: 'Hazel', who: 'Wren', at: '2026-10-30T10:00:00.000Z' },
 	{ code: 'books-full' },
+	{ code: 'out-of-bounds' },
 	{ code: 'second-person', who: 'Wren' },
 	{ code: 'folder-only' },
 	{ code: 'last-supervisor' }

@@ -3,6 +3,7 @@
 	import type { confirmBankFile } from '$lib/server/receipts/commands/confirm-bank-file';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
+	import AcceptStatement from './AcceptStatement.svelte';
 	import { BANK_FILES_FROM, count, moment, statementFaultSentence, whole } from '$lib/words';
 	let { data } = $props();
 	const form = new ActForm<typeof confirmBankFile>('?/confirm', {
@@ -49,7 +50,10 @@
 							<span class="block"
 								>{one.reference}{#if one.fault}<span class="block max-w-prose text-sm text-copper"
 										>{statementFaultSentence(one.fault)}</span
-									>{/if}</span
+									>{#if file.mayAccept}<AcceptStatement
+											statementId={one.id}
+											reference={one.reference}
+										/>{/if}{/if}</span
 							>
 						{/each}
 					</td>

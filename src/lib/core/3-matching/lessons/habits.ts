@@ -1,3 +1,4 @@
+import { compareText } from '../../compare-text';
 import type { AllocationLesson } from './lesson-of';
 
 /** How a customer pays, as far as earlier payments show it. Each lesson tells from how many payments it was learned. */
@@ -56,9 +57,7 @@ export function learnHabits(past: readonly Taught[]): Habits {
 function counted(list: readonly string[]): [string, number][] {
 	const counts = new Map<string, number>();
 	for (const one of list) counts.set(one, (counts.get(one) ?? 0) + 1);
-	return [...counts]
-		.filter(([, n]) => n >= USUAL)
-		.sort(([a, n], [b, m]) => m - n || (a < b ? -1 : a > b ? 1 : 0));
+	return [...counts].filter(([, n]) => n >= USUAL).sort(([a, n], [b, m]) => m - n || compareText(a, b));
 }
 
 export const NO_HABITS: Habits = {

@@ -1,3 +1,4 @@
+import { compareText } from '../../compare-text';
 import { learnNumberPatterns, shapeOf } from './number-patterns';
 import { referenceKey } from '../../text/words-of-text';
 

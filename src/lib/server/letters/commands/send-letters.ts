@@ -38,11 +38,13 @@ export const sendLetters = defineAct({
 			returnedId: returned?.id ?? null
 		}));
 		const now = await letterVersions(tx, input.kind, accounts);
-		const problems: Problem[] = await sentSince(tx, input);
-		for (const [n, one] of input.letters.entries())
-			if (one.shows !== now[n] && problems.length === 0)
-				problems.push({ code: 'letter-changed', customer: one.letter.customer.name });
-		if (problems.length) throw new DomainError(...problems);
+		// Who is told that a letter went already need not hear that its account changed by it.
+		const sent = await sentSince(tx, input);
+		if (sent.length) throw new DomainError(...sent);
+		const changed: Problem[] = input.letters
+			.filter((one, n) => one.shows !== now[n])
+			.map((one) => ({ code: 'letter-changed', customer: one.letter.customer.name }));
+		if (changed.length) throw new DomainError(...changed);
 		const actId = await ctx.record({
 			summary: { letter: input.kind, count: input.letters.length },
 			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },

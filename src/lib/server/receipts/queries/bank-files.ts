@@ -52,7 +52,8 @@ export const lookAtBankFiles = defineLook('reader', async (db, _: null, { who })
 				})),
 				/** Whether a second person has to confirm it, and whether who asks may be that. */
 				waits: waiting.has(file.id),
-				mayConfirm: who.role !== 'reader' && userId !== who.id
+				mayConfirm: who.role !== 'reader' && userId !== who.id,
+				mayAccept: who.role === 'supervisor' && userId !== who.id
 			};
 		})
 	};

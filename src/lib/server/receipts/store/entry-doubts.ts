@@ -1,26 +1,44 @@
-import { sql, type SQL } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { SourceDoubt } from '../../../core/model/records';
 import { APPLICATION } from '../../act/person';
 import { readSetting } from '../../firm/store/settings';
+import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
+import { bankStatement } from '../../platform/db/schema';
 import { statementFaults } from './statement-faults';
 
 /**
- * Entries whose source is doubted: those that only statements list which do not go on from the one before, and, where the firm wants a
- * second person, those of files brought in by hand that nobody has confirmed.
+ * Entries whose source is doubted: statements that do not go on from the one before, and, where the firm wants a second person, those of
+ * files brought in by hand that nobody has confirmed. An entry that any other statement lists as well is not doubted.
  */
 export async function entryDoubts(db: Reader): Promise<Map<number, SourceDoubt>> {
 	const doubts = new Map<number, SourceDoubt>();
-	for (const { id: file, name, who } of await unconfirmedFiles(db))
-		for (const entryId of await entriesOnlyIn(
-			db,
-			sql`(select id from bank_statement where file_id = ${file})`
-		))
-			doubts.set(entryId, { code: 'file-unconfirmed', file: name, who });
+	for (const { id, name: file, who } of await unconfirmedStatements(db))
+		doubts.set(id, { code: 'file-unconfirmed', file, who });
 	for (const { statementId, reference } of await statementFaults(db))
-		for (const entryId of await entriesOnlyIn(db, sql`(${statementId})`))
-			doubts.set(entryId, { code: 'statement-doubted', reference });
-	return doubts;
+		doubts.set(statementId, { code: 'statement-doubted', reference });
+	if (doubts.size === 0) return doubts;
+	const doubted = sql`(select value from json_each(${JSON.stringify([...doubts.keys()])}))`;
+	const rows = await db.all<{ entryId: number; statementId: number }>(sql`
+		select l.entry_id as "entryId", min(l.statement_id) as "statementId" from statement_entry l
+		where l.statement_id in ${doubted} and not exists (
+			select 1 from statement_entry other
+			where other.entry_id = l.entry_id and other.statement_id not in ${doubted})
+		group by l.entry_id`);
+	return new Map(rows.map(({ entryId, statementId }) => [entryId, doubts.get(statementId)!]));
+}
+
+/** The statements of files that wait for a second person. */
+async function unconfirmedStatements(
+	db: Reader
+): Promise<{ readonly id: number; readonly name: string; readonly who: string }[]> {
+	const files = new Map((await unconfirmedFiles(db)).map((file) => [file.id, file]));
+	if (files.size === 0) return [];
+	const rows = await db
+		.select({ id: bankStatement.id, fileId: bankStatement.fileId })
+		.from(bankStatement)
+		.where(inList(bankStatement.fileId, [...files.keys()]));
+	return rows.map(({ id, fileId }) => ({ ...files.get(fileId)!, id }));
 }
 
 /** Files that somebody brought in by hand and nobody else has confirmed, where the firm wants that; the newest first. */
@@ -34,13 +52,4 @@ export async function unconfirmedFiles(
 		where f.id > ${set.since} and a.user_id <> ${APPLICATION.id} and not exists (
 			select 1 from bank_file_confirmation c where c.file_id = f.id)
 		order by f.id desc`);
-}
-
-/** Entries that no statement lists but some. */
-async function entriesOnlyIn(db: Reader, statements: SQL): Promise<number[]> {
-	const rows = await db.all<{ entryId: number }>(sql`
-		select l.entry_id as "entryId" from statement_entry l where l.statement_id in ${statements} and not exists (
-			select 1 from statement_entry other
-			where other.entry_id = l.entry_id and other.statement_id not in ${statements})`);
-	return rows.map(({ entryId }) => entryId);
 }

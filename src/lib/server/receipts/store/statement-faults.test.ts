@@ -20,6 +20,7 @@ import { day } from '../../../core/day/day';
 import { perform } from '../../act/perform';
 import { APPLICATION, type Person } from '../../act/person';
 import { setBankFiles } from '../../firm/commands/set-bank-files';
+import { acceptStatement } from '../commands/accept-statement';
 import { confirmBankFile } from '../commands/confirm-bank-file';
 import { importBankFile } from '../commands/import-bank-file';
 import { lookAtBankFiles } from '../queries/bank-files';
@@ -54,6 +55,31 @@ describe('a statement that does not go on from the one before', () => {
 			['certain', false],
 			['likely', true]
 		]);
+	});
+	it('makes nothing certain by coming twice: entries that only statements in doubt list stay doubted', async () => {
+		const forged = credit(2000, 'AK-2', { reference: 'B2' });
+		await bringIn(books, later(500, forged));
+		await bringIn(books, later(700, forged).replace('>S2<', '>S3<'));
+		expect((await statementFaults(books.db)).map((fault) => fault.reference)).toEqual(['S2', 'S3']);
+		expect(await bands()).toEqual([
+			['certain', false],
+			['likely', true]
+		]);
+	});
+	it('is taken for the bank’s by a supervisor, for a reason, who did not bring it in', async () => {
+		await bringIn(books, later(500, credit(2000, 'AK-2', { reference: 'B2' })));
+		const accept = async (who: Person, statementId = 2, reason = 'the bank was changed') => {
+			const result = await perform(books, acceptStatement, { statementId, reason }, as(who));
+			return result.ok ? result.value.actId : result.problems.map(({ code }) => code);
+		};
+		expect(await accept(CLERK)).toEqual(['not-allowed']);
+		expect(await accept({ ...CLERK, role: 'supervisor' })).toEqual(['second-person']);
+		expect(await accept(SUPERVISOR, 2, ' ')).toEqual(['field']);
+		expect(await accept(SUPERVISOR, 1)).toBeNull();
+		expect(await accept(SUPERVISOR)).toEqual(expect.any(Number));
+		expect(await statementFaults(books.db)).toEqual([]);
+		expect((await bands()).map(([band]) => band)).toEqual(['certain', 'certain']);
+		await proves(books);
 	});
 	it('is well once what was missing comes', async () => {
 		await bringIn(books, later(1700, credit(2000, 'AK-2', { reference: 'B2' })));

@@ -37,29 +37,34 @@ const EVERY_MS = 2_000;
 export function keepAnchors(books: Books, options: AnchorOptions): Anchors {
 	const { key, folders, today, now, smtpUrl } = options;
 	let written = 0;
+	/** Whether mail may wait: what was left by a stop before, and what was anchored since. */
+	let mayWait = true;
 	let turn: Promise<void> = Promise.resolve();
 	const inTurn = (work: () => Promise<void>) =>
 		(turn = turn.then(work).catch((error: unknown) => logFailure('anchoring the books', error)));
 	const look = () =>
 		inTurn(async () => {
-			const head = await headOf(books);
-			if (!head || head.seals === written) return mailWaiting(books, smtpUrl);
-			const day = await today();
-			const last = await books.db.select().from(anchor).orderBy(desc(anchor.id)).limit(1).get();
-			// The row that tells of an anchor is sealed itself, and wants no anchor of its own.
-			if (!last || (last.day !== day && head.seals > last.seals + 1)) await keep('day');
-			const { seals } = await sign('head');
-			written = seals;
+			const newest = await newestSeal(books);
+			if (newest !== written && newest > 0) {
+				const day = await today();
+				const last = await books.db.select().from(anchor).orderBy(desc(anchor.id)).limit(1).get();
+				// The row that tells of an anchor is sealed itself, and wants no anchor of its own.
+				if (!last || (last.day !== day && newest > last.seals + 1)) await keep('day');
+				written = (await sign('head')).seals;
+			}
+			if (!mayWait) return;
 			await mailWaiting(books, smtpUrl);
+			mayWait = false;
 		});
 	/** Signs the head as it is and writes it into every folder. */
 	const sign = async (reason: Anchor['reason']): Promise<Anchor> => {
-		const head = (await headOf(books))!;
+		const head = await headOf(books);
 		const signed = signAnchor({ ...head, day: await today(), at: now(), reason }, key);
 		for (const folder of folders) writeAnchor(folder, signed);
 		return signed;
 	};
 	const keep = async (reason: 'day' | 'lock'): Promise<void> => {
+		mayWait = true;
 		const signed = await sign(reason);
 		const auditor = await readSetting(books.db, 'auditor');
 		const { seals, head, day, at } = signed;
@@ -88,18 +93,18 @@ export function keepAnchors(books: Books, options: AnchorOptions): Anchors {
 	};
 }
 
-/** The head of the chain; null while nothing is sealed. */
-async function headOf({ db }: Books): Promise<Pick<Anchor, 'books' | 'seals' | 'head' | 'acts'> | null> {
-	const last = await db
-		.select({ id: seal.id, hash: seal.hash })
-		.from(seal)
-		.orderBy(desc(seal.id))
-		.limit(1)
-		.get();
-	if (!last) return null;
+/** How many seals there are. */
+async function newestSeal({ db }: Books): Promise<number> {
+	const last = await db.select({ id: seal.id }).from(seal).orderBy(desc(seal.id)).limit(1).get();
+	return last?.id ?? 0;
+}
+
+/** The head of the chain, of which there is one. */
+async function headOf({ db }: Books): Promise<Pick<Anchor, 'books' | 'seals' | 'head' | 'acts'>> {
+	const [last] = await db.select({ id: seal.id, hash: seal.hash }).from(seal).orderBy(desc(seal.id)).limit(1);
 	const first = await db.select({ hash: seal.hash }).from(seal).where(eq(seal.id, 1)).get();
 	const newest = await db.select({ id: act.id }).from(act).orderBy(desc(act.id)).limit(1).get();
-	return { books: first?.hash ?? '', seals: last.id, head: last.hash, acts: newest?.id ?? 0 };
+	return { books: first!.hash, seals: last!.id, head: last!.hash, acts: newest?.id ?? 0 };
 }
 
 async function mailWaiting(books: Books, smtpUrl: string): Promise<void> {

@@ -1,5 +1,5 @@
-import nodemailer from 'nodemailer';
 import { anchorCode } from '../../platform/anchors/anchor-code';
+import { openTransport } from '../../platform/mail/open-transport';
 import { anchorMail } from '../../../words';
 
 /** Sends an anchor to the firm's auditor; returns null, or what went wrong. */
@@ -9,11 +9,7 @@ export async function mailAnchor(
 	auditor: { readonly email: string },
 	anchor: { readonly seals: number; readonly head: string; readonly day: string; readonly signed: string }
 ): Promise<string | null> {
-	const transport = nodemailer.createTransport(smtpUrl, {
-		connectionTimeout: 10_000,
-		greetingTimeout: 10_000,
-		socketTimeout: 30_000
-	} as object);
+	const transport = openTransport(smtpUrl);
 	try {
 		const { subject, text } = anchorMail(firm.name, anchor.day, anchorCode(anchor));
 		await transport.sendMail({

@@ -1,7 +1,7 @@
 import { and, eq, isNull, sql } from 'drizzle-orm';
-import nodemailer from 'nodemailer';
 import { cleanText } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
+import { openTransport } from '../../platform/mail/open-transport';
 import type { Books } from '../../platform/db/open';
 import { delivery, letter, message } from '../../platform/db/schema';
 
@@ -25,11 +25,7 @@ export async function deliverWaiting(
 	owner: string = newOwner()
 ): Promise<void> {
 	await failCutOff(books, now(), owner);
-	const transport = nodemailer.createTransport(smtpUrl, {
-		connectionTimeout: 10_000,
-		greetingTimeout: 10_000,
-		socketTimeout: 30_000
-	} as object);
+	const transport = openTransport(smtpUrl);
 	try {
 		for (let id = await claim(books, now(), owner); id !== null; id = await claim(books, now(), owner)) {
 			const next = await books.db

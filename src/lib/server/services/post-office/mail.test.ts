@@ -158,6 +158,21 @@ describe('letters', () => {
 		]);
 		expect(await states()).toHaveLength(2);
 	});
+	it('of which several do not show what is so any more are all named', async () => {
+		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
+		for (const customerId of [1, 2])
+			await done(books, setAddress, { customerId, kind: 'reminder', email: 'new@hazel.example' }, CLERK);
+		const result = await perform(
+			books,
+			sendLetters,
+			{ kind: 'statement', seen: 0, letters: prepared.ok ? prepared.value : [] },
+			as(CLERK)
+		);
+		expect(result.ok ? [] : result.problems.map((problem) => problem.code)).toEqual([
+			'letter-changed',
+			'letter-changed'
+		]);
+	});
 	it('are stopped when the account changed after they were written', async () => {
 		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
 		await bringIn(books, bankXml([credit(1000, 'AK-1')]));

@@ -75,6 +75,16 @@ export const bankStatement = sqliteTable(
 	]
 );
 
+/** That a supervisor took a statement for the bank's though it does not go on from the one before. */
+export const statementAcceptance = sqliteTable('statement_acceptance', {
+	statementId: integer('statement_id')
+		.primaryKey()
+		.references(() => bankStatement.id),
+	actId: integer('act_id')
+		.notNull()
+		.references(() => act.id)
+});
+
 export const bankEntry = sqliteTable(
 	'bank_entry',
 	{

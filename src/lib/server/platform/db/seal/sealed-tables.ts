@@ -13,6 +13,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	bank_file_part: 'posted',
 	bank_file_confirmation: 'posted',
 	bank_statement: 'posted',
+	statement_acceptance: 'posted',
 	bank_entry: 'posted',
 	statement_entry: 'posted',
 	receipt: 'posted',

@@ -39,12 +39,18 @@ function noteTriggers(form: RowForm): ReadonlyMap<string, string> {
 	]);
 }
 
+/** What the database says where something is refused by its bounds. */
+export const OUT_OF_BOUNDS = 'an amount or a day is out of bounds';
+
 /** Refuse what no amount and no day can be, whoever writes it: sums stay numbers, and one row cannot stop the books. */
 function boundTriggers({ name, columns, posted }: RowForm): ReadonlyMap<string, string> {
 	const beyond = columns.flatMap((column) => [
 		...(AMOUNT_COLUMNS.has(column) ? [`NEW."${column}" NOT BETWEEN -${MOST_AMOUNT} AND ${MOST_AMOUNT}`] : []),
 		...(DAY_COLUMNS.has(column)
-			? [`NEW."${column}" NOT GLOB '[12][0-9][0-9][0-9]-[01][0-9]-[0-3][0-9]'`]
+			? [
+					`NEW."${column}" NOT GLOB '[0-9][0-9][0-9][0-9]-[01][0-9]-[0-3][0-9]'`,
+					`NEW."${column}" NOT BETWEEN '1900-01-01' AND '2199-12-31'`
+				]
 			: [])
 	]);
 	if (beyond.length === 0) return new Map();
@@ -54,7 +60,7 @@ function boundTriggers({ name, columns, posted }: RowForm): ReadonlyMap<string, 
 			const trigger = `bound_${name}_${event.toLowerCase()}`;
 			return [
 				trigger,
-				`CREATE TRIGGER ${trigger} BEFORE ${event} ON "${name}" WHEN ${beyond.join(' OR ')} BEGIN SELECT RAISE(ABORT, 'an amount or a day is out of bounds: ${name}'); END`
+				`CREATE TRIGGER ${trigger} BEFORE ${event} ON "${name}" WHEN ${beyond.join(' OR ')} BEGIN SELECT RAISE(ABORT, '${OUT_OF_BOUNDS}: ${name}'); END`
 			];
 		})
 	);
