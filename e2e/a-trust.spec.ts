@@ -68,10 +68,15 @@ test('a statement written by hand is taken and doubted, and a second person is a
 	await page.locator('li', { hasText: 'For a second person' }).getByRole('link', { name: 'Look' }).click();
 	await expect(page.getByRole('heading', { name: '1 bank file waits for a second person.' })).toBeVisible();
 	expect(await violations(page, 'bank files')).toEqual([]);
-	await page.getByRole('button', { name: 'It is the bank’s' }).click();
+	await page.getByRole('button', { name: 'It is the bank’s', exact: true }).click();
 	await expect(page.locator('tbody tr').first()).toContainText('Hollis Greaves');
+	await page.getByRole('button', { name: 'It is the bank’s all the same' }).click();
+	await page.getByLabel('Why HAND-1 is the bank’s, for the record').fill('the bank sent it on paper');
+	await page.getByRole('button', { name: 'Accept it' }).click();
+	await expect(page.getByText('HAND-1 is taken for the bank’s.')).toBeVisible();
+	await expect(page.getByText(/begins with £5\.00/)).toHaveCount(0);
 	await open(clerk, '/money-in/bank-files');
-	await expect(clerk.getByRole('button', { name: 'It is the bank’s' })).toHaveCount(0);
+	await expect(clerk.getByRole('button', { name: 'It is the bank’s', exact: true })).toHaveCount(0);
 	await context.close();
 });
 

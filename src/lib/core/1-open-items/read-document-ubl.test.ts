@@ -144,6 +144,8 @@ describe('what does not fit is refused with file, line and reason', () => {
 		['more open than the total', { totals: totals('132.50', '140.00') }, 'csv-field'],
 		['nothing open', { totals: totals('132.50', '0.00') }, 'csv-field'],
 		['no total', { totals: '' }, 'part-missing'],
+		['a tax of 101 percent', { lines: line('clay', '100.00', '101') }, 'csv-field'],
+		['a number that is too long', { head: HEAD('A'.repeat(61), '2026-10-01', 'GBP') }, 'csv-field'],
 		['another document', { root: 'Order' }, 'not-a-document']
 	])('%s', (_, over, code) => {
 		const result = read(over);

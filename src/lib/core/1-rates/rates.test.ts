@@ -33,6 +33,10 @@ describe('rates in base currency', () => {
 	it('what one unit is worth is taken as it is', () => {
 		expect(shown(ratesInBase([quote('EUR', '0.8580')], { way: 'worth' }, 'GBP'))).toEqual(['EUR 858000']);
 	});
+	it('of more than a million for one is refused', () => {
+		const rate = (text: string) => ratesInBase([quote('EUR', text)], { way: 'worth' }, 'GBP').ok;
+		expect([rate('1000000'), rate('1000000.1')]).toEqual([true, false]);
+	});
 	it('what one of the base buys is turned round', () => {
 		const as = { way: 'buys', of: 'GBP' } as const;
 		expect(shown(ratesInBase([quote('USD', '1.25'), quote('JPY', '190')], as, 'GBP'))).toEqual([

@@ -1,0 +1,18 @@
+import { expect, it } from 'vitest';
+import { readCustomerTables, readDocumentTables } from './read-table-form';
+
+it('a table of more rows than a stack holds is read', async () => {
+	const form = new FormData();
+	const rows = Array.from({ length: 130_000 }, (_, n) => `C${n},Kiln ${n},GBP`);
+	form.set('file', new File([`code,name,currency\n${rows.join('\n')}`], 'customers.csv'));
+	const read = await readCustomerTables(form);
+	expect(read.ok && [read.value.length, read.value.at(-1)!.code]).toEqual([130_000, 'C129999']);
+});
+
+it('what is wrong names the file as it is kept, cleaned and cut', async () => {
+	const form = new FormData();
+	form.set('file', new File(['number,kind\n1,invoice'], `a\u202E${'x'.repeat(300)}.csv`));
+	const read = await readDocumentTables(form);
+	const [problem] = read.ok ? [] : read.problems;
+	expect(problem).toMatchObject({ code: 'csv-column-missing', file: `a${'x'.repeat(195)} […]` });
+});
