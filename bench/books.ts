@@ -1,3 +1,4 @@
+import { hashPassword } from 'better-auth/crypto';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,7 +11,7 @@ import { makeCustomers } from '../src/demo/make-customers';
 import { chance } from '../src/demo/random';
 import { addCustomers } from '../src/lib/server/customers/commands/add-customers';
 import { issueDocuments, type NewDocument } from '../src/lib/server/documents/commands/issue-documents';
-import { addPerson } from '../src/lib/server/people/commands/people';
+import { addPersonWithPassword } from '../src/lib/server/people/commands/people';
 import { perform } from '../src/lib/server/act/perform';
 import type { Act, CallContext } from '../src/lib/server/act/define-act';
 import { setUpFirm } from '../src/lib/server/firm/commands/set-up-firm';
@@ -38,7 +39,8 @@ export async function bookOf(customers: number, items: number): Promise<{ books:
 		migrations: join(config().root, 'drizzle')
 	});
 	const random = chance(99);
-	for (const person of DEMO_PEOPLE) await must(books, addPerson, { ...person, password: DEMO_PASSWORD });
+	const passwordHash = await hashPassword(DEMO_PASSWORD);
+	for (const person of DEMO_PEOPLE) await must(books, addPersonWithPassword, { ...person, passwordHash });
 	await must(books, setUpFirm, FIRM);
 	await books.write(async (tx) => {
 		await writeSetting(tx, 'demo', true);

@@ -152,11 +152,11 @@ test('a loss beyond the limit waits for a supervisor, who does not agree, or agr
 	await page.getByRole('button', { name: 'Ask to write off 1 document' }).click();
 	await expect(page.getByText('a supervisor was asked')).toBeVisible();
 	await expect(rows).toHaveCount(owed);
-	await open(page, '/odd-pennies/approvals');
+	await open(page, '/books/approvals');
 	const mine = page.locator('article', { hasText: 'the shop is shut' });
 	await expect(mine.getByRole('button')).toHaveText(['Ask no longer']);
 	await signIn(page, 'supervisor');
-	await open(page, '/odd-pennies/approvals');
+	await open(page, '/books/approvals');
 	expect(await violations(page, 'asked of a supervisor')).toEqual([]);
 	const other = page.locator('article', { hasText: 'letters come back' });
 	await other.getByRole('button', { name: 'Do not agree' }).click();

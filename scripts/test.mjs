@@ -10,6 +10,8 @@ const checksOnly = process.argv.includes('--checks');
 installed();
 const bin = (name) => join(root, 'node_modules/.bin', name);
 const results = { passed: 0, failed: 0 };
+/** Named at the end: a long output hides what failed early. */
+const broken = [];
 mkdirSync(join(root, 'test-results'), { recursive: true });
 
 const TESTS = ['unit tests', 'interface'];
@@ -66,8 +68,11 @@ for (const [name, step] of steps) {
 	if (checksOnly && TESTS.includes(name)) continue;
 	if (only.length && !only.some((part) => name.includes(part))) continue;
 	console.log(`\n== ${name}`);
+	const before = results.failed;
 	await step();
+	if (results.failed > before) broken.push(name);
 }
+if (broken.length) console.log(`\nWhat failed: ${broken.join(', ')}`);
 console.log(`\n${results.passed} passed, ${results.failed} failed`);
 process.exit(results.failed ? 1 : 0);
 

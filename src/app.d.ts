@@ -7,6 +7,8 @@ declare global {
 			app: Application;
 			/** Who is signed in, or null. */
 			who: Person | null;
+			/** The session in which they ask. */
+			sessionId: string | null;
 		}
 		interface Error {
 			message: string;

@@ -9,13 +9,14 @@ import {
 } from '@sveltejs/kit';
 import { openApp, type App } from '$lib/server/app';
 import { nobodyYet } from '$lib/server/people/commands/people';
+import { endSessions } from '$lib/server/people/end-sessions';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
 import { refusedBody } from '$lib/server/platform/http/body-limit';
 import { oldAddress } from '$lib/server/platform/http/old-address';
 import { logFailure, logRequest } from '$lib/server/platform/log';
 import { answeredPile } from '$lib/server/services/answers/answers';
 
-const OPEN_TO_ALL = new Set(['/sign-in', '/first-start', '/health']);
+const OPEN_TO_ALL = new Set(['/sign-in', '/set-password', '/first-start', '/health']);
 let app: App;
 
 export const init: ServerInit = async () => {
@@ -26,7 +27,10 @@ export const init: ServerInit = async () => {
 export const handle: Handle = async ({ event, resolve }) => {
 	const began = performance.now();
 	event.locals.app = app;
-	event.locals.who = await whoIsAsking(app.auth, event.request.headers);
+	const found = await whoIsAsking(app.auth, event.request.headers);
+	const asking = found && (await inUse(found)) ? found : null;
+	event.locals.who = asking?.who ?? null;
+	event.locals.sessionId = asking?.sessionId ?? null;
 	const log = (status: number) =>
 		logRequest({
 			method: event.request.method,
@@ -48,6 +52,13 @@ export const handle: Handle = async ({ event, resolve }) => {
 	log(response.status);
 	return response;
 };
+
+/** Whether a session was used lately; one that lay idle too long ends. */
+async function inUse({ who, sessionId }: { who: { id: string }; sessionId: string }): Promise<boolean> {
+	if (app.idle.use(sessionId, Date.now())) return true;
+	await endSessions(app.books, who.id, { id: sessionId });
+	return false;
+}
 
 /**
  * Answers a request, or leads elsewhere: it moved, or whoever asks has to sign in first. That is thrown and not returned, for the

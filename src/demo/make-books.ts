@@ -1,10 +1,11 @@
+import { hashPassword } from 'better-auth/crypto';
 import { addDays, firstOfMonth, weekday } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
 import { addCustomers } from '../lib/server/customers/commands/add-customers';
 import { keepAdvice } from '../lib/server/receipts/commands/keep-advice';
 import { addRates } from '../lib/server/firm/commands/add-rates';
 import { lockPeriod } from '../lib/server/periods/commands/lock-period';
-import { addPerson } from '../lib/server/people/commands/people';
+import { addPersonWithPassword } from '../lib/server/people/commands/people';
 import { perform } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
 import type { Person } from '../lib/server/act/person';
@@ -45,8 +46,9 @@ export async function makeBooks(
 	const random = chance(seed);
 	let today = DEMO_START;
 	const at = (who: Person): CallContext => ({ who, today, now: () => `${today}T16:20:00.000Z` });
+	const passwordHash = await hashPassword(DEMO_PASSWORD);
 	for (const person of DEMO_PEOPLE)
-		await must(perform(books, addPerson, { ...person, password: DEMO_PASSWORD }, at(APPLICATION)));
+		await must(perform(books, addPersonWithPassword, { ...person, passwordHash }, at(APPLICATION)));
 	const clerk: Person = { id: 'demo-clerk', name: DEMO_PEOPLE[0].name, role: 'clerk' };
 	const supervisor: Person = { id: 'demo-supervisor', name: DEMO_PEOPLE[1].name, role: 'supervisor' };
 	await must(perform(books, setUpFirm, FIRM, at(supervisor)));

@@ -5,6 +5,7 @@
 	import { Toaster } from 'svelte-sonner';
 	import { weekDay } from '$lib/words';
 	import Menu from '$lib/ui/Menu.svelte';
+	import ConfirmDialog from '$lib/trade/ConfirmDialog.svelte';
 	import SearchDialog from '$lib/trade/search/SearchDialog.svelte';
 	let { data, children } = $props();
 	let finding = $state(false);
@@ -20,6 +21,7 @@
 		{ name: 'Paper or lamplight', run: toggleMode },
 		...(supervises ? [{ name: 'Settings', href: '/books/settings' }] : []),
 		...(supervises ? [{ name: 'People and records', href: '/books/people' }] : []),
+		{ name: 'Your sign-in', href: '/me' },
 		{ name: 'Sign out', run: () => signOut?.requestSubmit() }
 	]);
 	const stations = [
@@ -49,6 +51,7 @@
 
 <svelte:window {onkeydown} />
 {#if data.who}
+	<ConfirmDialog />
 	{#if finding}<SearchDialog bind:open={finding} />{/if}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>
 	<header class="double-bottom flex h-12 items-center gap-4 px-5 whitespace-nowrap xl:gap-7">

@@ -1,5 +1,5 @@
 import { view } from '$lib/server/platform/http/view';
-import { countApprovals } from '$lib/server/allocation/queries/approvals';
+import { countApprovals } from '$lib/server/approvals/queries/approvals';
 import { lookAtToday } from '$lib/server/reports/queries/today';
 import { countRuns } from '$lib/server/letters/queries/letters';
 import type { PageServerLoad } from './$types';

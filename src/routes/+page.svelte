@@ -122,10 +122,10 @@
 			? [
 					{
 						name: 'For a supervisor',
-						says: `${count(data.approvals, 'writing-off waits', 'writings-off wait')} until a supervisor agrees.`,
+						says: `${count(data.approvals, 'request waits', 'requests wait')} until a supervisor agrees.`,
 						done: false,
 						warn: data.who?.role === 'supervisor',
-						href: '/odd-pennies/approvals',
+						href: '/books/approvals',
 						does: data.who?.role === 'supervisor' ? 'Answer' : 'Look'
 					}
 				]

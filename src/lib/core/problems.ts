@@ -1,5 +1,5 @@
+import type { OverLimit } from './4-allocation/over-limits';
 import type { Said } from './model/act-facts';
-import type { DifferenceKind } from './model/records';
 
 /**
  * What can go wrong in use, as a code and facts. The sentences are in `words/problem-sentence.ts`; facts are plain values
@@ -127,13 +127,11 @@ export type Problem =
 			readonly most: number;
 			readonly currency: string;
 	  }
-	| {
-			readonly code: 'over-limit';
-			readonly kind: DifferenceKind | 'refund';
-			readonly amount: number;
-			readonly most: number;
-			readonly currency: string;
-	  }
+	| ({ readonly code: 'over-limit'; readonly currency: string } & OverLimit)
+	| { readonly code: 'too-many-to-ask'; readonly count: number; readonly most: number }
+	| { readonly code: 'own-request' }
+	/** The password has to be asked for again before it is done. */
+	| { readonly code: 'confirm-yourself' }
 	| { readonly code: 'credit-changed' }
 	| { readonly code: 'already-answered'; readonly who: string; readonly at: string }
 	| { readonly code: 'claim-of-claim'; readonly item: string }

@@ -12,6 +12,10 @@ import { readAnchors } from './platform/anchors/anchor-files';
 import { anchorKey, readAnchorKey } from './platform/anchors/anchor-key';
 import { keepAnchors, type Anchors } from './services/anchors/keep-anchors';
 import { watchInbox, type Inbox } from './services/inbox';
+import { Attempts } from './people/attempts';
+import { Confirmations } from './people/confirmations';
+import { IdleSessions } from './people/idle-sessions';
+import { signInCodeText } from './people/sign-in-code';
 import { openAuth, type Auth } from './people/auth';
 import { openPostOffice, type PostOffice } from './services/post-office/post-office';
 import { readSetting } from './firm/store/settings';
@@ -25,6 +29,12 @@ export interface App {
 	readonly postOffice: PostOffice;
 	readonly inbox: Inbox;
 	readonly anchors: Anchors;
+	readonly confirmations: Confirmations;
+	readonly idle: IdleSessions;
+	/** Wrong passwords and codes. */
+	readonly attempts: Attempts;
+	/** The text of a code by which a person sets a password. */
+	codeText(code: { readonly id: number; readonly userId: string }): string;
 	/** The day of the books: the demo's fixed day, else the day of the clock. */
 	today(): Promise<Day>;
 	/** @param sent what the person sent, where an act is given more than that */
@@ -63,7 +73,8 @@ export async function openApp(): Promise<App> {
 	await followConventions(books);
 	answerInThread(books.db, database);
 	const secure = publicUrl?.startsWith('https://') ?? false;
-	const auth = openAuth(books.db, secret ?? ownSecret(dataDir), secure);
+	const ownOrGiven = secret ?? ownSecret(dataDir);
+	const auth = openAuth(books, ownOrGiven, secure);
 	const postOffice = await openPostOffice(books, smtpUrl, join(dataDir, 'outbox'), clock);
 	const today = () => bookDay(books);
 	const context = async (who: Person, key?: string, sent?: unknown): Promise<CallContext> => ({
@@ -86,6 +97,10 @@ export async function openApp(): Promise<App> {
 		postOffice,
 		inbox,
 		anchors,
+		confirmations: new Confirmations(),
+		idle: new IdleSessions(),
+		attempts: new Attempts(),
+		codeText: (code) => signInCodeText(ownOrGiven, code),
 		today,
 		context,
 		close: async () => {

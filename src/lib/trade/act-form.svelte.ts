@@ -3,13 +3,18 @@ import { goto, invalidateAll } from '$app/navigation';
 import type { SubmitFunction } from '@sveltejs/kit';
 
 import { attributesOf, type FieldAttributes, type FieldFaults } from '$lib/ui/field-faults';
+import { toast } from 'svelte-sonner';
+import type { Asked } from '$lib/server/approvals/store/takes-two';
+import { confirmYourself } from './confirm-yourself.svelte';
 import type { Answered } from '$lib/server/platform/http/action';
 
 /** What an act is given, and what it gives. */
 export type GivenOf<A> = A extends { readonly input: { readonly _zod: { readonly input: infer G } } }
 	? G
 	: never;
-export type OutputOf<A> = A extends { readonly run: (...args: never[]) => Promise<infer O> } ? O : never;
+export type OutputOf<A> = A extends { readonly run: (...args: never[]) => Promise<infer O> }
+	? Exclude<O, Asked>
+	: never;
 
 export interface ActFormOptions<Output> {
 	/** What is said where the server could not be reached or failed. */
@@ -25,7 +30,10 @@ export interface ActFormOptions<Output> {
 interface Failed {
 	readonly problems?: readonly string[];
 	readonly fields?: Readonly<Record<string, string>>;
+	readonly codes?: readonly string[];
 }
+
+type Told = ({ readonly type: string } & Record<string, unknown>) | null;
 
 let forms = 0;
 
@@ -91,14 +99,13 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 		const body = new FormData();
 		body.set('json', JSON.stringify(given));
 		body.set('key', this.#key);
-		const result = await fetch(this.#action, {
-			method: 'POST',
-			body,
-			headers: { 'x-sveltekit-action': 'true' }
-		})
+		return this.#take(await this.#post(this.#action, body), this.#action, body);
+	}
+
+	async #post(action: string, body: FormData): Promise<Told> {
+		return fetch(action, { method: 'POST', body, headers: { 'x-sveltekit-action': 'true' } })
 			.then(async (answer) => deserialize(await answer.text()))
 			.catch(() => null);
-		return this.#take(result);
 	}
 
 	/**
@@ -106,7 +113,7 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 	 * @param make what the act is given; null where it cannot be sent yet (the reason was said)
 	 */
 	submit(make?: (form: FormData) => Given | null): SubmitFunction {
-		return ({ formData, cancel }) => {
+		return ({ formData, action, cancel }) => {
 			if (this.busy) return cancel();
 			this.#begin();
 			if (make) {
@@ -120,7 +127,7 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 			}
 			formData.set('key', this.#key);
 			return async ({ result, formElement }) => {
-				const answer = await this.#take(result);
+				const answer = await this.#take(result, action.href, formData);
 				if (answer && !make) formElement.reset();
 			};
 		};
@@ -131,9 +138,12 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 		this.say();
 	}
 
-	async #take(
-		result: ({ readonly type: string } & Record<string, unknown>) | null
-	): Promise<Answered<OutputOf<A>> | null> {
+	/** Takes what the server told; where it asks for the password first, that is asked, and the same sent again. */
+	async #take(told: Told, action: string, body: FormData): Promise<Answered<OutputOf<A>> | null> {
+		let result = told;
+		if (asksForPassword(result)) {
+			if (await confirmYourself.ask()) result = await this.#post(action, body);
+		}
 		this.busy = false;
 		if (result?.type === 'failure') {
 			const { problems, fields } = (result['data'] ?? {}) as Failed;
@@ -155,7 +165,8 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 		}
 		this.#key = crypto.randomUUID();
 		const answer = result['data'] as unknown as Answered<OutputOf<A>>;
-		await this.#options.done?.(answer);
+		if (isAsked(answer.output)) toast('Another supervisor is asked: it is done when they agree.');
+		else await this.#options.done?.(answer);
 		if (this.#options.refresh ?? true) await invalidateAll();
 		return answer;
 	}
@@ -163,4 +174,14 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 	get #otherwise(): string {
 		return this.#options.otherwise ?? 'That did not work. What is typed is kept; try again.';
 	}
+}
+
+function asksForPassword(result: Told): boolean {
+	const { codes } = (result?.type === 'failure' ? (result['data'] ?? {}) : {}) as Failed;
+	return codes?.includes('confirm-yourself') ?? false;
+}
+
+/** Whether it waits for a second person, and is not done yet. */
+function isAsked(output: unknown): output is Asked {
+	return typeof output === 'object' && output !== null && 'asked' in output;
 }

@@ -92,6 +92,8 @@
 			<h2 class="text-xl">Balances</h2>
 			<span class="flex gap-2">
 				<a class="btn" href="/books/rates">Rates</a>
+				<a class="btn" href="/books/reductions">Taken off</a>
+				<a class="btn" href="/books/approvals">Approvals</a>
 				<a class="btn" href="/books/periods">Periods</a>
 				<a class="btn" href="/books/record">Record</a>
 				<a class="btn" href="/books/journal">Journal</a>

@@ -1,11 +1,13 @@
 import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { cleanTexts } from '$lib/core/text/clean-text';
+import { hashPassword } from 'better-auth/crypto';
+import { cleanText, cleanTexts } from '$lib/core/text/clean-text';
 import { openNewBooks } from '$lib/server/firm/commands/open-books';
 import { CONVENTIONS_SHAPE } from '$lib/server/firm/store/settings';
 import { currencyField } from '$lib/server/act/fields';
 import { BRITISH } from '$lib/words/conventions';
 import { nobodyYet, personInput } from '$lib/server/people/commands/people';
+import { passwordFault } from '$lib/server/people/check-password';
 import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/act/person';
 import { shaped } from '$lib/server/platform/http/action';
@@ -14,6 +16,7 @@ import { signIn } from '$lib/server/people/sign-in';
 import type { Actions, PageServerLoad } from './$types';
 
 const input = personInput.omit({ role: true }).extend({
+	password: z.string().max(400).transform(cleanText),
 	firm: z.string().trim().min(1, 'Type the name of the firm.').max(200),
 	address: z.string().trim().max(1_000),
 	phone: z.string().trim().max(40),
@@ -38,6 +41,10 @@ export const actions: Actions = {
 		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
 		if (!read.ok) return refuse(read.problems);
 		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, ...person } = read.value;
+		const { password } = person;
+		const fault = passwordFault(password, [person.name, person.email, firm, 'odd penny']);
+		if (fault) return refuse([{ code: 'field', field: 'password', message: fault }]);
+		const passwordHash = await hashPassword(password);
 		const at = await app.context(APPLICATION);
 		const lines = address
 			.split(/[\n,]/)
@@ -59,7 +66,10 @@ export const actions: Actions = {
 		const made = await perform(
 			app.books,
 			openNewBooks,
-			{ person: { ...person, role: 'supervisor' }, firm: setUp, conventions: { locale, timeZone } },
+			{
+				person: { name: person.name, email: person.email, passwordHash },
+				...{ firm: setUp, conventions: { locale, timeZone } }
+			},
 			at
 		);
 		if (!made.ok) return refuse(made.problems);

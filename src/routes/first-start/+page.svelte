@@ -17,7 +17,7 @@
 		['iban', 'Bank account (IBAN)', 'text'],
 		['name', 'Your name', 'text'],
 		['email', 'Your e-mail address', 'email'],
-		['password', 'A password of ten characters or more', 'password']
+		['password', 'A password of twelve characters or more', 'password']
 	] as const;
 	const faults: FieldFaults = {
 		error: (name) => (form?.fields as Record<string, string> | undefined)?.[name],

@@ -1,5 +1,5 @@
 import { mayAct, view } from '$lib/server/platform/http/view';
-import { countApprovals } from '$lib/server/allocation/queries/approvals';
+import { countApprovals } from '$lib/server/approvals/queries/approvals';
 import { lookAtOddPennies } from '$lib/server/claims/queries/odd-pennies';
 import { action } from '$lib/server/platform/http/action';
 import { decideClaims } from '$lib/server/claims/commands/decide-claims';

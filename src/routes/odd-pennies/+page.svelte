@@ -98,7 +98,7 @@
 		<p class="mb-3 flex gap-3">
 			<a class="btn" href="/odd-pennies/deduction-analysis">Deduction analysis</a>
 			<a class="btn" href="/odd-pennies/small-balances">Small balances</a>
-			<a class={['btn', data.waiting && 'btn-main']} href="/odd-pennies/approvals"
+			<a class={['btn', data.waiting && 'btn-main']} href="/books/approvals"
 				>{data.waiting ? `${data.waiting} for a supervisor` : 'Asked of a supervisor'}</a
 			>
 		</p>

@@ -18,6 +18,9 @@
 		<img src="/coin.svg" alt="" width="30" height="30" /> odd penny
 	</p>
 	<h1 class="double-bottom mt-6 mb-5 pb-3 text-xl">Sign in</h1>
+	{#if page.url.searchParams.has('changed')}<p role="status" class="note mb-4">
+			Your password is changed. Sign in with the new one.
+		</p>{/if}
 	{#if form?.message}<p id="refused" role="alert" class="note mb-4 text-oxblood">{form.message}</p>{/if}
 	{#if data.demo.length}
 		<p class="mb-3 says">These are the demo books. Choose whose desk you sit at.</p>
@@ -53,4 +56,8 @@
 		>
 		<button class="btn btn-main mt-1 justify-center py-2">Sign in</button>
 	</form>
+	<p class="mt-6 text-sm">
+		New here, or forgotten? Ask a supervisor for a code, and <a href="/set-password">set a password with it</a
+		>.
+	</p>
 </div>

@@ -7,7 +7,7 @@ import { imbalance } from '../5-journal/imbalance';
 import { numberPosting } from '../5-journal/number-posting';
 import { journalOfPosting } from '../5-journal/journal-of-posting';
 import { discountOffered } from './discount-offered';
-import { overLimits, type LimitedKind } from './over-limits';
+import { limitsOfPerson, NO_LIMITS_OF_ONE, overLimits, type LimitedKind } from './over-limits';
 import type { CreditUse, AllocateLine, AllocateOrder } from './allocate-order';
 import { allocate } from './allocate';
 import { reversePosting } from './reverse-posting';
@@ -241,8 +241,11 @@ describe('every way a payment can fall', () => {
 describe('limits', () => {
 	const limits = {
 		tolerance: null,
-		byRole: { clerk: { bank_charge: 2000, bad_debt: 0 }, supervisor: { bad_debt: 50_000 } },
-		byPerson: { u7: { bank_charge: 5000 } }
+		byRole: {
+			clerk: { ...NO_LIMITS_OF_ONE, act: { bank_charge: 2000, bad_debt: 0 } },
+			supervisor: { ...NO_LIMITS_OF_ONE, act: { bad_debt: 50_000 } }
+		},
+		byPerson: { u7: { ...NO_LIMITS_OF_ONE, act: { bank_charge: 5000 } } }
 	};
 	const clerk = { id: 'u1', role: 'clerk' } as const;
 	test.each<[string, { id: string; role: 'clerk' | 'supervisor' }, [LimitedKind, number][], number[]]>([
@@ -272,9 +275,8 @@ describe('limits', () => {
 	])('%s', (_, who, booked, want) =>
 		expect(
 			overLimits(
-				limits,
-				who,
-				booked.map(([kind, base]) => ({ kind, base }))
+				limitsOfPerson(limits, who),
+				booked.map(([kind, base]) => ({ kind, base, customerId: 1 }))
 			).map((over) => over.most)
 		).toEqual(want)
 	);

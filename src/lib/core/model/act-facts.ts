@@ -1,4 +1,5 @@
 import type { ClaimReason } from './claim';
+import type { CreditNoteKind } from './records';
 
 /** An amount in minor units beside its currency. */
 export interface Sum {
@@ -9,6 +10,16 @@ export interface Sum {
 /** How a record of the books is named in another: by code and facts, or as a sentence where an earlier version wrote one. */
 export type Said =
 	{ [K in ActKind]: { readonly kind: K; readonly facts: ActFacts[K] } }[ActKind] | { readonly text: string };
+
+/** A limit that changes: whose, which, and its sum before and after in base currency; null for none. */
+export interface LimitChange {
+	/** A role, or a person's name; null for the bound of a small difference, which holds for all. */
+	readonly whose: string | null;
+	readonly scope: string;
+	readonly kind: string;
+	readonly before: number | null;
+	readonly after: number | null;
+}
 
 /** What waits for a supervisor, as code and facts. */
 export type ApprovalAbout =
@@ -25,7 +36,52 @@ export type ApprovalAbout =
 			readonly number: string | null;
 			readonly note: string;
 	  }
+	| {
+			readonly code: 'decide-claims';
+			readonly allowed: readonly (Sum & { readonly number: string })[];
+			readonly writtenOff: readonly (Sum & { readonly number: string })[];
+			readonly note: string;
+	  }
+	| {
+			readonly code: 'credit';
+			readonly number: string;
+			readonly sum: Sum;
+			readonly of: CreditNoteKind;
+			readonly customer: string;
+	  }
+	| { readonly code: 'bring-in-credits'; readonly count: number; readonly sums: readonly Sum[] }
+	| {
+			readonly code: 'set-aside';
+			readonly sum: Sum;
+			readonly payer: string | null;
+			readonly account: string;
+	  }
+	| {
+			readonly code: 'refund-file';
+			readonly from: string;
+			readonly refunds: readonly (Sum & { readonly payee: string; readonly account: string })[];
+	  }
+	| {
+			readonly code: 'add-bank-account';
+			readonly name: string;
+			readonly number: string;
+			readonly bank: string;
+			readonly currency: string;
+	  }
+	| {
+			readonly code: 'set-limits';
+			readonly baseCurrency: string;
+			readonly changes: readonly LimitChange[];
+	  }
+	| { readonly code: 'add-person'; readonly name: string; readonly email: string; readonly role: string }
+	| { readonly code: 'change-role'; readonly name: string; readonly before: string; readonly role: string }
+	| { readonly code: 'make-sign-in-code'; readonly name: string; readonly email: string }
+	| { readonly code: 'unlock-period'; readonly from: string; readonly reason: string }
+	| { readonly code: 'set-bank-files'; readonly from: 'anybody' | 'confirmed' | 'folder' }
+	| { readonly code: 'set-auditor'; readonly email: string }
 	| { readonly code: 'allocate'; readonly sum: Sum; readonly payer: string | null; readonly customer: string }
+	/** Nothing but credits and deductions on an account. */
+	| { readonly code: 'allocate-credits'; readonly currency: string; readonly customer: string }
 	/** As a sentence, where an earlier version wrote one. */
 	| { readonly code: 'text'; readonly text: string };
 
@@ -41,6 +97,9 @@ export interface ActFacts {
 	'add-person': { readonly name: string; readonly role: string };
 	/** `none` shuts the person out. */
 	'change-role': { readonly name: string; readonly role: string };
+	/** A code by which a person sets a password of their own. */
+	'make-sign-in-code': { readonly name: string };
+	'set-own-password': { readonly name: string };
 	'add-bank-account': { readonly name: string; readonly number: string };
 	'set-bank-files': { readonly from: 'anybody' | 'confirmed' | 'folder' };
 	'confirm-bank-file': { readonly file: string; readonly who: string };

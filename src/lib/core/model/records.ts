@@ -6,6 +6,10 @@ import type { Minor } from '../money/minor';
 /** A claim is a short payment in dispute, split off its invoice and owed by itself until it is decided. */
 export type DocumentKind = 'invoice' | 'credit_note' | 'charge' | 'claim';
 
+/** What a credit note is given for: goods that came back, a price that was wrong, goodwill; `other` where a file does not say. */
+export const CREDIT_NOTE_KINDS = ['goods', 'price', 'goodwill', 'other'] as const;
+export type CreditNoteKind = (typeof CREDIT_NOTE_KINDS)[number];
+
 /** Names of a gap that closes without cash; the wire names are those of the trial run. */
 export const DIFFERENCE_KINDS = [
 	'settlement_discount',

@@ -36,12 +36,20 @@ export interface ActEntry<K extends ActKind> {
 /** What an act works with: the transaction, who and when, and its place in the record. */
 export interface ActContext<K extends ActKind = ActKind> extends CallContext {
 	readonly tx: Tx;
+	/** Who asked for it, where a second person agreed and it is done now. */
+	readonly agreedFor: Pick<Person, 'id' | 'name'> | null;
+	/** Whether it is done to see what it would post, and is taken back: no limit stands in its way. */
+	readonly rehearsing: boolean;
 	/** Puts the act into the record and returns its id: once, before the rows that point at it. */
 	record(entry: ActEntry<K>): Promise<number>;
 	/** Says that there was nothing to do, so that nothing is recorded; returns what is given. */
 	unchanged<T>(output: T): T;
 	/** The same place in the record, under the kind that it turned out to be. */
 	as<Other extends ActKind>(kind: Other): ActContext<Other>;
+	/** From here on it is done for somebody who asked. */
+	agreed(askedBy: Pick<Person, 'id' | 'name'>): void;
+	/** A place below this one to try something out: it shares nothing with this transaction but the books. */
+	rehearsal(): ActContext;
 	/** A part of this act: recorded as its child. This act must be in the record by then. */
 	part<Part extends ActKind>(kind: Part): ActContext<Part>;
 	/** Does another act as a part of this one, its role and input checked as from outside. */

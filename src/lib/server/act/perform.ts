@@ -144,6 +144,8 @@ async function runAct<K extends ActKind, Given, Input, Output>(
 class Place {
 	actId: number | null = null;
 	idle = false;
+	agreedFor: ActContext['agreedFor'] = null;
+	rehearsing = false;
 	constructor(
 		readonly tx: Tx,
 		readonly call: CallContext,
@@ -160,6 +162,14 @@ class Context<K extends ActKind> implements ActContext<K> {
 	readonly today: CallContext['today'];
 	readonly now: CallContext['now'];
 	readonly answerGiven: CallContext['answerGiven'];
+
+	get agreedFor(): ActContext['agreedFor'] {
+		return this.#place.agreedFor;
+	}
+
+	get rehearsing(): boolean {
+		return this.#place.rehearsing;
+	}
 
 	constructor(kind: K, place: Place) {
 		this.#kind = kind;
@@ -185,6 +195,18 @@ class Context<K extends ActKind> implements ActContext<K> {
 		return new Context(kind, this.#place);
 	}
 
+	agreed(askedBy: NonNullable<ActContext['agreedFor']>): void {
+		this.#place.agreedFor = askedBy;
+	}
+
+	rehearsal(): ActContext {
+		// What is kept for a transaction is kept by its object: another one keeps nothing for what is taken back.
+		const tx = Object.create(this.tx) as Tx;
+		const place = new Place(tx, this.#place.call, this.#id(), null);
+		place.rehearsing = true;
+		return new Context(this.#kind, place);
+	}
+
 	part<Part extends ActKind>(kind: Part): ActContext<Part> {
 		return new Context(kind, this.#below());
 	}
@@ -205,7 +227,10 @@ class Context<K extends ActKind> implements ActContext<K> {
 	}
 
 	#below(): Place {
-		return new Place(this.#place.tx, this.#place.call, this.#id(), null);
+		const place = new Place(this.#place.tx, this.#place.call, this.#id(), null);
+		place.agreedFor = this.#place.agreedFor;
+		place.rehearsing = this.#place.rehearsing;
+		return place;
 	}
 
 	#id(): number {

@@ -4,7 +4,7 @@ import { CLIENT_HEADER } from './auth';
 
 /**
  * Has the sign-in library answer a request of its own through its handler, so that its rate limit counts, and hands its cookies
- * on. It writes by itself, so it takes its turn among those who write.
+ * on.
  * @param path after `/api/auth`
  */
 export async function askAuth(event: RequestEvent, path: string, body: object = {}): Promise<Response> {
@@ -19,7 +19,7 @@ export async function askAuth(event: RequestEvent, path: string, body: object = 
 		},
 		body: JSON.stringify(body)
 	});
-	const response = await app.books.turn(() => app.auth.handler(request));
+	const response = await app.auth.handler(request);
 	for (const [name, cookie] of parseSetCookieHeader(response.headers.getSetCookie().join(', ')))
 		event.cookies.set(name, cookie.value, {
 			...toCookieOptions(cookie),

@@ -1,7 +1,7 @@
 import { betterAuth } from 'better-auth';
-import { drizzleAdapter } from 'better-auth/adapters/drizzle';
-import type { Db } from '../platform/db/open';
-import * as schema from '../platform/db/schema';
+import type { Books } from '../platform/db/open';
+import { authStore } from './auth-store';
+import { LEAST_PASSWORD } from './check-password';
 
 /** Hours after which a session ends, whatever is done in it: a working day. */
 const SESSION_HOURS = 12;
@@ -12,12 +12,12 @@ export const COOKIE_PREFIX = 'odd-penny';
 export const SIGN_IN_LIMIT = 10;
 
 /** Sign-in by e-mail and password. Nobody signs up by themselves: people are added by a supervisor. */
-export function openAuth(db: Db, secret: string, secure: boolean) {
+export function openAuth(books: Books, secret: string, secure: boolean) {
 	return betterAuth({
 		secret,
 		basePath: '/api/auth',
-		database: drizzleAdapter(db, { provider: 'sqlite', schema: { ...schema, account: schema.credential } }),
-		emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10 },
+		database: authStore(books),
+		emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: LEAST_PASSWORD },
 		user: {
 			additionalFields: { role: { type: 'string', input: false }, active: { type: 'boolean', input: false } }
 		},
@@ -28,8 +28,7 @@ export function openAuth(db: Db, secret: string, secure: boolean) {
 		},
 		rateLimit: {
 			enabled: true,
-			storage: 'database',
-			modelName: 'rateLimit',
+			storage: 'memory',
 			window: 60,
 			max: 100,
 			customRules: { '/sign-in/email': { window: 60, max: SIGN_IN_LIMIT } }

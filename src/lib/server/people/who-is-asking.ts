@@ -4,9 +4,13 @@ import type { Person } from '../act/person';
 import { COOKIE_PREFIX, type Auth } from './auth';
 
 /**
- * The person whose session the cookies of a request carry, or null: none, not signed by this application, run out, or shut out since.
+ * The person, and the session, whose token the cookies of a request carry; null: none, not signed by this application, run out, or shut out since.
  */
-export async function whoIsAsking(auth: Auth, headers: Headers, now = new Date()): Promise<Person | null> {
+export async function whoIsAsking(
+	auth: Auth,
+	headers: Headers,
+	now = new Date()
+): Promise<{ readonly who: Person; readonly sessionId: string } | null> {
 	const cookie = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX });
 	if (!cookie) return null;
 	const { internalAdapter, secret } = await auth.$context;
@@ -18,7 +22,7 @@ export async function whoIsAsking(auth: Auth, headers: Headers, now = new Date()
 		role: Person['role'];
 		active: boolean;
 	};
-	return active ? { id, name, role } : null;
+	return active ? { who: { id, name, role }, sessionId: found.session.id } : null;
 }
 
 /** The token of a cookie (`token.signature`), where its signature (HMAC-SHA256, base64; RFC 2104) is that of the secret; else null. */

@@ -1,5 +1,6 @@
 import { itemLabel } from '../../core/4-allocation/item-label';
-import { overLimits, type Limits } from '../../core/4-allocation/over-limits';
+import { overLimits } from '../../core/4-allocation/over-limits';
+import { reductionsOf } from '../../core/4-allocation/reductions-of';
 import { allocate } from '../../core/4-allocation/allocate';
 import type { AllocateOrder } from '../../core/4-allocation/allocate-order';
 import type { FeeKind, SurplusKind } from '../../core/model/posting';
@@ -59,26 +60,17 @@ export function outcomeOf(allocating: Laid): Outcome {
 	if (unreadable) return no(unreadable);
 	const result = allocate(orderOf(allocating));
 	if (!result.ok) return no(problemSentence(result.problems[0]!));
-	const limits: Limits = {
-		tolerance: null,
-		byRole: { clerk: {}, supervisor: {} },
-		byPerson: { me: allocating.desk.limits.mine }
-	};
-	const booked = [
-		...result.value.differences,
-		...result.value.receiptAdjustments.filter(
-			(one): one is typeof one & { kind: 'refund' | 'small_difference' } =>
-				one.kind === 'refund' || one.kind === 'small_difference'
-		)
-	];
+	const { mine, before } = allocating.desk.limits;
 	// Limits are in base currency; for other currencies the books say so when it is posted.
 	const over =
 		allocating.currency === allocating.desk.baseCurrency
-			? overLimits(limits, { id: 'me', role: 'clerk' }, booked)
+			? overLimits(mine, reductionsOf(result.value), {
+					day: before.day,
+					customer: new Map([[customer.id, before.customer]])
+				})
 			: [];
 	const text = does(allocating);
 	if (over.length === 0) return { ok: true, text, asks: false };
-	if (!receipt) return no(overLimitSentence(over[0]!, allocating.desk.baseCurrency));
 	return {
 		ok: true,
 		text: `${overLimitSentence(over[0]!, allocating.desk.baseCurrency)} ${text}`,

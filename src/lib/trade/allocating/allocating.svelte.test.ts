@@ -1,3 +1,4 @@
+import { NO_LIMITS_OF_ONE } from '../../core/4-allocation/over-limits';
 import { describe, expect, it } from 'vitest';
 import { type Answer, matchAdvice } from '../../core/3-matching';
 import { day } from '../../core/day/day';
@@ -70,7 +71,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		feePattern: null,
 		payerKnown: true,
 		asideRule: null,
-		limits: { tolerance: 500, mine: {} },
+		limits: { tolerance: 500, mine: NO_LIMITS_OF_ONE, before: { customer: {}, day: {} } },
 		bank: { name: 'Current', reference: null },
 		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },
 		items,
@@ -268,7 +269,8 @@ describe('the strip', () => {
 		expect(allocating.outcome.text).toBe('“” is not an amount in EUR for AK-8.');
 	});
 	it('says when a supervisor has to agree, and lays again what was asked for', () => {
-		const limits = { tolerance: null, mine: { bank_charge: 1000 } };
+		const mine = { ...NO_LIMITS_OF_ONE, act: { bank_charge: 1000 } };
+		const limits = { tolerance: null, mine, before: { customer: {}, day: {} } };
 		const allocating = place(desk(73000, [], { limits }));
 		allocating.toggle(1);
 		allocating.nameGap('bank_charge');

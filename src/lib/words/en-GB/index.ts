@@ -19,6 +19,7 @@ export * from './payer-sentence';
 export * from './problem-sentence';
 export * from './rate-text';
 export * from './reason-sentence';
+export * from './reduction-names';
 export * from './return-reasons';
 export * from './statement-fault-sentence';
 export * from './returned-mark';

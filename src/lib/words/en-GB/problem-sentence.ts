@@ -1,6 +1,6 @@
 import type { Problem } from '../../core/problems';
 import { actSentence } from './act-sentence';
-import { amount, moment, money, shortDay, whole } from './format';
+import { amount, count, moment, money, shortDay, whole } from './format';
 import { overLimitSentence } from './over-limit-sentence';
 
 const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
@@ -94,6 +94,12 @@ function sentence(problem: Problem): string {
 			return `${money(problem.amount, problem.currency)} is no small difference: those go up to ${money(problem.most, problem.currency)}. Give it another name.`;
 		case 'over-limit':
 			return overLimitSentence(problem, problem.currency);
+		case 'too-many-to-ask':
+			return `${count(problem.count, 'credit note')} are more than may wait for a supervisor (${whole(problem.most)}). Have a supervisor bring in the table.`;
+		case 'own-request':
+			return 'You asked for that yourself: somebody else has to agree.';
+		case 'confirm-yourself':
+			return 'Type your password again: that is asked before this is done.';
 		case 'already-answered':
 			return `${problem.who} answered that on ${moment(problem.at)} already.`;
 		case 'credit-changed':

@@ -2,13 +2,19 @@ import { view } from '$lib/server/platform/http/view';
 import { lookAtPeople } from '$lib/server/people/queries/people';
 import { action } from '$lib/server/platform/http/action';
 import { addPerson, changeRole } from '$lib/server/people/commands/people';
+import { makeSignInCode } from '$lib/server/people/commands/make-sign-in-code';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	return view(locals, lookAtPeople, null);
+	const { codes, ...found } = await view(locals, lookAtPeople, new Date());
+	return {
+		...found,
+		codes: codes.map((code) => ({ ...code, text: code.mine ? locals.app.codeText(code) : null }))
+	};
 };
 
 export const actions = {
 	add: action(addPerson),
-	role: action(changeRole)
+	role: action(changeRole),
+	code: action(makeSignInCode)
 };

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
+	import type { makeSignInCode } from '$lib/server/people/commands/make-sign-in-code';
 	import type { addPerson, changeRole } from '$lib/server/people/commands/people';
 	import { actSentence, moment } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -8,8 +9,14 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	let { data } = $props();
 	const roleForm = new ActForm<typeof changeRole>('?/role', { done: () => void toast('Changed.') });
-	const addForm = new ActForm<typeof addPerson>('?/add', { done: () => void toast('They may sign in now.') });
-	const problems = $derived([...roleForm.problems, ...addForm.problems]);
+	const addForm = new ActForm<typeof addPerson>('?/add', {
+		done: () => void toast('Let in. Hand over the code that stands beside the name.')
+	});
+	const codeForm = new ActForm<typeof makeSignInCode>('?/code', {
+		done: () => void toast('The code is made. Hand it over.')
+	});
+	const problems = $derived([...roleForm.problems, ...addForm.problems, ...codeForm.problems]);
+	const codeOf = $derived(new Map(data.codes.map((code) => [code.userId, code])));
 </script>
 
 <svelte:head><title>People · Odd Penny</title></svelte:head>
@@ -19,11 +26,13 @@
 		<h1>People</h1>
 		<p class="mt-1 mb-3 says">
 			A reader looks. A clerk allocates money and sends letters. A supervisor also lets people in and sets up
-			the books.
+			the books; where there are two supervisors, the other one has to agree to that. People set their own
+			password, with a code that you hand over: at <a href="/set-password">/set-password</a>, within a week,
+			once.
 		</p>
 		<Problems {problems} />
 		<table>
-			<thead><tr><th>Name</th><th>Signs in as</th><th>Role</th></tr></thead>
+			<thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><th>Password</th></tr></thead>
 			<tbody>
 				{#each data.people as person (person.id)}
 					<tr>
@@ -44,6 +53,24 @@
 								<button class="btn py-0.5" disabled={roleForm.busy}>Change</button>
 							</form>
 						</td>
+						<td>
+							{#if codeOf.get(person.id)}
+								{@const code = codeOf.get(person.id)!}
+								{#if code.text}<span class="block font-mono whitespace-nowrap">{code.text}</span>{/if}
+								<span class="block text-xs text-soft"
+									>{code.mine ? 'code' : `code by ${code.madeBy},`} good until {moment(
+										code.expiresAt.toISOString()
+									)}</span
+								>
+							{:else if person.active}
+								<form method="POST" action="?/code" use:enhance={codeForm.submit()}>
+									<input type="hidden" name="id" value={person.id} />
+									<button class="btn py-0.5" disabled={codeForm.busy} aria-label="Code for {person.name}"
+										>{person.hasPassword ? 'New code' : 'Make a code'}</button
+									>
+								</form>
+							{/if}
+						</td>
 					</tr>
 				{/each}
 			</tbody>
@@ -55,14 +82,6 @@
 			>
 			<Field form={addForm} name="email" label="E-mail address"
 				>{#snippet input(attributes)}<input type="email" required {...attributes} />{/snippet}</Field
-			>
-			<Field form={addForm} name="password" label="First password, ten characters or more"
-				>{#snippet input(attributes)}<input
-						type="password"
-						required
-						autocomplete="new-password"
-						{...attributes}
-					/>{/snippet}</Field
 			>
 			<label class="grid gap-1"
 				>Role<select name="role"

@@ -5,10 +5,14 @@
 	import type { setLimits } from '$lib/server/firm/commands/set-limits';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
-	import { DIFFERENCE_KINDS } from '$lib/core/model/records';
+	import {
+		LIMIT_SCOPES,
+		LIMITED_KINDS,
+		type LimitedKind,
+		type LimitScope
+	} from '$lib/core/4-allocation/over-limits';
 	import { typedAmount } from '$lib/words/typed-amount';
-	import { DIFFERENCE_NAMES, amount } from '$lib/words';
+	import { amount, REDUCTION_NAMES, SCOPE_NAMES } from '$lib/words';
 	interface Props {
 		readonly data: Pick<PageData, 'limits' | 'base' | 'people'>;
 	}
@@ -16,8 +20,10 @@
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
 		done: () => void toast('The limits hold from now on.')
 	});
-	const kinds: readonly LimitedKind[] = [...DIFFERENCE_KINDS, 'refund'];
-	const name = (kind: LimitedKind) => (kind === 'refund' ? 'To be paid back' : DIFFERENCE_NAMES[kind]);
+	const kinds: readonly (LimitedKind | 'all')[] = [...LIMITED_KINDS, 'all'];
+	const name = (kind: LimitedKind | 'all') => (kind === 'all' ? 'All together' : REDUCTION_NAMES[kind]);
+	/** Over what the limits shown reach; those of the other two are kept, and sent along. */
+	let scope = $state<LimitScope>('act');
 	const shown = (value: number | null | undefined) =>
 		value === null || value === undefined ? '' : amount(value, data.base);
 	const roles = ['clerk', 'supervisor'] as const;
@@ -42,13 +48,16 @@
 			unreadable.push(`“${text}” is not an amount.`);
 			return undefined;
 		};
-		const of = (role: string) =>
-			Object.fromEntries(
-				kinds.flatMap((kind) => {
-					const value = one(`${role} ${kind}`);
-					return value === undefined ? [] : [[kind, value]];
-				})
-			);
+		const of = (whose: string) => {
+			const sums = (within: LimitScope) =>
+				Object.fromEntries(
+					kinds.flatMap((kind) => {
+						const value = one(`${whose} ${within} ${kind}`);
+						return value === undefined ? [] : [[kind, value]];
+					})
+				);
+			return { act: sums('act'), customer: sums('customer'), day: sums('day') };
+		};
 		const limits = {
 			tolerance: one('tolerance') ?? null,
 			byRole: { clerk: of('clerk'), supervisor: of('supervisor') },
@@ -66,15 +75,26 @@
 <section class="px-8 pt-5 pb-10">
 	<h1>Who may book how much alone</h1>
 	<p class="mt-1 mb-3 says">
-		In {data.base}, for one posting. Above it the posting waits for a supervisor. An empty field is no limit;
-		nought is never alone.
+		In {data.base}: whatever lowers what a customer owes without money, has money paid out or takes it away.
+		Above a limit it waits for a supervisor. An empty field is no limit; nought is never alone. All together
+		leaves out claims, which are still owed, and settlement discounts, which your own terms offer.
 	</p>
 	<Problems problems={limitsForm.problems} />
 	<form method="POST" action="?/limits" use:enhance={limitsForm.submit(given)}>
+		<div class="mb-2 flex gap-1" role="group" aria-label="Limits of what">
+			{#each LIMIT_SCOPES as one (one)}
+				<button
+					type="button"
+					class={['btn py-0.5', scope === one && 'btn-main']}
+					aria-pressed={scope === one}
+					onclick={() => (scope = one)}>{SCOPE_NAMES[one]}</button
+				>
+			{/each}
+		</div>
 		<table>
 			<thead
 				><tr
-					><th>Odd penny</th><th class="num">A clerk</th><th class="num">A supervisor</th
+					><th>Taken off</th><th class="num">A clerk</th><th class="num">A supervisor</th
 					>{#each own as person (person.id)}<th class="num"
 							>{person.name}
 							<button
@@ -95,27 +115,27 @@
 						<td>{name(kind)}</td>
 						{#each roles as role (role)}
 							<td class="num"
-								><input
-									type="text"
-									inputmode="decimal"
-									class="amount-field"
-									name="{role} {kind}"
-									aria-label="{name(kind)}, {role}"
-									value={shown(data.limits.byRole[role][kind])}
-								/></td
+								>{#each LIMIT_SCOPES as one (one)}<input
+										type="text"
+										inputmode="decimal"
+										class={['amount-field', scope !== one && 'hidden']}
+										name="{role} {one} {kind}"
+										aria-label="{name(kind)}, {role}, {SCOPE_NAMES[one].toLowerCase()}"
+										value={shown(data.limits.byRole[role][one][kind])}
+									/>{/each}</td
 							>
 						{/each}
 						{#each own as person (person.id)}
 							<td class="num"
-								><input
-									type="text"
-									inputmode="decimal"
-									class="amount-field"
-									name="{person.id} {kind}"
-									aria-label="{name(kind)}, {person.name}"
-									placeholder={shown(data.limits.byRole[person.role as 'clerk'][kind]) || 'any'}
-									value={shown(data.limits.byPerson[person.id]?.[kind])}
-								/></td
+								>{#each LIMIT_SCOPES as one (one)}<input
+										type="text"
+										inputmode="decimal"
+										class={['amount-field', scope !== one && 'hidden']}
+										name="{person.id} {one} {kind}"
+										aria-label="{name(kind)}, {person.name}, {SCOPE_NAMES[one].toLowerCase()}"
+										placeholder={shown(data.limits.byRole[person.role as 'clerk'][one][kind]) || 'any'}
+										value={shown(data.limits.byPerson[person.id]?.[one][kind])}
+									/>{/each}</td
 							>
 						{/each}
 					</tr>

@@ -1,5 +1,5 @@
 import { view } from '$lib/server/platform/http/view';
-import { countInApproval } from '$lib/server/allocation/queries/approvals';
+import { countInApproval } from '$lib/server/approvals/queries/approvals';
 import { lookAtPile } from '$lib/server/receipts/queries/pile';
 import type { LayoutServerLoad } from './$types';
 

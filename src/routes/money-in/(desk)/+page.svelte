@@ -218,7 +218,7 @@
 		</div>
 		{#if data.inApproval}
 			<p class="px-5 pt-2 text-sm">
-				<a class="text-copper" href="/odd-pennies/approvals"
+				<a class="text-copper" href="/books/approvals"
 					>{count(data.inApproval, 'receipt waits', 'receipts wait')} for a supervisor</a
 				>
 			</p>
@@ -238,7 +238,7 @@
 				<p class="note">
 					{#if data.gone === 'in_approval'}
 						This receipt waits for a supervisor, with what was allocated on it.
-						<a class="underline" href="/odd-pennies/approvals">See what was asked</a>
+						<a class="underline" href="/books/approvals">See what was asked</a>
 					{:else}
 						This receipt is not in the pile any more: somebody has dealt with it. <a
 							class="underline"

@@ -38,7 +38,12 @@
 	const sum = $derived(money(receipt.amount, receipt.currency));
 	const aside = new ActForm<typeof setAside>('?/aside', {
 		refresh: false,
-		done: (answer) => done(`Posted ${sum}.`, answer, true)
+		done: (answer) =>
+			done(
+				answer.output.waits.length > 0 ? `A supervisor is asked about ${sum}.` : `Posted ${sum}.`,
+				answer,
+				true
+			)
 	});
 	const unidentified = new ActForm<typeof bookUnidentified>('?/unidentified', {
 		refresh: false,

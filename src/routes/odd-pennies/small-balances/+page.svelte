@@ -6,7 +6,8 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, count, list, money, shortDay } from '$lib/words';
+	import { overLimits } from '$lib/core/4-allocation/over-limits';
+	import { amount, count, list, money, overLimitSentence, shortDay } from '$lib/words';
 	let { data } = $props();
 	const today = $derived(data.today ?? '');
 	const { owner } = $derived(data);
@@ -35,17 +36,15 @@
 			turned.clear();
 		}
 	});
-	const most = $derived(data.mine[kind]);
-	/** As the act counts it: small differences by account, bad debts all together. */
-	const counts = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const row of chosen) {
-			const of = kind === 'bad_debt' ? '' : `${row.code} ${row.currency}`;
-			by.set(of, (by.get(of) ?? 0) + row.openBase);
-		}
-		return Math.max(0, ...by.values());
-	});
-	const over = $derived(most !== null && counts > most);
+	/** What the act itself will find, but for what was taken off single accounts before. */
+	const beyond = $derived(
+		overLimits(
+			data.mine,
+			chosen.map((row) => ({ kind, base: row.openBase, customerId: null })),
+			{ customer: new Map(), day: data.before }
+		)[0]
+	);
+	const over = $derived(beyond !== undefined);
 
 	const writeOff = () =>
 		form.send({ kind, note, items: chosen.map(({ itemId, version }) => ({ itemId, version })) });
@@ -150,7 +149,7 @@
 				<FieldError {form} name="note" />
 				<p class={['ml-auto text-sm', over ? 'text-copper' : 'text-soft']} aria-live="polite">
 					{over
-						? `${money(counts, data.base)} is above your limit of ${money(most!, data.base)}: a supervisor will be asked.`
+						? overLimitSentence(beyond!, data.base)
 						: chosen.length === 0
 							? 'Choose what is lost.'
 							: `Posting closes ${sums} on ${count(accounts, 'account')}.`}

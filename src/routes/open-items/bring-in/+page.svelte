@@ -15,7 +15,10 @@
 	let refused = $state<readonly string[]>([]);
 	let reading = $state(false);
 	const done = ({ output }: { output: BroughtIn }) => {
-		toast(`Added ${count(output.added, noun)}; ${output.skipped} were there already.`);
+		const waiting = 'waiting' in output ? (output.waiting as number) : 0;
+		toast(
+			`Added ${count(output.added, noun)}; ${output.skipped} were there already.${waiting ? ` ${count(waiting, 'credit note waits', 'credit notes wait')} for a supervisor.` : ''}`
+		);
 		preview = null;
 	};
 	const otherwise = 'That did not work. Nothing was added; try again.';

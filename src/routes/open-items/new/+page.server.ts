@@ -14,6 +14,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 export const actions = {
 	default: action(issueByHand, {
 		then: async ({ documentId, code }, { locals }) => {
+			// It waits for a supervisor: the form says so.
+			if (documentId === null) return;
 			const itemId = await view(locals, lookAtFirstItem, documentId);
 			redirect(303, `/customers/${code}${itemId ? `?item=${itemId}` : ''}`);
 		}

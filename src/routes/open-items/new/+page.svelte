@@ -8,8 +8,10 @@
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { NewDocument, type NewKind } from './new-document.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { amount, money, shortDay } from '$lib/words';
+	import { toast } from 'svelte-sonner';
+	import { amount, CREDIT_NOTE_NAMES, money, overLimitSentence, shortDay } from '$lib/words';
 	let { data } = $props();
 	const KINDS: readonly (readonly [NewKind, string])[] = [
 		['invoice', 'invoice'],
@@ -34,6 +36,10 @@
 	let whose = $state<HTMLInputElement | null>(null);
 	onMount(() => void (!owner && whose?.focus()));
 	const issue = new ActForm<typeof issueByHand, NewDocument['input']>('?', {
+		done: async ({ output }) => {
+			toast(`${output.waits.map((over) => overLimitSentence(over, data.base)).join(' ')} They are asked.`);
+			await goto(`/customers/${output.code}`);
+		},
 		otherwise: 'That did not work. Nothing was issued; try again.'
 	});
 	const refused = $derived(issue.problems);
@@ -82,6 +88,22 @@
 				>
 			{/each}
 		</fieldset>
+		{#if form.kind === 'credit_note'}
+			<fieldset
+				class="mt-2 flex gap-4"
+				aria-describedby={issue.error('creditNoteKind') ? issue.errorId('creditNoteKind') : undefined}
+			>
+				<legend class="sr-only">What is it given for?</legend>
+				<span class="text-soft">for</span>
+				{#each ['goods', 'price', 'goodwill'] as const as given (given)}
+					<label class="flex items-center gap-1"
+						><input type="radio" name="creditNoteKind" value={given} bind:group={form.creditNoteKind} />
+						{CREDIT_NOTE_NAMES[given]}</label
+					>
+				{/each}
+			</fieldset>
+			<FieldError form={issue} name="creditNoteKind" />
+		{/if}
 		<div class="mt-3 flex flex-wrap gap-3">
 			{#each FIELDS as [name, label, width, placeholder] (name)}
 				<Field form={issue} {name} {label} class="text-sm"

@@ -14,7 +14,7 @@ describe('a document as it is typed', () => {
 	it('begins with the customer’s terms and the next number', () => {
 		const form = begin();
 		expect(form.input).toEqual({
-			...{ kind: 'invoice', customerId: 7, number: 'AK-2', issued: '2026-10-30' },
+			...{ kind: 'invoice', creditNoteKind: null, customerId: 7, number: 'AK-2', issued: '2026-10-30' },
 			lines: [{ text: 'clay', net: 100_000, taxBasisPoints: 2000 }],
 			shares: [{ basisPoints: 10_000, days: 14 }],
 			discount: { basisPoints: 250, days: 10 },

@@ -38,6 +38,8 @@ export class NewDocument {
 	readonly beginning: Beginning;
 	readonly currency: string;
 	kind = $state<NewKind>('invoice');
+	/** What a credit note is given for. */
+	creditNoteKind = $state<'goods' | 'price' | 'goodwill' | null>(null);
 	#number = $state<string | null>(null);
 	issued = $state('');
 	lines = $state<TypedLine[]>([]);
@@ -150,6 +152,7 @@ export class NewDocument {
 		return {
 			...{ kind: this.kind, customerId: this.beginning.customer?.id, number: this.number.trim(), issued },
 			...{ lines, shares, discount },
+			creditNoteKind: this.kind === 'credit_note' ? this.creditNoteKind : null,
 			purchaseOrder: this.purchaseOrder.trim() || null,
 			orderReference: this.orderReference.trim() || null,
 			paymentReference: this.paymentReference.trim() || null

@@ -1,4 +1,3 @@
-import { compareText } from '../../compare-text';
 import { learnNumberPatterns, shapeOf } from './number-patterns';
 import { referenceKey } from '../../text/words-of-text';
 

@@ -1,12 +1,21 @@
-import { eq } from 'drizzle-orm';
+import { NO_LIMITS_OF_ONE } from '../../../core/4-allocation/over-limits';
+import { eq, gt } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
 import { day } from '../../../core/day/day';
 import { minor } from '../../../core/money/minor';
 import type { Books } from '../../platform/db/open';
-import { act, claim, document, itemState, journalLine, receiptState } from '../../platform/db/schema';
-import { lookAtApprovals } from '../queries/approvals';
+import {
+	act,
+	claim,
+	customer,
+	document,
+	itemState,
+	journalLine,
+	receiptState
+} from '../../platform/db/schema';
+import { lookAtApprovals } from '../../approvals/queries/approvals';
 import { whereReceiptIs } from '../../receipts/queries/where-receipt-is';
-import { answerApproval } from './answer-approval';
+import { answerApproval } from '../../approvals/commands/answer-approval';
 import { lookAtLedger } from '../../customers/queries/account-ledger';
 import { answeredPile } from '../../services/answers/answers';
 import { lookAtDesk } from '../queries/desk';
@@ -253,7 +262,10 @@ describe('limits', () => {
 		books.write((tx) =>
 			writeSetting(tx, 'limits', {
 				tolerance: 50,
-				byRole: { clerk: { bank_charge: 80 }, supervisor: { bank_charge: 200 } },
+				byRole: {
+					clerk: { ...NO_LIMITS_OF_ONE, act: { bank_charge: 80 } },
+					supervisor: { ...NO_LIMITS_OF_ONE, act: { bank_charge: 200 } }
+				},
 				byPerson: {}
 			})
 		)
@@ -262,7 +274,7 @@ describe('limits', () => {
 		const result = await place(await order(1, [[1, 900, ['bank_charge', 100]]]));
 		expect(result.ok && [result.value.actId, result.value.waits]).toEqual([
 			null,
-			[{ kind: 'bank_charge', amount: 100, most: 80 }]
+			[{ scope: 'act', kind: 'bank_charge', amount: 100, most: 80 }]
 		]);
 		const state = await stateOf(1);
 		expect([state.state, state.heldBecause]).toEqual(['in_approval', null]);
@@ -274,10 +286,16 @@ describe('limits', () => {
 		const taken = { ...(await order(1, [[1, 900]])), receiptVersion: state.version };
 		expect(codes(await place(taken, SUPERVISOR))).toEqual(['receipt-taken']);
 		const [waits] = (await lookAtApprovals(books.db, null, viewer)).waiting;
-		expect(waits!.lines).toMatchObject([
-			{ number: 'AK-1', cash: 900, differences: [{ kind: 'bank_charge', amount: 100 }] }
-		]);
 		await done(books, answerApproval, { asked: waits!.asked, answer: 'agree' }, SUPERVISOR);
+		// What the supervisor saw is what was posted, to the line.
+		const posted = await books.db
+			.select({ account: journalLine.account, amount: journalLine.amount, code: customer.code })
+			.from(journalLine)
+			.leftJoin(customer, eq(customer.id, journalLine.customerId))
+			.where(gt(journalLine.actId, waits!.asked))
+			.orderBy(journalLine.id);
+		expect(posted.length).toBeGreaterThan(2);
+		expect(waits!.shows!.map(({ account, amount, code }) => ({ account, amount, code }))).toEqual(posted);
 		expect([(await stateOf(1)).state, (await stateOf(1)).heldOrder, (await open())[0]]).toEqual([
 			'allocated',
 			null,
@@ -307,8 +325,14 @@ describe('limits', () => {
 			'over-tolerance'
 		]);
 	});
-	it('without new money there is nothing to wait: it is refused', async () => {
-		expect(codes(await place(await order(null, [[1, 0, ['bank_charge', 81]]])))).toEqual(['over-limit']);
+	it('without new money it waits, too', async () => {
+		const result = await place(await order(null, [[1, 0, ['bank_charge', 81]]]));
+		expect(result.ok && result.value.actId).toBeNull();
+		const [waits] = (await lookAtApprovals(books.db, null, { who: SUPERVISOR, today: TODAY })).waiting;
+		expect(waits!.about).toMatchObject({ code: 'allocate-credits', customer: 'Hazel Hill Pottery' });
+		await done(books, answerApproval, { asked: waits!.asked, answer: 'agree' }, SUPERVISOR);
+		expect((await open())[0]).toBe(919);
+		await proves();
 	});
 });
 
@@ -550,7 +574,7 @@ describe('who it was, and where it goes, is remembered when asked', () => {
 			{ receiptId: 5, receiptVersion: 1, account: '4310', remember: true },
 			CLERK
 		);
-		await back(actId);
+		await back(actId!);
 		const viewer = { who: CLERK, today: TODAY };
 		const pile = await lookAtPile(books.db, null, viewer);
 		expect(pile.rows.find((row) => row.id === 5)!.aside).toBe('4310');
@@ -568,7 +592,8 @@ describe('refunds', () => {
 		const input = { bankAccountId: 1, refunds: [{ id: due!.id, account: 'ACCH1' }] };
 		const clerk = await perform(books, makeRefundFile, input, as(CLERK));
 		expect(clerk.ok ? [] : clerk.problems.map((one) => one.code)).toEqual(['not-allowed']);
-		const { fileId } = await done(books, makeRefundFile, input, SUPERVISOR);
+		const made = await done(books, makeRefundFile, input, SUPERVISOR);
+		const fileId = 'fileId' in made ? made.fileId : 0;
 		const file = await lookAtRefundFile(books.db, fileId, { who: CLERK, today: TODAY });
 		expect(file!.xml).toContain('<InstdAmt Ccy="GBP">5.00</InstdAmt>');
 		expect(await refundsDue(books.db)).toEqual([]);

@@ -1,6 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import { itemLabel } from '../../../core/4-allocation/item-label';
-import { NO_LIMITS, overLimits, type OverLimit } from '../../../core/4-allocation/over-limits';
+import { NO_LIMITS, type OverLimit } from '../../../core/4-allocation/over-limits';
+import { reductionsOf } from '../../../core/4-allocation/reductions-of';
 import { allocate } from '../../../core/4-allocation/allocate';
 import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
 import type { CreditUse, AllocateLine, AllocateOrder } from '../../../core/4-allocation/allocate-order';
@@ -14,7 +15,7 @@ import { checkVersions } from '../../documents/store/check-versions';
 import { itemsById } from '../../documents/store/open-items';
 import { openClaims } from '../../claims/store/open-claims';
 import { postJournal } from '../../ledger/store/post-journal';
-import { readSetting } from '../../firm/store/settings';
+import { baseCurrencyOr, readSetting } from '../../firm/store/settings';
 import { whereMoneyLies } from '../../receipts/store/where-money-lies';
 import { useAdvice } from '../../receipts/store/kept-advices';
 import { keepLesson, openBeside } from '../../matching/store/lessons';
@@ -28,7 +29,9 @@ import { moveReceipt } from '../../receipts/store/receipt-states';
 import { DomainError } from '../../act/domain-error';
 import { chosenDate, converter, moneyOf } from '../../receipts/commands/accounting-day';
 import { defineAct, type ActContext } from '../../act/define-act';
-import { putBeforeSupervisor } from './ask-approval';
+import { askApproval, overLimitProblems } from '../../approvals/store/ask-approval';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
+import { writeReductions } from '../../reductions/store/write-reductions';
 import { takeReceipt, type TakenReceipt } from '../../receipts/commands/take-receipt';
 
 export interface Allocated {
@@ -57,13 +60,15 @@ export interface AllocateOptions {
 	readonly before?: { readonly date: Day; readonly base: Minor };
 	/** Why; without them those of the answer that the person saw, where it was accepted. */
 	readonly reasons?: readonly (AllocationReason | string)[];
+	/** That the act whose part this is has compared all of it with the person's limits. */
+	readonly within?: 'checked';
 }
 
 /** Allocates as the order says, at the place in the record that the context has. */
 export async function postAllocation(
 	ctx: ActContext,
 	given: AllocationInput,
-	{ before, reasons }: AllocateOptions = {}
+	{ before, reasons, within }: AllocateOptions = {}
 ): Promise<Allocated> {
 	const { tx } = ctx;
 	const input = allocationInput.parse(given);
@@ -77,25 +82,12 @@ export async function postAllocation(
 	if (!posting.ok) throw new DomainError(...posting.problems);
 	checkClaims(input, order.lines);
 
-	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
-	const booked = [
-		...posting.value.differences,
-		...posting.value.receiptAdjustments.filter(
-			(one) => one.kind === 'small_difference' || one.kind === 'refund'
-		)
-	] as Parameters<typeof overLimits>[2];
-	const waits = overLimits(limits, ctx.who, booked);
+	const booked = reductionsOf(posting.value);
+	const waits = within === 'checked' ? [] : await overLimitsNow(ctx, booked);
 	if (waits.length > 0) {
-		const firm = await readSetting(tx, 'firm');
-		if (!taken || before)
-			throw new DomainError(
-				...waits.map((one) => ({
-					...one,
-					code: 'over-limit' as const,
-					currency: firm?.baseCurrency ?? order.currency
-				}))
-			);
-		await askSupervisor(ctx, input, taken, owner, waits);
+		const { currency } = order;
+		if (before) throw new DomainError(...overLimitProblems(waits, await baseCurrencyOr(tx, currency)));
+		await askSupervisor(ctx, input, { taken, owner, currency, waits });
 		return { actId: null, waits };
 	}
 
@@ -137,6 +129,7 @@ export async function postAllocation(
 	const numbered = await numberPosting(tx, posting.value);
 	const receiptId = taken?.row.id ?? null;
 	await writePosting(tx, { actId, date, receiptId }, numbered);
+	await writeReductions(ctx, actId, booked);
 	const claims = await openClaims(tx, { actId, date }, input.lines, numbered, order.lines);
 	if (taken) {
 		const { onAccount, onAccountBase } = posting.value.credits.at(-1)!;
@@ -271,20 +264,35 @@ function checkClaims(input: AllocationOrder, lines: readonly AllocateLine[]): vo
 async function askSupervisor(
 	ctx: ActContext,
 	order: AllocationOrder,
-	taken: Awaited<ReturnType<typeof takeReceipt>>,
-	owner: { readonly id: number; readonly name: string },
-	waits: Allocated['waits']
+	{
+		taken,
+		owner,
+		currency,
+		waits
+	}: {
+		readonly taken: Awaited<ReturnType<typeof takeReceipt>> | null;
+		readonly owner: { readonly id: number; readonly name: string };
+		readonly currency: string;
+		readonly waits: Allocated['waits'];
+	}
 ): Promise<void> {
-	const { row } = taken;
-	const { amount, currency, payerName: payer } = row;
-	const actId = await putBeforeSupervisor(ctx, {
-		...{ kind: 'allocate-receipt', input: order, over: waits, receiptId: row.id, customerId: owner.id },
-		about: { code: 'allocate', sum: { amount, currency }, payer, customer: owner.name }
+	const actId = await askApproval(ctx, {
+		...{ kind: 'allocate-receipt', input: order, over: waits, customerId: owner.id },
+		receiptId: taken?.row.id ?? null,
+		about: taken
+			? {
+					code: 'allocate',
+					sum: { amount: taken.row.amount, currency: taken.row.currency },
+					...{ payer: taken.row.payerName, customer: owner.name }
+				}
+			: { code: 'allocate-credits', currency, customer: owner.name },
+		run: (rehearsal) => postAllocation(rehearsal, order)
 	});
-	await moveReceipt(ctx.tx, { id: row.id, state: taken.state.state }, 'ask', actId, {
-		heldBecause: null,
-		heldOrder: JSON.stringify(order)
-	});
+	if (taken)
+		await moveReceipt(ctx.tx, { id: taken.row.id, state: taken.state.state }, 'ask', actId, {
+			heldBecause: null,
+			heldOrder: JSON.stringify(order)
+		});
 }
 
 /** Why it was proposed, as the server itself answered last; that it was allocated otherwise, where it was. */

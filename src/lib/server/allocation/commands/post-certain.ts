@@ -1,13 +1,14 @@
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { type Answer, answerPile } from '../../../core/3-matching';
-import { NO_LIMITS, overLimits } from '../../../core/4-allocation/over-limits';
+import { append } from '../../../core/append';
+import type { LimitedKind, Reduction } from '../../../core/4-allocation/over-limits';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
 import { minor } from '../../../core/money/minor';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { idField, versionField } from '../../act/fields';
 import { receipt, receiptState } from '../../platform/db/schema';
 import { matchingBooks } from '../../matching/store/matching-books';
-import { readSetting } from '../../firm/store/settings';
 import { accountingDate, converter } from '../../receipts/commands/accounting-day';
 import { postAllocation } from './allocate-receipt';
 
@@ -59,12 +60,17 @@ export const postCertain = defineAct({
 		const itemVersions = new Map(books.items.map((item) => [item.id, item.version]));
 		// Earlier money is allocated by a person only.
 		const certain: Answer[] = [];
+		const pending: Reduction[] = [];
 		for (const answer of answerPile(facts, books).answers)
 			if (
 				answer.band === 'certain' &&
 				answer.credits.length === 0 &&
 				asked.get(answer.receiptId) === versions.get(answer.receiptId) &&
-				(await isWithinLimits(ctx, answer, currencies.get(answer.receiptId)!))
+				(await isWithinLimits(ctx, pending, {
+					answer,
+					currency: currencies.get(answer.receiptId)!,
+					fees: fees.get(answer.receiptId) ?? []
+				}))
 			)
 				certain.push(answer);
 		if (certain.length === 0) return ctx.unchanged({ actId: null, posted: 0, left: input.receipts.length });
@@ -86,7 +92,9 @@ export const postCertain = defineAct({
 				fees: fees.get(answer.receiptId) ?? [],
 				adviceId: answer.adviceId ?? null
 			};
-			await postAllocation(ctx.part('allocate-receipt'), order, { reasons: answer.reasons });
+			await postAllocation(ctx.part('allocate-receipt'), order, {
+				...{ reasons: answer.reasons, within: 'checked' }
+			});
 			for (const line of order.lines) itemVersions.set(line.itemId, line.version + 1);
 		}
 		const posted = certain.length;
@@ -94,12 +102,29 @@ export const postCertain = defineAct({
 	}
 });
 
-/** What is beyond a person's limits takes a supervisor, and so a person who asks: it is not posted with the others. */
-async function isWithinLimits(ctx: ActContext, answer: Answer, currency: string): Promise<boolean> {
-	const gaps = answer.lines.flatMap((line) => line.differences);
+/**
+ * What is beyond a person's limits takes a supervisor, and so a person who asks: it is not posted with the others. What is within
+ * them counts for those that follow.
+ */
+async function isWithinLimits(
+	ctx: ActContext,
+	pending: Reduction[],
+	{
+		answer,
+		currency,
+		fees
+	}: {
+		readonly answer: Answer;
+		readonly currency: string;
+		readonly fees: readonly { readonly kind: LimitedKind; readonly amount: number }[];
+	}
+): Promise<boolean> {
+	const gaps = [...answer.lines.flatMap((line) => line.differences), ...fees];
 	if (gaps.length === 0) return true;
-	const limits = (await readSetting(ctx.tx, 'limits')) ?? NO_LIMITS;
 	const toBase = await converter(ctx.tx, currency, await accountingDate(ctx.tx, answer.booked));
-	const booked = gaps.map(({ kind, amount }) => ({ kind, base: toBase(amount) }));
-	return overLimits(limits, ctx.who, booked).length === 0;
+	const { customerId } = answer;
+	const booked = gaps.map(({ kind, amount }) => ({ kind, base: toBase(minor(amount)), customerId }));
+	if ((await overLimitsNow(ctx, booked, pending)).length > 0) return false;
+	append(pending, booked);
+	return true;
 }

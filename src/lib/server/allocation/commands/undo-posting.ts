@@ -27,6 +27,7 @@ import { changeCredits, moveReceipt } from '../../receipts/store/receipt-states'
 import { journalOf } from '../../ledger/store/journal-of';
 import { undoneSource, writeUndoing } from '../store/write-undoing';
 import { postJournal } from '../../ledger/store/post-journal';
+import { undoReductions } from '../../reductions/store/write-reductions';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import type { z } from 'zod';
 import { actIdInput, dayField } from '../../act/fields';
@@ -119,6 +120,7 @@ export async function undoOne(
 		receiptId: first.receiptId,
 		undoesId: first.id
 	});
+	await undoReductions(tx, actId, first.id);
 	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, receiptAdjustments });
 	if (bankMatches.length)
 		await tx.insert(bankMatch).values(bankMatches.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));

@@ -8,7 +8,8 @@ import { DomainError } from '../../act/domain-error';
 import { groupBy } from '../../../core/group-by';
 import { itemsById } from '../../documents/store/open-items';
 import { postAllocation } from './allocate-receipt';
-import { askApproval } from './ask-approval';
+import { askApproval } from '../../approvals/store/ask-approval';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
 
 export const smallBalancesInput = z.object({
 	items: z
@@ -30,9 +31,8 @@ export interface WrittenOff {
 }
 
 /**
- * Writes off what is left open of many items, one part for each account, all of them or none. Beyond the person's limit a
- * supervisor is asked: small differences count for each account, since each is too little to be asked for; bad debts all
- * together, since they are losses.
+ * Writes off what is left open of many items, one part for each account, all of them or none. Beyond the person's limits a
+ * supervisor is asked.
  */
 export const writeOffSmallBalances = defineAct({
 	kind: 'write-off-small-balances',
@@ -72,7 +72,7 @@ export const writeOffSmallBalances = defineAct({
 						differences: [{ kind: input.kind, amount: items.get(itemId)!.open }]
 					}))
 				},
-				{ reasons: [{ code: 'written-off', note: input.note }] }
+				{ reasons: [{ code: 'written-off', note: input.note }], within: 'checked' }
 			);
 		return { actId, count: input.items.length, waits: [] };
 	}
@@ -83,14 +83,14 @@ async function askFirst(
 	input: z.output<typeof smallBalancesInput>,
 	items: readonly OpenItem[]
 ): Promise<OverLimit[]> {
-	const bases = new Map<string, number>();
-	for (const { customerId, currency, openBase } of items) {
-		const key = input.kind === 'bad_debt' ? '' : `${customerId} ${currency}`;
-		bases.set(key, (bases.get(key) ?? 0) + openBase);
-	}
+	const over = await overLimitsNow(
+		ctx,
+		items.map(({ openBase, customerId }) => ({ kind: input.kind, base: openBase, customerId }))
+	);
+	if (over.length === 0) return over;
 	const owners = [...new Set(items.map((item) => item.customerId))];
-	return askApproval(ctx, {
-		...{ kind: 'write-off-small-balances', input },
+	await askApproval(ctx, {
+		...{ kind: 'write-off-small-balances', input, over },
 		about: {
 			code: 'write-off',
 			sums: sumsOf(items),
@@ -99,8 +99,9 @@ async function askFirst(
 			note: input.note
 		},
 		customerId: owners.length === 1 ? owners[0]! : null,
-		booked: [{ kind: input.kind, base: Math.max(0, ...bases.values()) }]
+		run: (rehearsal) => writeOffSmallBalances.run(rehearsal.as('write-off-small-balances'), input)
 	});
+	return over;
 }
 
 /** What is open of items, by currency. */

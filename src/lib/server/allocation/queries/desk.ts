@@ -1,10 +1,9 @@
 import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm';
 import type { FeePattern } from '../../../core/money/fee-pattern';
 import type { Answer, Habits, KeptAdvice } from '../../../core/3-matching';
-import { limitOf, NO_LIMITS, type Limits, type LimitsOfOne } from '../../../core/4-allocation/over-limits';
+import { NO_LIMITS, type LimitsOfOne, type SumsByKind } from '../../../core/4-allocation/over-limits';
 import { daysBetween } from '../../../core/day/arithmetic';
 import { DIFFERENCE_KINDS, type OpenItem } from '../../../core/model/records';
-import type { Person } from '../../act/person';
 import type { Db } from '../../platform/db/open';
 import {
 	allocation,
@@ -25,6 +24,7 @@ import { openItemsOf } from '../../documents/store/open-items';
 import { asideRuleFor } from '../../receipts/store/aside-rules';
 import { isKnownPayer } from '../../matching/store/is-known-payer';
 import { feePatternOf } from '../../matching/store/seen-fees';
+import { bookedBefore, limitsNow } from '../../reductions/store/over-limits-now';
 import { readSetting } from '../../firm/store/settings';
 import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
 import { baseConverter } from '../../firm/store/to-base';
@@ -79,7 +79,12 @@ export interface DeskFrame {
 	/** What was kept of this payer's money before, as a tariff. */
 	readonly feePattern: FeePattern | null;
 	/** The tolerance in the currency of the money, the limits in base currency. */
-	readonly limits: { readonly tolerance: number | null; readonly mine: LimitsOfOne };
+	readonly limits: {
+		readonly tolerance: number | null;
+		readonly mine: LimitsOfOne;
+		/** What counts already on this account, and today. */
+		readonly before: { readonly customer: SumsByKind; readonly day: SumsByKind };
+	};
 	/** How they pay, as far as it was learned; null where nothing is known. */
 	readonly habits: Habits | null;
 	/** Days after the due day of the last payments, newest first. */
@@ -142,6 +147,8 @@ export async function frameOf(
 	const currency = row?.currency ?? owner!.currency;
 	const owes = owner ? await owedBy(db, owner.id, currency) : 0;
 	const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
+	const mine = await limitsNow(db, who);
+	const before = await bookedBefore(db, mine, { who, today, customers: owner ? [owner.id] : [] });
 	const firm = await readSetting(db, 'firm');
 	const convert = await baseConverter(db, currency, firm?.baseCurrency ?? currency, row?.booked ?? today);
 	return {
@@ -170,7 +177,8 @@ export async function frameOf(
 		suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
 		limits: {
 			tolerance: typeof convert === 'function' ? toleranceIn(limits.tolerance, convert) : null,
-			mine: limitsOf(limits, who)
+			mine,
+			before: { customer: (owner && before.customer.get(owner.id)) ?? {}, day: before.day }
 		},
 		habits: owner ? ((await habitsOf(db, [owner.id])).get(owner.id) ?? null) : null,
 		habit: owner ? await habitOf(owner.id) : [],
@@ -217,13 +225,4 @@ async function versionOf(db: Db, accounts: readonly number[]): Promise<string> {
 		.where(and(inArray(itemState.customerId, [...accounts])))
 		.get();
 	return `${row?.last ?? 0}-${row?.count ?? 0}`;
-}
-
-function limitsOf(limits: Limits, who: Person): LimitsOfOne {
-	const mine: Record<string, number> = {};
-	for (const kind of [...DIFFERENCE_KINDS, 'refund'] as const) {
-		const most = limitOf(limits, who, kind);
-		if (most !== null) mine[kind] = most;
-	}
-	return mine;
 }

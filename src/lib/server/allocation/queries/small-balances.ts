@@ -1,8 +1,9 @@
 import { minor } from '../../../core/money/minor';
 import { and, asc, eq, inArray, lt, lte } from 'drizzle-orm';
-import { limitOf, NO_LIMITS } from '../../../core/4-allocation/over-limits';
+import { NO_LIMITS } from '../../../core/4-allocation/over-limits';
 import { customer, document, item, itemState } from '../../platform/db/schema';
 import { isOpen } from '../../documents/store/is-open';
+import { bookedBefore, limitsNow } from '../../reductions/store/over-limits-now';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
@@ -14,7 +15,7 @@ const BALANCES_SHOWN = 2_000;
  */
 export const lookAtSmallBalances = defineLook(
 	'reader',
-	async (db, query: { upTo: number | null; partPaid: boolean; code?: string | null }, { who }) => {
+	async (db, query: { upTo: number | null; partPaid: boolean; code?: string | null }, { who, today }) => {
 		const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
 		const firm = await readSetting(db, 'firm');
 		const upTo = query.upTo ?? limits.tolerance ?? 100;
@@ -64,10 +65,8 @@ export const lookAtSmallBalances = defineLook(
 			upTo,
 			base: firm?.baseCurrency ?? 'GBP',
 			tolerance: limits.tolerance,
-			mine: {
-				small_difference: limitOf(limits, who, 'small_difference'),
-				bad_debt: limitOf(limits, who, 'bad_debt')
-			}
+			mine: await limitsNow(db, who),
+			before: (await bookedBefore(db, await limitsNow(db, who), { who, today, customers: [] })).day
 		};
 	}
 );

@@ -2,8 +2,9 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { creditLines } from '../../../core/1-open-items/credit-lines';
 import { decisionOf } from '../../../core/4-allocation/claim-life';
-import type { OverLimit } from '../../../core/4-allocation/over-limits';
+import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limits';
 import { CHART } from '../../../core/5-journal/chart';
+import type { OpenItem } from '../../../core/model/records';
 import type { JournalLine } from '../../../core/model/journal';
 import type { Day } from '../../../core/day/day';
 import { minor, type Minor } from '../../../core/money/minor';
@@ -17,8 +18,9 @@ import { changeItems } from '../../documents/store/change-items';
 import { nextNumber } from '../../documents/store/next-number';
 import { itemsById } from '../../documents/store/open-items';
 import { postJournal } from '../../ledger/store/post-journal';
-
-import { askApproval } from '../../allocation/commands/ask-approval';
+import { askApproval } from '../../approvals/store/ask-approval';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
+import { writeReductions } from '../../reductions/store/write-reductions';
 import { issue } from '../../documents/commands/issue-documents';
 import { chosenDayField, noteField, sumField } from '../../act/fields';
 import { defineAct, type ActContext } from '../../act/define-act';
@@ -72,39 +74,54 @@ export const decideClaims = defineAct({
 	}
 });
 
-/** What is written off of all the claims together counts against the limit. */
+/** What is allowed and written off of all the claims together counts against the limits. */
 async function askFirst(ctx: ActContext, input: z.output<typeof decideInput>): Promise<OverLimit[]> {
-	const { tx } = ctx;
-	const lost = input.claims.filter((one) => one.writeOff > 0);
 	const items = new Map(
 		(
 			await itemsById(
-				tx,
-				lost.map((one) => one.itemId)
+				ctx.tx,
+				input.claims.map((one) => one.itemId)
 			)
 		).map((item) => [item.id, item])
 	);
-	const known = lost.flatMap((one) => {
+	const known = input.claims.flatMap((one) => {
 		const item = items.get(one.itemId);
-		return item && item.version === one.version && one.writeOff <= item.open
-			? [{ item, writeOff: one.writeOff }]
+		return item && item.version === one.version && one.allow + one.billBack + one.writeOff <= item.open
+			? [{ ...one, item }]
 			: [];
 	});
 	// What is wrong about one is refused, and not asked about.
-	if (known.length < lost.length) return [];
-	const sums = known.map(({ item: { number, currency }, writeOff }) => ({
-		...{ amount: writeOff, currency, number }
-	}));
+	if (known.length < input.claims.length) return [];
+	const over = await overLimitsNow(ctx, known.flatMap(reductionsOfDecision));
+	if (over.length === 0) return over;
+	const sums = (part: 'allow' | 'writeOff') =>
+		known.flatMap(({ item: { number, currency }, [part]: amount }) =>
+			amount > 0 ? [{ amount, currency, number }] : []
+		);
 	const owners = [...new Set(known.map(({ item }) => item.customerId))];
-	return askApproval(ctx, {
-		...{ kind: 'decide-claims', input },
-		about: { code: 'write-off-claims', sums, note: input.note },
+	await askApproval(ctx, {
+		...{ kind: 'decide-claims', input, over },
+		about: {
+			code: 'decide-claims',
+			...{ allowed: sums('allow'), writtenOff: sums('writeOff'), note: input.note }
+		},
 		customerId: owners.length === 1 ? owners[0]! : null,
-		booked: known.map(({ item, writeOff }) => ({
-			kind: 'bad_debt',
-			base: proportion(item.openBase, writeOff, item.open)
-		}))
+		run: (rehearsal) => decideClaims.run(rehearsal.as('decide-claims'), input)
 	});
+	return over;
+}
+
+/** What a decision takes off the account; billed back, it stays there. */
+function reductionsOfDecision({
+	item: { open, openBase, customerId },
+	allow,
+	writeOff
+}: Decision & { readonly item: OpenItem }): Reduction[] {
+	const base = (part: Minor) => proportion(openBase, part, open);
+	return [
+		{ kind: 'claim_allowed', base: base(allow), customerId },
+		{ kind: 'bad_debt', base: base(writeOff), customerId }
+	];
 }
 
 async function decide(
@@ -154,6 +171,11 @@ async function decide(
 		version++;
 	}
 	if (one.allow > 0) {
+		await writeReductions(
+			ctx,
+			actId,
+			reductionsOfDecision({ ...one, item: now }).filter(({ kind }) => kind === 'claim_allowed')
+		);
 		const noteItem = await issueNote(ctx, found.claim.fromItemId, one.allow, number, date);
 		await postAllocation(ctx.part('allocate-receipt'), {
 			...{ receiptId: null, receiptVersion: null, customerId, date },
@@ -165,15 +187,19 @@ async function decide(
 		version++;
 	}
 	if (one.writeOff > 0)
-		await postAllocation(ctx.part('allocate-receipt'), {
-			...{ receiptId: null, receiptVersion: null, customerId, date },
-			lines: [
-				{
-					...{ itemId: one.itemId, version, cash: 0 },
-					differences: [{ kind: 'bad_debt', amount: one.writeOff }]
-				}
-			]
-		});
+		await postAllocation(
+			ctx.part('allocate-receipt'),
+			{
+				...{ receiptId: null, receiptVersion: null, customerId, date },
+				lines: [
+					{
+						...{ itemId: one.itemId, version, cash: 0 },
+						differences: [{ kind: 'bad_debt', amount: one.writeOff }]
+					}
+				]
+			},
+			{ within: 'checked' }
+		);
 	if (sum === now.open) await moveClaim(tx, found.claim, decisionOf(one));
 }
 
@@ -229,6 +255,7 @@ async function issueNote(
 	const { documentIds } = await issue(ctx, [
 		{
 			kind: 'credit_note',
+			creditNoteKind: 'other',
 			number: await nextNumber(tx, 'credit_note'),
 			...{ customerId: head.customerId, issued: date, currency: head.currency, text },
 			lines: creditLines(

@@ -1,18 +1,26 @@
 import { eq, inArray } from 'drizzle-orm';
+import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limits';
+import { groupBy } from '../../../core/group-by';
 import type { DocumentRow } from '../../../core/1-open-items/document-row';
 import { nameKey } from '../../../core/text/name-key';
 import { addDays } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
-import { minor, ZERO } from '../../../core/money/minor';
+import { sumOf } from '../../../core/money/add';
+import { minor, ZERO, type Minor } from '../../../core/money/minor';
 import { toDecimal } from '../../../core/money/to-decimal';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
-import type { Reader } from '../../platform/db/open';
+import type { Reader, Tx } from '../../platform/db/open';
 import { customer, customerName, document } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import type { BroughtIn, Fate, Preview } from '../../customers/commands/bring-in-customers';
 import { issue, type NewDocument } from './issue-documents';
-import { defineAct, madeHere } from '../../act/define-act';
+import { askApproval, overLimitProblems } from '../../approvals/store/ask-approval';
+import { baseCurrencyOr } from '../../firm/store/settings';
+import { converter } from '../../receipts/commands/accounting-day';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
+import { writeReductions } from '../../reductions/store/write-reductions';
+import { defineAct, madeHere, type ActContext } from '../../act/define-act';
 
 type Owner = Pick<
 	typeof customer.$inferSelect,
@@ -60,15 +68,25 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
 	};
 }
 
+/** Credit notes that wait for a supervisor, at most: more are brought in by one. */
+const MOST_WAITING = 2_000;
+
+export interface DocumentsBroughtIn extends BroughtIn {
+	/** Credit notes among them that wait for a supervisor, and what they are beyond. */
+	readonly waiting: number;
+	readonly waits: readonly OverLimit[];
+}
+
 /**
  * Adds the documents of a table that are not in the books yet; one that differs, or has no customer, stops all of it. What was
- * settled before they came here is booked against opening balances.
+ * settled before they came here is booked against opening balances. Credit notes count against the person's limits: beyond
+ * them all credit notes of the table wait for a supervisor, and the rest comes in.
  */
 export const bringInDocuments = defineAct({
 	kind: 'bring-in-documents',
 	role: 'clerk',
 	input: madeHere<readonly DocumentRow[]>(),
-	run: async (ctx, rows): Promise<BroughtIn> => {
+	run: async (ctx, rows): Promise<DocumentsBroughtIn> => {
 		const { tx } = ctx;
 		const preview = await previewDocuments(tx, rows);
 		const problems: Problem[] = [...preview.problems];
@@ -78,16 +96,64 @@ export const bringInDocuments = defineAct({
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 		const owners = await ownersOf(tx, rows);
 		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
-		const brought = { added: fresh.length, skipped: rows.length - fresh.length };
+		const skipped = rows.length - fresh.length;
+		const credits = fresh.filter((row) => row.kind === 'credit_note');
+		const booked = await reductionsOfRows(tx, credits, (row) => owners(row)!.id);
+		const waits = await overLimitsNow(ctx, booked);
+		const now = waits.length > 0 ? fresh.filter((row) => row.kind !== 'credit_note') : fresh;
+		const waiting = fresh.length - now.length;
+		const brought = { added: now.length, skipped, waiting, waits };
 		if (fresh.length === 0) return ctx.unchanged(brought);
-		await ctx.record({ summary: brought });
-		await issue(
-			ctx,
-			fresh.map((row) => asNew(row, owners(row)!))
-		);
+		if (now.length > 0) {
+			const actId = await ctx.record({ summary: { added: now.length, skipped } });
+			await issue(
+				ctx,
+				now.map((row) => asNew(row, owners(row)!))
+			);
+			if (waiting === 0) await writeReductions(ctx, actId, booked);
+		}
+		if (waiting > 0) await askForCredits(now.length > 0 ? ctx.part('ask-approval') : ctx, credits, waits);
 		return brought;
 	}
 });
+
+async function askForCredits(
+	ctx: ActContext,
+	credits: readonly DocumentRow[],
+	over: readonly OverLimit[]
+): Promise<void> {
+	if (credits.length > MOST_WAITING)
+		throw new DomainError(...overLimitProblems(over, await baseCurrencyOr(ctx.tx, credits[0]!.currency)), {
+			code: 'too-many-to-ask',
+			count: credits.length,
+			most: MOST_WAITING
+		});
+	const sums = [...groupBy(credits, (row) => row.currency)].map(([currency, rows]) => ({
+		...{ currency, amount: sumOf(rows, (row) => row.open) }
+	}));
+	await askApproval(ctx, {
+		...{ kind: 'bring-in-documents', input: credits, over, customerId: null },
+		about: { code: 'bring-in-credits', count: credits.length, sums },
+		run: (rehearsal) => bringInDocuments.run(rehearsal.as('bring-in-documents'), credits)
+	});
+}
+
+/** What credit notes take off accounts: what is left of them. */
+async function reductionsOfRows(
+	tx: Tx,
+	credits: readonly DocumentRow[],
+	ownerOf: (row: DocumentRow) => number
+): Promise<Reduction[]> {
+	const converters = new Map<string, (amount: Minor) => Minor>();
+	const booked: Reduction[] = [];
+	for (const row of credits) {
+		const key = `${row.currency} ${row.issued}`;
+		const toBase = converters.get(key) ?? (await converter(tx, row.currency, row.issued));
+		converters.set(key, toBase);
+		booked.push({ kind: 'credit_other', base: toBase(row.open), customerId: ownerOf(row) });
+	}
+	return booked;
+}
 
 /** Finds the customer of a document: by its code, else by a name that only one customer has. */
 async function ownersOf(

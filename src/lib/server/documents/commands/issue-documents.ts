@@ -4,7 +4,7 @@ import { CHART } from '../../../core/5-journal/chart';
 import { journalOfDocument } from '../../../core/5-journal/journal-of-document';
 import type { Day } from '../../../core/day/day';
 import type { JournalLine } from '../../../core/model/journal';
-import type { DocumentKind } from '../../../core/model/records';
+import type { CreditNoteKind, DocumentKind } from '../../../core/model/records';
 import { sumOf } from '../../../core/money/add';
 import { minor, type Minor } from '../../../core/money/minor';
 import { proportion } from '../../../core/money/proportion';
@@ -26,6 +26,8 @@ import { defineAct, madeHere, type ActContext } from '../../act/define-act';
 
 export interface NewDocument {
 	readonly kind: DocumentKind;
+	/** What a credit note is given for. */
+	readonly creditNoteKind?: CreditNoteKind | null;
 	readonly number: string;
 	readonly customerId: number;
 	readonly issued: Day;
@@ -93,6 +95,7 @@ export async function issue(
 	const documents = input.map(
 		({ lines: _lines, instalments: _instalments, settledBefore: _settled, ...head }, i) => ({
 			...head,
+			creditNoteKind: head.kind === 'credit_note' ? (head.creditNoteKind ?? 'other') : null,
 			id: first + i,
 			actId: actIds[i]!,
 			numberKey: referenceKey(head.number),

@@ -1,3 +1,4 @@
+import { takesTwo } from '../../approvals/store/takes-two';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { accountNumberField, amountField, currencyField } from '../../act/fields';
@@ -25,21 +26,26 @@ export const bankAccountInput = z.object({
 });
 
 /** Adds a bank account of the firm, with a ledger account of its own. */
-export const addBankAccount = defineAct({
-	kind: 'add-bank-account',
-	role: 'supervisor',
-	input: bankAccountInput,
-	run: async (ctx, input) => {
-		const { tx } = ctx;
-		const same = await tx.select().from(bankAccount).where(eq(bankAccount.number, input.number)).get();
-		if (same) throw new DomainError({ code: 'number-taken', number: input.number });
-		const ledger = await tx.select().from(ledgerAccount).where(eq(ledgerAccount.code, input.ledger)).get();
-		if (ledger) throw new DomainError({ code: 'number-taken', number: `${ledger.code} (${ledger.name})` });
-		await tx.insert(ledgerAccount).values({ code: input.ledger, name: input.name });
-		await tx.insert(bankAccount).values({ ...input, bic: input.bic || null, kind: 'current' });
-		await ctx.record({
-			summary: { name: input.name, number: input.number },
-			facts: input
-		});
-	}
-});
+export const addBankAccount = takesTwo(
+	defineAct({
+		kind: 'add-bank-account',
+		role: 'supervisor',
+		input: bankAccountInput,
+		run: async (ctx, input) => {
+			const { tx } = ctx;
+			const same = await tx.select().from(bankAccount).where(eq(bankAccount.number, input.number)).get();
+			if (same) throw new DomainError({ code: 'number-taken', number: input.number });
+			const ledger = await tx.select().from(ledgerAccount).where(eq(ledgerAccount.code, input.ledger)).get();
+			if (ledger) throw new DomainError({ code: 'number-taken', number: `${ledger.code} (${ledger.name})` });
+			await tx.insert(ledgerAccount).values({ code: input.ledger, name: input.name });
+			await tx.insert(bankAccount).values({ ...input, bic: input.bic || null, kind: 'current' });
+			await ctx.record({
+				summary: { name: input.name, number: input.number },
+				facts: input
+			});
+		}
+	}),
+	(_, { name, number, bankName, currency }) => ({
+		...{ code: 'add-bank-account', name, number, bank: bankName, currency }
+	})
+);

@@ -2,7 +2,9 @@ import { beforeEach, describe, expect, it, test } from 'vitest';
 import { day } from '../../../core/day/day';
 import { BRITISH } from '../../../words/conventions';
 import { perform } from '../../act/perform';
-import { addPerson, changeRole, nobodyYet } from '../../people/commands/people';
+import { NO_LIMITS_OF_ONE } from '../../../core/4-allocation/over-limits';
+import { APPLICATION } from '../../act/person';
+import { addPerson, addPersonWithPassword, changeRole, nobodyYet } from '../../people/commands/people';
 import { lookAtPeople } from '../../people/queries/people';
 import { openBooks, type Books } from '../../platform/db/open';
 import { as, CLERK, done, READER, SUPERVISOR, testBooks, TODAY } from '../../testing';
@@ -66,15 +68,15 @@ describe('the people', () => {
 	const wren = {
 		name: 'Wren',
 		email: 'Wren@Firm.example',
-		password: 'salt glaze at dawn',
 		role: 'clerk' as const
 	};
+	const ready = { ...wren, email: 'wren@firm.example', passwordHash: 'made up' };
 
 	it('are let in once by their address, whatever its case, and listed', async () => {
 		await done(books, addPerson, wren, SUPERVISOR);
 		const again = await perform(books, addPerson, { ...wren, email: 'wren@firm.EXAMPLE' }, as(SUPERVISOR));
 		expect(again).toMatchObject({ ok: false, problems: [{ code: 'field', field: 'email' }] });
-		const { people, records } = await lookAtPeople(books.db, null, viewer);
+		const { people, records } = await lookAtPeople(books.db, new Date(), viewer);
 		expect(people.map(({ name, email, role, active }) => [name, email, role, active])).toEqual([
 			['Wren', 'wren@firm.example', 'clerk', true]
 		]);
@@ -84,7 +86,6 @@ describe('the people', () => {
 	test.each([
 		[{ name: '' }, 'name'],
 		[{ email: 'wren' }, 'email'],
-		[{ password: 'short' }, 'password'],
 		[{ role: 'owner' }, 'role']
 	])('are refused with %o, at the field', async (wrong, field) => {
 		const result = await perform(books, addPerson, { ...wren, ...wrong } as never, as(SUPERVISOR));
@@ -92,27 +93,27 @@ describe('the people', () => {
 	});
 
 	it('change their roles, but for the last supervisor, and none but a supervisor changes them', async () => {
-		const { id } = await done(books, addPerson, { ...wren, role: 'supervisor' }, SUPERVISOR);
-		expect(codes(await perform(books, changeRole, { id, role: 'clerk' }, as(SUPERVISOR)))).toEqual([
+		const { id } = await done(books, addPersonWithPassword, { ...ready, role: 'supervisor' }, APPLICATION);
+		expect(codes(await perform(books, changeRole, { id, role: 'clerk' }, as(APPLICATION)))).toEqual([
 			'last-supervisor'
 		]);
-		expect(codes(await perform(books, changeRole, { id, role: 'none' }, as(SUPERVISOR)))).toEqual([
+		expect(codes(await perform(books, changeRole, { id, role: 'none' }, as(APPLICATION)))).toEqual([
 			'last-supervisor'
 		]);
 		const other = await done(
 			books,
-			addPerson,
-			{ ...wren, email: 'h@firm.example', role: 'supervisor' },
-			SUPERVISOR
+			addPersonWithPassword,
+			{ ...ready, email: 'h@firm.example', role: 'supervisor' },
+			APPLICATION
 		);
-		await done(books, changeRole, { id, role: 'none' }, SUPERVISOR);
+		await done(books, changeRole, { id, role: 'none' }, APPLICATION);
 		expect(codes(await perform(books, changeRole, { id: other.id, role: 'reader' }, as(CLERK)))).toEqual([
 			'not-allowed'
 		]);
-		expect(codes(await perform(books, changeRole, { id: 'nobody', role: 'reader' }, as(SUPERVISOR)))).toEqual(
-			['not-found']
-		);
-		const { people } = await lookAtPeople(books.db, null, viewer);
+		expect(
+			codes(await perform(books, changeRole, { id: 'nobody', role: 'reader' }, as(APPLICATION)))
+		).toEqual(['not-found']);
+		const { people } = await lookAtPeople(books.db, new Date(), viewer);
 		expect(people.map(({ active }) => active).sort()).toEqual([false, true]);
 	});
 });
@@ -136,11 +137,20 @@ describe('the settings', () => {
 	it('hold limits by role and person', async () => {
 		const limits = {
 			tolerance: 500,
-			byRole: { clerk: { refund: 100 }, supervisor: {} },
-			byPerson: { u1: { claim: 7 } }
+			byRole: {
+				clerk: { act: { refund: 100 }, customer: { all: 500 }, day: {} },
+				supervisor: NO_LIMITS_OF_ONE
+			},
+			byPerson: { u1: { act: { claim: 7 }, customer: {}, day: {} } }
 		};
 		await done(books, setLimits, limits, SUPERVISOR);
 		expect((await lookAtSettings(books.db, null, viewer)).limits).toEqual(limits);
+		// Those of earlier versions were of one posting alone.
+		const earlier = { tolerance: 5, byRole: { clerk: { refund: 1 }, supervisor: {} }, byPerson: {} };
+		await done(books, setLimits, earlier, SUPERVISOR);
+		expect((await readSetting(books.db, 'limits'))!.byRole.clerk).toEqual({
+			...{ act: { refund: 1 }, customer: {}, day: {} }
+		});
 		const below = { ...limits, tolerance: -1 };
 		expect(codes(await perform(books, setLimits, below, as(SUPERVISOR)))).toEqual(['field']);
 	});
@@ -190,8 +200,7 @@ describe('new books', () => {
 		person: {
 			name: 'Petra',
 			email: 'petra@kilns.example',
-			password: 'salt glaze at dawn',
-			role: 'supervisor' as const
+			passwordHash: 'made up'
 		},
 		firm: {
 			firm: {
@@ -222,7 +231,7 @@ describe('new books', () => {
 		await done(fresh, openNewBooks, given, SUPERVISOR);
 		expect(await nobodyYet(fresh.db)).toBe(false);
 		expect(await readSetting(fresh.db, 'conventions')).toEqual(given.conventions);
-		expect((await readSetting(fresh.db, 'limits'))!.byRole.clerk.claim).toBeGreaterThan(0);
+		expect((await readSetting(fresh.db, 'limits'))!.byRole.clerk.act.claim).toBeGreaterThan(0);
 		expect(codes(await perform(fresh, openNewBooks, given, as(SUPERVISOR)))).toEqual(['not-allowed']);
 		await fresh.close();
 	});

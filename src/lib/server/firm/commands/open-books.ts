@@ -1,7 +1,8 @@
 import type { z } from 'zod';
 import { usualLimits } from '../../../core/4-allocation/usual-limits';
 import { DomainError } from '../../act/domain-error';
-import { addPerson, nobodyYet, type PersonInput } from '../../people/commands/people';
+import { addPersonWithPassword, nobodyYet } from '../../people/commands/people';
+import type { NewPerson } from '../../people/store/insert-person';
 import { defineAct, madeHere } from '../../act/define-act';
 import type { CONVENTIONS_SHAPE } from '../store/settings';
 import { setConventions } from './set-conventions';
@@ -12,7 +13,7 @@ export const openNewBooks = defineAct({
 	kind: 'open-books',
 	role: 'supervisor',
 	input: madeHere<{
-		readonly person: PersonInput;
+		readonly person: Omit<NewPerson, 'role'> & { readonly passwordHash: string };
 		readonly firm: FirmSetUp;
 		readonly conventions: z.input<typeof CONVENTIONS_SHAPE>;
 	}>(),
@@ -20,7 +21,7 @@ export const openNewBooks = defineAct({
 		if (!(await nobodyYet(ctx.tx)))
 			throw new DomainError({ code: 'not-allowed', role: 'nobody', needs: 'supervisor' });
 		const actId = await ctx.record({ summary: { firm: firm.firm.name } });
-		await ctx.run(addPerson, { ...person, role: 'supervisor' });
+		await ctx.run(addPersonWithPassword, { ...person, role: 'supervisor' });
 		await ctx.run(setUpFirm, { limits: usualLimits(firm.firm.baseCurrency), ...firm });
 		await ctx.run(setConventions, conventions);
 		return { actId };

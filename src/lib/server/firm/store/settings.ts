@@ -1,12 +1,19 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
-import { DIFFERENCE_KINDS } from '../../../core/model/records';
+import { LIMITED_KINDS, type LimitsOfOne } from '../../../core/4-allocation/over-limits';
+import { MOST_AMOUNT } from '../../../core/money/minor';
 import type { Reader, Tx } from '../../platform/db/types';
 import { PerTransaction } from '../../platform/db/per-transaction';
 import { setting } from '../../platform/db/schema';
 
-const LIMITS = z.partialRecord(z.enum([...DIFFERENCE_KINDS, 'refund']), z.number().int().min(0));
+const SUMS = z.partialRecord(z.enum([...LIMITED_KINDS, 'all']), z.number().int().min(0).max(MOST_AMOUNT));
+
+/** Limits of a role or person; earlier versions had those of one act alone. */
+const LIMITS = z.union([
+	z.strictObject({ act: SUMS, customer: SUMS, day: SUMS }),
+	SUMS.transform((act): LimitsOfOne => ({ act, customer: {}, day: {} }))
+]);
 
 export const LIMITS_SHAPE = z.object({
 	/** The most that may be called a small difference; null for no such bound. */
@@ -69,6 +76,11 @@ export async function readSetting<K extends SettingKey>(db: Reader, key: K): Pro
 		return row?.value ?? null;
 	});
 	return text === null ? null : (SHAPES[key].parse(JSON.parse(text)) as Setting<K>);
+}
+
+/** The firm's base currency; another where it is not set up yet. */
+export async function baseCurrencyOr(db: Reader, otherwise: string): Promise<string> {
+	return (await readSetting(db, 'firm'))?.baseCurrency ?? otherwise;
 }
 
 export async function writeSetting<K extends SettingKey>(tx: Tx, key: K, value: Setting<K>): Promise<void> {

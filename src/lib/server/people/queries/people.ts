@@ -1,14 +1,34 @@
-import { asc, desc, isNull } from 'drizzle-orm';
-import { act, user } from '../../platform/db/schema';
+import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
+import { act, credential, signInCode, user } from '../../platform/db/schema';
 import { saidOf } from '../../act/said';
 import { defineLook } from '../../act/define-look';
 
 /** Who may sign in, and the newest records of who did what. */
-export const lookAtPeople = defineLook('supervisor', async (db, _: null) => ({
+export const lookAtPeople = defineLook('supervisor', async (db, now: Date, { who }) => ({
 	people: await db
-		.select({ id: user.id, name: user.name, email: user.email, role: user.role, active: user.active })
+		.select({
+			id: user.id,
+			name: user.name,
+			email: user.email,
+			role: user.role,
+			active: user.active,
+			hasPassword: sql<boolean>`${credential.id} is not null`.mapWith(Boolean)
+		})
 		.from(user)
+		.leftJoin(credential, eq(credential.userId, user.id))
 		.orderBy(asc(user.name)),
+	/** Codes that are good still; the text only of those that whoever looks made. */
+	codes: await db
+		.select({
+			id: signInCode.id,
+			userId: signInCode.userId,
+			expiresAt: signInCode.expiresAt,
+			madeBy: act.userName,
+			mine: sql<boolean>`${act.userId} = ${who.id}`.mapWith(Boolean)
+		})
+		.from(signInCode)
+		.innerJoin(act, eq(act.id, signInCode.actId))
+		.where(and(isNull(signInCode.endedAt), gt(signInCode.expiresAt, now))),
 	records: (await db.select().from(act).where(isNull(act.parentId)).orderBy(desc(act.id)).limit(100)).map(
 		(row) => ({ id: row.id, at: row.at, who: row.userName, said: saidOf(row) })
 	)

@@ -1,3 +1,4 @@
+import { takesTwo } from '../../approvals/store/takes-two';
 import { z } from 'zod';
 import { addDays } from '../../../core/day/arithmetic';
 import { shortDay } from '../../../words';
@@ -38,22 +39,25 @@ export const unlockInput = z.object({
 });
 
 /** Opens the books again from a day on, for a reason that stands in the record. */
-export const unlockPeriod = defineAct({
-	kind: 'unlock-period',
-	role: 'supervisor',
-	input: unlockInput,
-	run: async (ctx, input) => {
-		const { tx } = ctx;
-		const locked = await readSetting(tx, 'lockedThrough');
-		if (!locked || input.from > locked) refuse(`${shortDay(input.from)} is open already.`);
-		const before = addDays(input.from, -1);
-		await writeSetting(tx, 'lockedThrough', before);
-		await ctx.record({
-			summary: input,
-			facts: { ...input, before: locked }
-		});
-	}
-});
+export const unlockPeriod = takesTwo(
+	defineAct({
+		kind: 'unlock-period',
+		role: 'supervisor',
+		input: unlockInput,
+		run: async (ctx, input) => {
+			const { tx } = ctx;
+			const locked = await readSetting(tx, 'lockedThrough');
+			if (!locked || input.from > locked) refuse(`${shortDay(input.from)} is open already.`);
+			const before = addDays(input.from, -1);
+			await writeSetting(tx, 'lockedThrough', before);
+			await ctx.record({
+				summary: input,
+				facts: { ...input, before: locked }
+			});
+		}
+	}),
+	(_, { from, reason }) => ({ code: 'unlock-period', from, reason })
+);
 
 function refuse(message: string): never {
 	throw new DomainError({ code: 'field', field: 'day', message });

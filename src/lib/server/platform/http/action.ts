@@ -1,6 +1,7 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { z } from 'zod';
 import type { ActKind } from '../../../core/model/act-facts';
+import { TWO_PERSON_ACTS } from '../../../core/model/approval';
 import { err, ok, type Result } from '../../../core/result';
 import { cleanLine, cleanTexts } from '../../../core/text/clean-text';
 import type { Act, CallContext } from '../../act/define-act';
@@ -30,6 +31,8 @@ export interface ActionOptions<Given, Output> {
 	) => Result<Given> | Promise<Result<Given>>;
 	/** What follows when it is done: a redirect, a letter sent on its way. */
 	readonly then?: (output: Output, event: RequestEvent) => void | Promise<void>;
+	/** Whether the password is asked for again before it is done; it is for what takes two people. */
+	readonly confirm?: (fields: unknown, event: RequestEvent) => boolean | Promise<boolean>;
 	/** The most bytes that the form may have. */
 	readonly most?: number;
 }
@@ -47,6 +50,9 @@ export function action<K extends ActKind, Given, Input, Output>(
 		if (!read.ok) return refuse(read.problems);
 		const { app, who } = event.locals;
 		const { fields, form, key } = read.value;
+		const asksAgain = options.confirm ? await options.confirm(fields, event) : takesTwoPeople(act.kind);
+		if (asksAgain && !app.confirmations.has(event.locals.sessionId ?? '', Date.now()))
+			return refuse([{ code: 'confirm-yourself' }]);
 		const ctx = await app.context(who!, key, options.prepare && !hasFiles(form) ? fields : undefined);
 		const before = await performedBefore(app.books, act, ctx);
 		const given: Result<Given | null> = before
@@ -60,6 +66,10 @@ export function action<K extends ActKind, Given, Input, Output>(
 		await options.then?.(result.value, event);
 		return answered(act, result.value);
 	};
+}
+
+function takesTwoPeople(kind: ActKind): boolean {
+	return (TWO_PERSON_ACTS as readonly ActKind[]).includes(kind);
 }
 
 function answered<K extends ActKind, Given, Input, Output>(

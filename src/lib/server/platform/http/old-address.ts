@@ -10,7 +10,8 @@ const PAGES_WITH_OLD_FIELDS = /^\/(money-in|open-items\/new)(\/|$)/;
 
 /** Pages that had another name. */
 const OLD_PATHS: readonly (readonly [string, string])[] = [
-	['/odd-pennies/asked', '/odd-pennies/approvals'],
+	['/odd-pennies/asked', '/books/approvals'],
+	['/odd-pennies/approvals', '/books/approvals'],
 	['/odd-pennies/remainders', '/odd-pennies/small-balances'],
 	['/odd-pennies/lost', '/odd-pennies/deduction-analysis'],
 	['/money-in/again', '/money-in/reallocate'],

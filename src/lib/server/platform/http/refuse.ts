@@ -5,6 +5,8 @@ import { DomainError } from '../../act/domain-error';
 
 const STATUS: Partial<Record<Problem['code'], number>> = {
 	'not-allowed': 403,
+	'confirm-yourself': 403,
+	'own-request': 403,
 	'not-signed-in': 401,
 	'not-found': 404,
 	'receipt-taken': 409,

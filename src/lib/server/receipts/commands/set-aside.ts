@@ -1,11 +1,15 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
+import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limits';
 import { journalOfSetAside } from '../../../core/5-journal/journal-of-set-aside';
 import { ledgerAccount } from '../../platform/db/schema';
 import { postJournal } from '../../ledger/store/post-journal';
 import { rememberAside } from '../store/aside-rules';
 import { whereMoneyLies } from '../store/where-money-lies';
 import { defineAct } from '../../act/define-act';
+import { askApproval } from '../../approvals/store/ask-approval';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
+import { writeReductions } from '../../reductions/store/write-reductions';
 import { moneyOf } from './accounting-day';
 import { moveReceipt } from '../store/receipt-states';
 import { DomainError } from '../../act/domain-error';
@@ -19,12 +23,22 @@ export const setAsideInput = z.object({
 	remember: z.boolean().default(false)
 });
 
-/** Books money that is not a customer's (either direction) on a ledger account. */
+export interface SetAside {
+	/** Null where it waits for a supervisor. */
+	readonly actId: number | null;
+	/** What is beyond the person's limits. */
+	readonly waits: readonly OverLimit[];
+}
+
+/**
+ * Books money that is not a customer's (either direction) on a ledger account. Money that came in counts against the person's
+ * limits: beyond them the receipt waits for a supervisor.
+ */
 export const setAside = defineAct({
 	kind: 'set-aside',
 	role: 'clerk',
 	input: setAsideInput,
-	run: async (ctx, input): Promise<{ actId: number }> => {
+	run: async (ctx, input): Promise<SetAside> => {
 		const { tx } = ctx;
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const target = await tx
@@ -36,6 +50,18 @@ export const setAside = defineAct({
 		const lies = whereMoneyLies(row, state);
 		const { date, base } = await moneyOf(tx, row, state, ctx.today);
 		const amount = row.amount;
+		const booked: Reduction[] = amount > 0 ? [{ kind: 'set_aside', base, customerId: null }] : [];
+		const waits = await overLimitsNow(ctx, booked);
+		if (waits.length > 0) {
+			const sum = { amount, currency: row.currency };
+			const asked = await askApproval(ctx, {
+				...{ kind: 'set-aside', input, over: waits, customerId: null, receiptId: row.id },
+				about: { code: 'set-aside', sum, payer: row.payerName, account: target.name },
+				run: (rehearsal) => setAside.run(rehearsal.as('set-aside'), input)
+			});
+			await moveReceipt(tx, { id: row.id, state: state.state }, 'ask', asked, { heldBecause: null });
+			return { actId: null, waits };
+		}
 		const actId = await ctx.record({
 			date,
 			summary: { amount, currency: row.currency, account: target.name },
@@ -52,6 +78,7 @@ export const setAside = defineAct({
 			bankEntryId: lies.bankEntryId
 		};
 		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
-		return { actId };
+		await writeReductions(ctx, actId, booked);
+		return { actId, waits };
 	}
 });

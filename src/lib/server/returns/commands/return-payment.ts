@@ -30,6 +30,7 @@ import type { JournalLine } from '../../../core/model/journal';
 import type { NumberedPosting } from '../../../core/model/posting';
 import { numbered } from '../../allocation/store/number-posting';
 import { writeUndoing } from '../../allocation/store/write-undoing';
+import { undoSomeReductions } from '../../reductions/store/write-reductions';
 import { writePosting } from '../../allocation/store/write-posting';
 import { chosenDate, converter } from '../../receipts/commands/accounting-day';
 import { defineAct } from '../../act/define-act';
@@ -169,6 +170,23 @@ async function refuseSettledClaims(
 			});
 }
 
+/** Deductions that go back count no more. */
+async function reductionsBack(tx: Tx, differences: readonly (typeof difference.$inferSelect)[]) {
+	const owners = await tx
+		.select({ id: item.id, customerId: item.customerId })
+		.from(item)
+		.where(
+			inArray(
+				item.id,
+				differences.map((one) => one.itemId)
+			)
+		);
+	const byItem = new Map(owners.map((row) => [row.id, row.customerId]));
+	return differences.flatMap(({ actId, kind, base, itemId }) =>
+		kind === 'settled_before' ? [] : [{ actId, kind, base, customerId: byItem.get(itemId)! }]
+	);
+}
+
 /** The claims that were split off by the differences that go back. */
 async function claimsBack(
 	tx: Tx,
@@ -223,6 +241,7 @@ async function writeBack(
 		differences: differences.map(({ id, kind, itemId }) => ({ id, kind, itemId }))
 	});
 	const { actId, date, receiptId } = at;
+	await undoSomeReductions(tx, actId, await reductionsBack(tx, differences));
 	const undoings = await writeUndoing(
 		tx,
 		{ actId, date },

@@ -1,6 +1,7 @@
 import { eq, inArray } from 'drizzle-orm';
 import { journalOfPosting } from '../../../core/5-journal/journal-of-posting';
 import { reverseJournal } from '../../../core/5-journal/reverse-journal';
+import { reductionsOf } from '../../../core/4-allocation/reductions-of';
 import { CHART } from '../../../core/5-journal/chart';
 import type { Day } from '../../../core/day/day';
 import type { Allocation, Difference } from '../../../core/model/posting';
@@ -27,6 +28,7 @@ import { journalOf } from '../../ledger/store/journal-of';
 import { postJournal } from '../../ledger/store/post-journal';
 import { returnedPayments } from '../store/returned-payments';
 import { numberPosting } from '../../allocation/store/number-posting';
+import { writeReductions } from '../../reductions/store/write-reductions';
 import { writePosting } from '../../allocation/store/write-posting';
 import { accountingDate } from '../../receipts/commands/accounting-day';
 import { issue } from '../../documents/commands/issue-documents';
@@ -94,6 +96,7 @@ export const undoReturn = defineAct({
 			{ actId, date, receiptId: made.receiptId },
 			{ ...posting, receiptAdjustments: [] }
 		);
+		await writeReductions(ctx, actId, reductionsOf({ ...posting, receiptAdjustments: [] }));
 		await tx.insert(receiptAdjustment).values({
 			...{ id: posting.receiptAdjustments[0]!.id, actId, date, kind: 'returned' },
 			...{ receiptId: made.receiptId, customerId: made.customerId },

@@ -1,9 +1,22 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { OverLimit } from '../../../../core/4-allocation/over-limits';
+import { APPROVAL_KINDS } from '../../../../core/model/approval';
 import { act } from './acts';
 import { customer } from './firm';
 import { receipt } from './receipts';
 
-/** What somebody wants to post beyond their limit: a supervisor answers it. */
+/** A line of a journal that is not posted yet. */
+export interface PostedLine {
+	readonly account: string;
+	readonly name: string | null;
+	readonly code: string | null;
+	readonly customer: string | null;
+	readonly currency: string;
+	/** Minor units; debit above nought. */
+	readonly amount: number;
+}
+
+/** What somebody wants to do beyond their limits, or what takes two people: a supervisor answers it. */
 export const approval = sqliteTable(
 	'approval',
 	{
@@ -12,21 +25,13 @@ export const approval = sqliteTable(
 			.primaryKey()
 			.references(() => act.id),
 		/** The act that was asked for, the last two as earlier versions called them, and its input as JSON. */
-		kind: text('kind', {
-			enum: [
-				'allocate-receipt',
-				'decide-claims',
-				'write-off-small-balances',
-				'decide-claim',
-				'write-off-remainders'
-			]
-		}).notNull(),
+		kind: text('kind', { enum: [...APPROVAL_KINDS, 'decide-claim', 'write-off-remainders'] }).notNull(),
 		input: text('input').notNull(),
 		/** Which limits it is beyond, as JSON; sums in base currency. */
-		over: text('over', { mode: 'json' })
-			.$type<readonly { kind: string; amount: number; most: number }[]>()
-			.notNull(),
+		over: text('over', { mode: 'json' }).$type<readonly OverLimit[]>().notNull(),
 		about: text('about').notNull(),
+		/** What agreeing would post, as JSON; empty where it posts nothing, null in books of earlier versions. */
+		shows: text('shows', { mode: 'json' }).$type<readonly PostedLine[]>(),
 		/** The account, where it is about one alone. */
 		customerId: integer('customer_id').references(() => customer.id),
 		/** The receipt that waits for it, where it is one. */

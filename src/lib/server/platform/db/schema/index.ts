@@ -6,6 +6,7 @@ export * from './letters';
 export * from './people';
 export * from './receipts';
 export * from './by-hand';
+export * from './reductions';
 export * from './refunds';
 export * from './returns';
 export * from './advices';

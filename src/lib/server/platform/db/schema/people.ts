@@ -1,4 +1,5 @@
-import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { act } from './acts';
 
 /** Tables of the sign-in library, in its own column names, and our role beside them. */
 export const user = sqliteTable('user', {
@@ -55,9 +56,21 @@ export const verification = sqliteTable('verification', {
 	updatedAt: integer('updated_at', { mode: 'timestamp' }).notNull()
 });
 
-export const rateLimit = sqliteTable('rate_limit', {
-	id: text('id').primaryKey(),
-	key: text('key').notNull().unique(),
-	count: integer('count').notNull(),
-	lastRequest: integer('last_request').notNull()
-});
+/** A code by which a person sets a password of their own. The code itself is kept nowhere. */
+export const signInCode = sqliteTable(
+	'sign_in_code',
+	{
+		id: integer('id').primaryKey(),
+		/** The act that made it. */
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		userId: text('user_id')
+			.notNull()
+			.references(() => user.id, { onDelete: 'cascade' }),
+		expiresAt: integer('expires_at', { mode: 'timestamp' }).notNull(),
+		/** Since when it is good no longer: used, replaced by another, or its person was shut out. */
+		endedAt: integer('ended_at', { mode: 'timestamp' })
+	},
+	(t) => [index('sign_in_code_user').on(t.userId)]
+);

@@ -20,6 +20,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	allocation: 'posted',
 	difference: 'posted',
 	receipt_adjustment: 'posted',
+	reduction: 'posted',
 	paying_in_slip: 'posted',
 	slip_receipt: 'posted',
 	bank_match: 'posted',
@@ -53,6 +54,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	delivery: 'kept',
 	user: 'kept',
 	credential: 'kept',
+	sign_in_code: 'kept',
 	upgrade: 'kept',
 	sealed_form: 'kept',
 	anchor: 'kept',
@@ -61,7 +63,6 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	unsealed_change: { notSealed: 'it is empty between transactions, and the check says so where it is not' },
 	session: { notSealed: 'who is signed in comes and goes with every request and says nothing of the books' },
 	verification: { notSealed: 'it is short-lived and says nothing of the books' },
-	rate_limit: { notSealed: 'it counts attempts of the last minute' },
 	turnover: { notSealed: 'it follows from the journal and the bank entries, and only bounds them' },
 	sequence: {
 		notSealed: 'it follows from the numbers in use; a wrong one is refused by the keys of the tables'

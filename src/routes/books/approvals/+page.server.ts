@@ -1,7 +1,7 @@
 import { view } from '$lib/server/platform/http/view';
-import { lookAtApprovals } from '$lib/server/allocation/queries/approvals';
+import { agreesToTwoPersonAct, lookAtApprovals } from '$lib/server/approvals/queries/approvals';
 import { action } from '$lib/server/platform/http/action';
-import { answerApproval } from '$lib/server/allocation/commands/answer-approval';
+import { answerApproval } from '$lib/server/approvals/commands/answer-approval';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -10,5 +10,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 export const actions = {
-	answer: action(answerApproval)
+	/** Agreeing to what takes two people takes the password, too. */
+	answer: action(answerApproval, {
+		confirm: (fields, { locals }) => view(locals, agreesToTwoPersonAct, fields)
+	})
 };

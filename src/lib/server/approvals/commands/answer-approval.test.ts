@@ -8,8 +8,8 @@ import { answerApproval } from './answer-approval';
 import { perform } from '../../act/perform';
 import type { Person } from '../../act/person';
 import { setLimits } from '../../firm/commands/set-limits';
-import { undoPosting } from './undo-posting';
-import { writeOffSmallBalances } from './write-off-small-balances';
+import { undoPosting } from '../../allocation/commands/undo-posting';
+import { writeOffSmallBalances } from '../../allocation/commands/write-off-small-balances';
 
 let books: Books;
 const viewer = { who: CLERK, today: TODAY };

@@ -1,10 +1,6 @@
-import { desc, eq, ne, sql, type SQL } from 'drizzle-orm';
+import { and, desc, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
+import { TWO_PERSON_ACTS } from '../../../core/model/approval';
 import { act, approval, customer, receiptState } from '../../platform/db/schema';
-import { itemLabel } from '../../../core/4-allocation/item-label';
-import type { DifferenceKind } from '../../../core/model/records';
-import type { AllocationOrder } from '../allocation-input';
-import type { Db } from '../../platform/db/open';
-import { itemsById } from '../../documents/store/open-items';
 import { approvalAbout } from '../store/approval-about';
 import { defineLook } from '../../act/define-look';
 
@@ -22,7 +18,7 @@ export const lookAtApprovals = defineLook('reader', async (db, _: null, { who })
 				about: approval.about,
 				over: approval.over,
 				kind: approval.kind,
-				input: approval.input,
+				shows: approval.shows,
 				state: approval.state,
 				by: act.userName,
 				byId: act.userId,
@@ -41,49 +37,26 @@ export const lookAtApprovals = defineLook('reader', async (db, _: null, { who })
 	const answered = await rows(ne(approval.state, 'waiting'))
 		.orderBy(desc(approval.endedActId))
 		.limit(ANSWERED);
-	const lines = await linesOf(db, waiting);
-	const read = ({ facts, byId, about, input: _input, ...row }: (typeof waiting)[number]) => ({
+	const read = ({ facts, byId, about, ...row }: (typeof waiting)[number]) => ({
 		...row,
 		about: approvalAbout(about),
-		/** What agreeing posts, where it is an allocation. */
-		lines: lines.get(row.asked) ?? [],
 		mine: byId === who.id,
 		why: facts === null ? '' : ((JSON.parse(facts) as { reason?: string }).reason ?? '')
 	});
 	return { waiting: waiting.map(read), answered: answered.map(read) };
 });
 
-/** A line of an allocation that waits: so much on an item, and what closes its gap. */
-export interface ApprovalLine {
-	readonly number: string;
-	readonly cash: number;
-	readonly currency: string;
-	readonly differences: readonly { readonly kind: DifferenceKind; readonly amount: number }[];
-}
-
-/** What allocations that wait would post, by the act of asking. */
-async function linesOf(
-	db: Db,
-	waiting: readonly { readonly asked: number; readonly kind: string; readonly input: string }[]
-): Promise<Map<number, ApprovalLine[]>> {
-	const orders = waiting
-		.filter((one) => one.kind === 'allocate-receipt')
-		.map((one) => ({ asked: one.asked, order: JSON.parse(one.input) as AllocationOrder }));
-	const items = await itemsById(
-		db,
-		orders.flatMap(({ order }) => order.lines.map((line) => line.itemId))
-	);
-	const byId = new Map(items.map((item) => [item.id, item]));
-	return new Map(
-		orders.map(({ asked, order }) => [
-			asked,
-			order.lines.flatMap(({ itemId, cash, differences }) => {
-				const item = byId.get(itemId);
-				return item ? [{ number: itemLabel(item), cash, currency: item.currency, differences }] : [];
-			})
-		])
-	);
-}
+/** Whether an answer is to agree to something that takes two people. */
+export const agreesToTwoPersonAct = defineLook('clerk', async (db, given: unknown): Promise<boolean> => {
+	const { asked, answer } = (given ?? {}) as { readonly asked?: unknown; readonly answer?: unknown };
+	if (answer !== 'agree' || typeof asked !== 'number') return false;
+	const row = await db
+		.select({ kind: approval.kind })
+		.from(approval)
+		.where(and(eq(approval.actId, asked), inArray(approval.kind, [...TWO_PERSON_ACTS])))
+		.get();
+	return row !== undefined;
+});
 
 /** How many receipts wait for a supervisor. */
 export const countInApproval = defineLook('reader', (db, _: null) =>

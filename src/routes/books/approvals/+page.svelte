@@ -1,78 +1,96 @@
 <script lang="ts">
-	import type { answerApproval } from '$lib/server/allocation/commands/answer-approval';
-	import { approvalSentence, DIFFERENCE_NAMES, count, list, moment, money } from '$lib/words';
+	import type { answerApproval } from '$lib/server/approvals/commands/answer-approval';
+	import { approvalSentence, beyondSentence, amount, count, list, moment } from '$lib/words';
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
-	import type { LimitedKind } from '$lib/core/4-allocation/over-limits';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	let { data } = $props();
 	type Answer = 'agree' | 'refuse' | 'withdraw';
 	const STATES = { waiting: 'waits', agreed: 'agreed', refused: 'not agreed', withdrawn: 'asked no longer' };
 	const TOLD: Record<Answer, string> = {
-		agree: 'Agreed, and posted in your name.',
-		refuse: 'Not agreed. Nothing was posted.',
-		withdraw: 'Withdrawn. Nothing was posted.'
+		agree: 'Agreed, and done in your name.',
+		refuse: 'Not agreed. Nothing was done.',
+		withdraw: 'Withdrawn. Nothing was done.'
 	};
 	let why = $state<Record<number, string>>({});
 	/** The one that was answered last: what is wrong stands at its field. */
 	let answering = $state<number | null>(null);
 	const form = new ActForm<typeof answerApproval>('?/answer', {
-		otherwise: 'That did not work. Nothing was posted.'
+		otherwise: 'That did not work. Nothing was done.'
 	});
-	type Over = (typeof data.waiting)[number]['over'][number];
-	function beyond({ kind, amount, most }: Over): string {
-		const name = kind === 'refund' ? 'refund' : DIFFERENCE_NAMES[kind as Exclude<LimitedKind, 'refund'>];
-		return `${money(amount, data.base)} as ${name.toLowerCase()}, ${money(most, data.base)} is the limit`;
-	}
 	async function answer(asked: number, given: Answer) {
 		answering = asked;
 		if (await form.send({ asked, answer: given, why: why[asked] ?? '' })) toast(TOLD[given]);
 	}
 </script>
 
-<svelte:head><title>Waiting for a supervisor · Odd Penny</title></svelte:head>
+<svelte:head><title>Approvals · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-10">
-	<p class="text-sm"><a class="inline-block py-0.5" href="/odd-pennies">Odd pennies</a></p>
+	<p class="flex items-baseline justify-between text-sm">
+		<a class="inline-block py-0.5" href="/books">Books</a>
+		<a class="btn" href="/books/reductions">What people took off</a>
+	</p>
 	<h1>
 		{data.waiting.length
-			? `${count(data.waiting.length, 'posting waits', 'postings wait')} for a supervisor.`
+			? `${count(data.waiting.length, 'request waits', 'requests wait')} for a supervisor.`
 			: 'Nothing waits for a supervisor.'}
 	</h1>
 	<p class="mt-1 mb-3 max-w-[70ch] says">
-		What is above somebody’s limit is not posted until a supervisor agrees. It is then posted as it was asked
-		for, in the supervisor’s name; if the account changed meanwhile, it is refused and has to be asked anew.
+		What is above somebody’s limits, and what decides who may do what or where money goes, is not done until
+		another supervisor agrees. It is then done as it was asked for, in their name; if the books changed
+		meanwhile, it is refused and has to be asked anew.
 	</p>
 	<Problems problems={form.problems} />
 	{#each data.waiting as one (one.asked)}
 		<article class="mb-4 max-w-[860px] border-t border-rule pt-3" aria-label="Asked by {one.by}">
 			<p class="text-lg">
-				{one.by} asks to {approvalSentence(one.about)}{#if one.code}, <a
+				{one.by} asks to {approvalSentence(one.about, Infinity)}{#if one.code}, <a
 						class="underline"
 						href="/customers/{one.code}"
 						>{one.about.code === 'allocate' ? `account ${one.code}` : one.customer}</a
 					>{/if}.
 			</p>
-			{#if one.lines.length}
-				<ul class="mt-1 grid gap-0.5 text-sm">
-					{#each one.lines as line, i (i)}
-						<li>
-							{line.number}: {money(line.cash, line.currency)}{line.differences.length
-								? `, ${list(line.differences.map((gap) => `${money(gap.amount, line.currency)} ${DIFFERENCE_NAMES[gap.kind].toLowerCase()}`))}`
-								: ''}
-						</li>
-					{/each}
-				</ul>
+			{#if one.shows?.length}
+				<details class="mt-1" open={one.shows.length <= 12}>
+					<summary class="cursor-pointer text-sm text-soft"
+						>Agreeing posts {count(one.shows.length, 'line')}</summary
+					>
+					<table class="mt-1 text-sm">
+						<thead
+							><tr><th>Account</th><th>Customer</th><th class="num">Debit</th><th class="num">Credit</th></tr
+							></thead
+						>
+						<tbody>
+							{#each one.shows as line, i (i)}
+								<tr>
+									<td><span class="text-soft">{line.account}</span> {line.name ?? ''}</td>
+									<td>{line.customer ?? ''}</td>
+									<td class="num">{line.amount > 0 ? amount(line.amount, line.currency) : ''}</td>
+									<td class="num">{line.amount < 0 ? amount(-line.amount, line.currency) : ''}</td>
+								</tr>
+							{/each}
+						</tbody>
+					</table>
+				</details>
+			{:else}
+				<p class="mt-1 text-sm text-soft">
+					{one.shows
+						? 'Agreeing posts nothing on any account.'
+						: 'Asked before this version: the record tells what.'}
+				</p>
 			{/if}
 			<p class="text-sm text-soft">
-				{moment(one.at)}. {list(one.over.map(beyond))}.
+				{moment(one.at)}.{one.over.length
+					? ` ${list(one.over.map((over) => beyondSentence(over, data.base)))}.`
+					: ' It takes two people.'}
 				<a class="underline" href="/books/record?before={one.asked + 1}">The record</a>
 			</p>
-			{#if data.mayAnswer}
+			{#if data.mayAnswer && !one.mine}
 				<p class="mt-2 flex items-center gap-2">
 					<button class="btn btn-main" disabled={form.busy} onclick={() => answer(one.asked, 'agree')}
-						>Agree and post</button
+						>{one.shows?.length ? 'Agree and post' : 'Agree'}</button
 					>
 					<input
 						type="text"

@@ -1,0 +1,28 @@
+import { and, eq, gt, isNull } from 'drizzle-orm';
+import type { App } from '../app';
+import { signInCode, user } from '../platform/db/schema';
+import { isSignInCode } from './sign-in-code';
+
+/** Whose code it is that somebody typed with their address; null where they do not go together, or it is good no longer. */
+export async function personOfCode(
+	app: App,
+	email: string,
+	typed: string,
+	now: Date
+): Promise<{ readonly person: typeof user.$inferSelect; readonly codeId: number } | null> {
+	const row = await app.books.db
+		.select({ user, code: signInCode })
+		.from(signInCode)
+		.innerJoin(user, eq(user.id, signInCode.userId))
+		.where(
+			and(
+				eq(user.email, email),
+				eq(user.active, true),
+				isNull(signInCode.endedAt),
+				gt(signInCode.expiresAt, now)
+			)
+		)
+		.get();
+	if (!row || !isSignInCode(typed, app.codeText(row.code))) return null;
+	return { person: row.user, codeId: row.code.id };
+}

@@ -1,0 +1,54 @@
+import { redirect } from '@sveltejs/kit';
+import { hashPassword } from 'better-auth/crypto';
+import { z } from 'zod';
+import { cleanText, cleanTexts } from '$lib/core/text/clean-text';
+import { perform } from '$lib/server/act/perform';
+import { emailField } from '$lib/server/act/fields';
+import { readSetting } from '$lib/server/firm/store/settings';
+import { passwordFault } from '$lib/server/people/check-password';
+import { setOwnPassword } from '$lib/server/people/commands/set-own-password';
+import { signIn } from '$lib/server/people/sign-in';
+import { personOfCode } from '$lib/server/people/use-code';
+import { shaped } from '$lib/server/platform/http/action';
+import { refuse } from '$lib/server/platform/http/refuse';
+import { logRefusedSignIn } from '$lib/server/platform/log';
+import type { Actions } from './$types';
+
+const input = z.object({
+	email: emailField.transform((text) => text.toLowerCase()),
+	code: z.string().trim().min(1, 'Type the code.').max(60),
+	password: z.string().max(400).transform(cleanText)
+});
+
+const field = (name: string, message: string) => refuse([{ code: 'field', field: name, message }]);
+
+export const actions: Actions = {
+	default: async (event) => {
+		const { app } = event.locals;
+		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
+		if (!read.ok) return refuse(read.problems);
+		const { email, code, password } = read.value;
+		const now = Date.now();
+		const account = `code ${email}`;
+		if (!app.attempts.mayTry(account, now))
+			return field('code', 'Too many attempts with this address. Wait a quarter of an hour.');
+		const found = await personOfCode(app, email, code, new Date(now));
+		if (!found) {
+			app.attempts.failed(account, now);
+			logRefusedSignIn({ from: event.getClientAddress(), because: 'wrong' });
+			return field('code', 'That address and code do not go together, or the code is good no longer.');
+		}
+		const { person, codeId } = found;
+		const firm = await readSetting(app.books.db, 'firm');
+		const fault = passwordFault(password, [person.name, person.email, firm?.name ?? '', 'odd penny']);
+		if (fault) return field('password', fault);
+		const who = { id: person.id, name: person.name, role: person.role };
+		const set = { hash: await hashPassword(password), by: { codeId } };
+		const done = await perform(app.books, setOwnPassword, set, await app.context(who));
+		if (!done.ok) return refuse(done.problems);
+		app.attempts.succeeded(account);
+		app.attempts.succeeded(email);
+		await signIn(event, email, password);
+		redirect(303, '/');
+	}
+};

@@ -1,0 +1,68 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { attributesOf, type FieldFaults } from '$lib/ui/field-faults';
+	import Field from '$lib/ui/Field.svelte';
+	import Problems from '$lib/ui/Problems.svelte';
+	let { form } = $props();
+	const faults: FieldFaults = {
+		error: (name) => (form?.fields as Record<string, string> | undefined)?.[name],
+		errorId: (name) => `fault-${name}`,
+		at: (name) => attributesOf(faults.error(name), faults.errorId(name))
+	};
+	const elsewhere = $derived(
+		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []
+	);
+	const email = $derived(page.url.searchParams.get('email') ?? '');
+</script>
+
+<svelte:head><title>A password of your own · Odd Penny</title></svelte:head>
+
+<div class="mx-auto mt-[14vh] w-[400px]">
+	<p class="flex items-center gap-3 font-serif text-2xl font-semibold">
+		<img src="/coin.svg" alt="" width="30" height="30" /> odd penny
+	</p>
+	<h1 class="double-bottom mt-6 mb-4 pb-3 text-xl">A password of your own</h1>
+	<p class="mb-4 says">
+		A supervisor made a code for you, which is good for a week and for one time. Whoever gave it to you cannot
+		see the password that you set.
+	</p>
+	<Problems problems={elsewhere} />
+	<form
+		method="POST"
+		class="grid gap-3"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<Field form={faults} name="email" label="E-mail address"
+			>{#snippet input(attributes)}<input
+					type="email"
+					autocomplete="username"
+					required
+					value={email}
+					{...attributes}
+				/>{/snippet}</Field
+		>
+		<Field form={faults} name="code" label="The code"
+			>{#snippet input(attributes)}<input
+					type="text"
+					class="font-mono"
+					autocomplete="one-time-code"
+					spellcheck="false"
+					required
+					{...attributes}
+				/>{/snippet}</Field
+		>
+		<Field form={faults} name="password" label="New password, twelve characters or more"
+			>{#snippet input(attributes)}<input
+					type="password"
+					autocomplete="new-password"
+					required
+					{...attributes}
+				/>{/snippet}</Field
+		>
+		<button class="btn btn-main mt-1 justify-center py-2">Set it and sign in</button>
+	</form>
+	<p class="mt-6 text-sm"><a href="/sign-in">Back to signing in</a></p>
+</div>
