@@ -14,6 +14,9 @@ async function start(over: Record<string, string> = {}) {
 	return { server, folder, port, log: () => logged };
 }
 
+/** The code that the console of a new server shows. */
+const codeIn = (log: string) => /code: ([0-9A-Z-]{19})/.exec(log)![1]!;
+
 const person = {
 	firm: 'Garrick Kilns Ltd',
 	address: 'Mill Lane, Garrick',
@@ -33,6 +36,12 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		await page.goto(`${home}/money-in`);
 		expect(page.url()).toContain('/first-start');
 		for (const [name, value] of Object.entries(person)) await page.fill(`input[name=${name}]`, value);
+		// Who cannot see the console of the server cannot open its books.
+		await page.fill('input[name=code]', 'ABCD-EFGH-JKLM-NPQR');
+		await page.getByRole('button', { name: 'Open the books' }).click();
+		await expect(page.getByText('That is not the code')).toBeVisible();
+		await page.fill('input[name=code]', codeIn(log()));
+		await page.fill('input[name=password]', person.password);
 		await page.getByRole('button', { name: 'Open the books' }).click();
 		await page.waitForURL(`${home}/`);
 		await expect(page.locator('h1')).toHaveText('All money that came in is allocated.');
@@ -58,7 +67,10 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		await page.fill('input[name=password]', 'salt glaze at dusk');
 		await page.getByRole('button', { name: 'Sign in' }).click();
 		await expect(page.getByText('do not go together')).toBeVisible();
-		const lines = log().trim().split('\n').slice(1);
+		const lines = log()
+			.trim()
+			.split('\n')
+			.filter((line) => line.startsWith('{'));
 		const what = lines.map((line) => (JSON.parse(line) as { what: string }).what);
 		expect(new Set(what)).toEqual(new Set(['request', 'act', 'refused sign-in']));
 		expect(lines.join('\n')).toContain('"kind":"open-books"');
@@ -69,7 +81,7 @@ test('the first start asks for the first supervisor, and then never again', asyn
 });
 
 test('behind TLS the session cookie is secure, and other sites still cannot post', async () => {
-	const { server, port } = await start({
+	const { server, port, log } = await start({
 		PUBLIC_URL: 'https://books.garrick-kilns.example',
 		TRUST_PROXY: '1'
 	});
@@ -85,12 +97,12 @@ test('behind TLS the session cookie is secure, and other sites still cannot post
 		});
 		expect(foreign.status()).toBe(403);
 		const made = await client.post('/first-start', {
-			form: person,
+			form: { ...person, code: codeIn(log()) },
 			headers: { origin: `https://127.0.0.1:${port}`, accept: 'text/html' },
 			maxRedirects: 0
 		});
 		expect(made.status()).toBe(303);
-		expect(made.headers()['set-cookie']).toMatch(/__Secure-odd-penny\.session_token=.*HttpOnly.*Secure/i);
+		expect(made.headers()['set-cookie']).toMatch(/__Host-odd-penny\.session_token=.*HttpOnly.*Secure/i);
 		await client.dispose();
 	} finally {
 		server.kill('SIGINT');

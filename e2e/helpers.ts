@@ -2,6 +2,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Cookie, type Page } from '@playwright/test';
+import { DEMO_PASSWORD } from '../src/demo/firm';
 import { MADE } from './own-books';
 
 /**
@@ -32,6 +33,19 @@ export async function signIn(page: Page, role: 'clerk' | 'supervisor' | 'reader'
 export async function open(page: Page, path: string): Promise<void> {
 	await page.goto(path);
 	await page.waitForLoadState('networkidle');
+}
+
+/** Types the password of the demo where it is asked for again. */
+export async function confirmPassword(page: Page): Promise<void> {
+	const dialog = page.getByRole('dialog', { name: 'Your password again' });
+	await dialog.getByLabel('Password').fill(DEMO_PASSWORD);
+	await dialog.getByRole('button', { name: 'Go on' }).click();
+	await expect(dialog).toBeHidden();
+}
+
+/** Holds that a page can be used by all. */
+export async function expectAccessible(page: Page): Promise<void> {
+	expect(await violations(page, page.url())).toEqual([]);
 }
 
 /** Everything that the browser complains about, the security policy's refusals among it. */

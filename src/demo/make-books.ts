@@ -47,10 +47,15 @@ export async function makeBooks(
 	let today = DEMO_START;
 	const at = (who: Person): CallContext => ({ who, today, now: () => `${today}T16:20:00.000Z` });
 	const passwordHash = await hashPassword(DEMO_PASSWORD);
-	for (const person of DEMO_PEOPLE)
-		await must(perform(books, addPersonWithPassword, { ...person, passwordHash }, at(APPLICATION)));
-	const clerk: Person = { id: 'demo-clerk', name: DEMO_PEOPLE[0].name, role: 'clerk' };
-	const supervisor: Person = { id: 'demo-supervisor', name: DEMO_PEOPLE[1].name, role: 'supervisor' };
+	const letIn = async (person: (typeof DEMO_PEOPLE)[number]): Promise<Person> => {
+		const { id } = await must(
+			perform(books, addPersonWithPassword, { ...person, passwordHash }, at(APPLICATION))
+		);
+		return { id, name: person.name, role: person.role };
+	};
+	const clerk = await letIn(DEMO_PEOPLE[0]);
+	const supervisor = await letIn(DEMO_PEOPLE[1]);
+	await letIn(DEMO_PEOPLE[2]);
 	await must(perform(books, setUpFirm, FIRM, at(supervisor)));
 	await must(perform(books, addRates, euroRates(random.int), at(supervisor)));
 	const payers = makeCustomers(random);

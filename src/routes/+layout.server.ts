@@ -1,3 +1,4 @@
+import { DEMO_PASSWORD } from '../demo/firm';
 import { followConventions } from '$lib/server/app';
 import { countWaiting } from '$lib/server/receipts/store/waiting-receipts';
 import { readSetting } from '$lib/server/firm/store/settings';
@@ -9,12 +10,15 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 	/** Amounts in it stand without their sign. */
 	const base = firm?.baseCurrency ?? 'GBP';
 	const conventions = await followConventions(locals.app.books);
-	if (!locals.who) return { who: null, today: null, base, conventions, waiting: 0 };
+	if (!locals.who) return { who: null, today: null, base, conventions, waiting: 0, demoPassword: null };
+	const demo = (await readSetting(locals.app.books.db, 'demo')) === true;
 	return {
 		who: locals.who,
 		today: await locals.app.today(),
 		base,
 		conventions,
+		/** Whoever looks at the demo has no password of their own. */
+		demoPassword: demo ? DEMO_PASSWORD : null,
 		waiting: await countWaiting(locals.app.books.db)
 	};
 };

@@ -51,7 +51,7 @@
 
 <svelte:window {onkeydown} />
 {#if data.who}
-	<ConfirmDialog />
+	<ConfirmDialog demoPassword={data.demoPassword} />
 	{#if finding}<SearchDialog bind:open={finding} />{/if}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>
 	<header class="double-bottom flex h-12 items-center gap-4 px-5 whitespace-nowrap xl:gap-7">

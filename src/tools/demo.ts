@@ -52,4 +52,11 @@ if (!existsSync(mark)) {
 		`Made in ${((Date.now() - began) / 1000).toFixed(1)} s. Today's bank files: ${join(folder, 'todays-bank-files')}`
 	);
 }
-if (!process.argv.includes('--books-only')) await serve();
+if (!process.argv.includes('--books-only')) {
+	const { host } = checkedConfig();
+	if (!['127.0.0.1', '::1', 'localhost'].includes(host))
+		console.warn(
+			`Careful: these are demo books, where anybody who reaches ${host} may sign in as anybody. Bring in nothing of your own.`
+		);
+	await serve();
+}

@@ -13,6 +13,7 @@ import { anchorKey, readAnchorKey } from './platform/anchors/anchor-key';
 import { keepAnchors, type Anchors } from './services/anchors/keep-anchors';
 import { watchInbox, type Inbox } from './services/inbox';
 import { Attempts } from './people/attempts';
+import { nobodyYet } from './people/commands/people';
 import { Confirmations } from './people/confirmations';
 import { IdleSessions } from './people/idle-sessions';
 import { signInCodeText } from './people/sign-in-code';
@@ -33,6 +34,8 @@ export interface App {
 	readonly idle: IdleSessions;
 	/** Wrong passwords and codes. */
 	readonly attempts: Attempts;
+	/** What the console shows, and the first start asks for. */
+	readonly firstStartCode: string;
 	/** The text of a code by which a person sets a password. */
 	codeText(code: { readonly id: number; readonly userId: string }): string;
 	/** The day of the books: the demo's fixed day, else the day of the clock. */
@@ -89,6 +92,8 @@ export async function openApp(): Promise<App> {
 		now: clock,
 		smtpUrl: postOffice.url
 	});
+	const firstStartCode = signInCodeText(randomBytes(32).toString('hex'), { id: 0, userId: 'first start' });
+	if (await nobodyYet(books.db)) console.log(`The first start asks for this code: ${firstStartCode}`);
 	void anchors.look();
 	postOffice.wake();
 	return {
@@ -100,6 +105,7 @@ export async function openApp(): Promise<App> {
 		confirmations: new Confirmations(),
 		idle: new IdleSessions(),
 		attempts: new Attempts(),
+		firstStartCode,
 		codeText: (code) => signInCodeText(ownOrGiven, code),
 		today,
 		context,

@@ -2,6 +2,7 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { confirmYourself } from './confirm-yourself.svelte';
 	/** Asks for the password again, before what decides who may do what, or where money goes. */
+	const { demoPassword }: { readonly demoPassword: string | null } = $props();
 	let password = $state('');
 	let wrong = $state('');
 	let busy = $state(false);
@@ -31,6 +32,7 @@
 				aria-describedby={wrong ? 'not-you' : undefined}
 			/></label
 		>
+		{#if demoPassword}<p class="says">In these demo books it is {demoPassword}.</p>{/if}
 		{#if wrong}<p id="not-you" role="alert" class="text-oxblood">{wrong}</p>{/if}
 		<p class="flex gap-2">
 			<button class="btn btn-main" disabled={busy}>Go on</button>

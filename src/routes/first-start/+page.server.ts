@@ -7,6 +7,7 @@ import { CONVENTIONS_SHAPE } from '$lib/server/firm/store/settings';
 import { currencyField } from '$lib/server/act/fields';
 import { BRITISH } from '$lib/words/conventions';
 import { nobodyYet, personInput } from '$lib/server/people/commands/people';
+import { isSignInCode } from '$lib/server/people/sign-in-code';
 import { passwordFault } from '$lib/server/people/check-password';
 import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/act/person';
@@ -17,6 +18,8 @@ import type { Actions, PageServerLoad } from './$types';
 
 const input = personInput.omit({ role: true }).extend({
 	password: z.string().max(400).transform(cleanText),
+	/** From the console of the server: who only reaches its address opens no books. */
+	code: z.string().trim().max(60),
 	firm: z.string().trim().min(1, 'Type the name of the firm.').max(200),
 	address: z.string().trim().max(1_000),
 	phone: z.string().trim().max(40),
@@ -30,6 +33,9 @@ const input = personInput.omit({ role: true }).extend({
 		.pipe(z.string().min(6, 'Type the account number or IBAN.').max(34))
 });
 
+/** Under this name wrong codes are counted. */
+const FIRST = 'first start';
+
 export const load: PageServerLoad = async ({ locals }) => {
 	if (!(await nobodyYet(locals.app.books.db))) redirect(303, '/sign-in');
 	return { timeZones: Intl.supportedValuesOf('timeZone') };
@@ -40,7 +46,13 @@ export const actions: Actions = {
 		const { app } = event.locals;
 		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
 		if (!read.ok) return refuse(read.problems);
-		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, ...person } = read.value;
+		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, code, ...person } = read.value;
+		const now = Date.now();
+		if (!app.attempts.mayTry(FIRST, now) || !isSignInCode(code, app.firstStartCode)) {
+			app.attempts.failed(FIRST, now);
+			const message = 'That is not the code that the console of the server shows.';
+			return refuse([{ code: 'field', field: 'code', message }]);
+		}
 		const { password } = person;
 		const fault = passwordFault(password, [person.name, person.email, firm, 'odd penny']);
 		if (fault) return refuse([{ code: 'field', field: 'password', message: fault }]);

@@ -9,6 +9,7 @@
 	import { landsToChoose } from '$lib/words';
 	let { data, form } = $props();
 	const fields = [
+		['code', 'The code that the server’s console shows', 'text'],
 		['firm', 'Name of the firm', 'text'],
 		['address', 'Its address, lines parted by commas', 'text'],
 		['phone', 'Telephone', 'text'],
@@ -52,7 +53,11 @@
 				update({ reset: false })}
 	>
 		{#each fields as [name, label, type] (name)}
-			<Field form={faults} {name} {label} class={['firm', 'address'].includes(name) ? 'col-span-2' : ''}
+			<Field
+				form={faults}
+				{name}
+				{label}
+				class={['code', 'firm', 'address'].includes(name) ? 'col-span-2' : ''}
 				>{#snippet input(attributes)}<input
 						{type}
 						required={name !== 'address' && name !== 'phone'}

@@ -14,7 +14,7 @@
 
 <svelte:head><title>Your sign-in · Odd Penny</title></svelte:head>
 
-<div class="grid grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,5fr)_minmax(0,7fr)]">
 	<section class="px-8 pt-5 pb-10">
 		<h1>{data.person.name}</h1>
 		<p class="mt-1 says">You sign in as {data.person.email}, and are a {data.person.role} here.</p>

@@ -15,6 +15,7 @@ export async function askAuth(event: RequestEvent, path: string, body: object = 
 			'content-type': 'application/json',
 			origin: event.url.origin,
 			cookie: event.request.headers.get('cookie') ?? '',
+			'user-agent': (event.request.headers.get('user-agent') ?? '').slice(0, 300),
 			[CLIENT_HEADER]: event.getClientAddress()
 		},
 		body: JSON.stringify(body)

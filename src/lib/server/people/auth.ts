@@ -7,7 +7,6 @@ import { LEAST_PASSWORD } from './check-password';
 const SESSION_HOURS = 12;
 /** Set by the server from the connection itself, never taken from the caller. */
 export const CLIENT_HEADER = 'x-odd-penny-client';
-export const COOKIE_PREFIX = 'odd-penny';
 /** Attempts to sign in, by address and minute. */
 export const SIGN_IN_LIMIT = 10;
 
@@ -34,8 +33,10 @@ export function openAuth(books: Books, secret: string, secure: boolean) {
 			customRules: { '/sign-in/email': { window: 60, max: SIGN_IN_LIMIT } }
 		},
 		advanced: {
-			useSecureCookies: secure,
-			cookiePrefix: COOKIE_PREFIX,
+			// Its name has browsers take it from this host alone, over TLS (RFC 6265bis, 4.1.3; ASVS 4.0.3, 3.4.4).
+			useSecureCookies: false,
+			cookiePrefix: secure ? '__Host-odd-penny' : 'odd-penny',
+			defaultCookieAttributes: { secure },
 			ipAddress: { ipAddressHeaders: [CLIENT_HEADER] }
 		},
 		telemetry: { enabled: false },

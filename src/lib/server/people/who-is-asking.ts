@@ -1,7 +1,7 @@
 import { createHmac, timingSafeEqual } from 'node:crypto';
 import { getSessionCookie } from 'better-auth/cookies';
 import type { Person } from '../act/person';
-import { COOKIE_PREFIX, type Auth } from './auth';
+import type { Auth } from './auth';
 
 /**
  * The person, and the session, whose token the cookies of a request carry; null: none, not signed by this application, run out, or shut out since.
@@ -11,7 +11,8 @@ export async function whoIsAsking(
 	headers: Headers,
 	now = new Date()
 ): Promise<{ readonly who: Person; readonly sessionId: string } | null> {
-	const cookie = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX });
+	const { cookiePrefix } = auth.options.advanced;
+	const cookie = getSessionCookie(headers, { cookiePrefix });
 	if (!cookie) return null;
 	const { internalAdapter, secret } = await auth.$context;
 	const token = signedToken(cookie, secret);

@@ -21,7 +21,7 @@
 
 <svelte:head><title>People · Odd Penny</title></svelte:head>
 
-<div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
 	<section class="px-8 pt-5 pb-10">
 		<h1>People</h1>
 		<p class="mt-1 mb-3 says">

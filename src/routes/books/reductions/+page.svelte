@@ -53,7 +53,8 @@
 				<a href={link(one.id)} aria-current={data.query.person === one.id ? 'true' : undefined}>{one.name}</a>
 				<span class="num text-base">{money(one.base, data.base)}</span>
 			</h2>
-			<table class="mt-1">
+			<table class="mt-1 table-fixed">
+				<colgroup><col class="w-[34%]" /><col class="w-[34%]" /><col /><col /></colgroup>
 				<tbody>
 					{#each one.rows as row (`${row.kind} ${row.agreed}`)}
 						<tr>

@@ -3,7 +3,7 @@ import type { FeePattern } from '../../../core/money/fee-pattern';
 import type { Answer, Habits, KeptAdvice } from '../../../core/3-matching';
 import { NO_LIMITS, type LimitsOfOne, type SumsByKind } from '../../../core/4-allocation/over-limits';
 import { daysBetween } from '../../../core/day/arithmetic';
-import { DIFFERENCE_KINDS, type OpenItem } from '../../../core/model/records';
+import type { OpenItem } from '../../../core/model/records';
 import type { Db } from '../../platform/db/open';
 import {
 	allocation,
