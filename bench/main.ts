@@ -7,6 +7,7 @@ import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-
 import { config } from '../src/lib/server/platform/config';
 import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
 import { bookOf, must } from './books';
+import { busy } from './busy';
 import { deskKeys } from './desk-keys';
 import { firms } from './firms/score-firms';
 import { matcher, names } from './matcher';
@@ -61,6 +62,12 @@ if (process.argv[2] === 'wide') {
 /** `threads` measures one account with a long past. */
 if (process.argv[2] === 'threads') {
 	await threads(say);
+	process.exit(0);
+}
+
+/** `busy` measures what others wait for while the worst is asked for. */
+if (process.argv[2] === 'busy') {
+	await busy(say);
 	process.exit(0);
 }
 

@@ -96,9 +96,10 @@ test('a supervisor lets somebody in, who signs in, and is shut out again', async
 	await form.getByRole('button').click();
 	await expect(page.getByText('ada@ashlock-kiln.example')).toBeVisible();
 	const code = await page.locator('tr', { hasText: 'Ada Slip' }).locator('.font-mono').innerText();
-	const ada = await browser.newPage();
+	const ada = await (await browser.newContext()).newPage();
 	await ada.goto('/sign-in');
 	await ada.getByRole('link', { name: 'set a password with it' }).click();
+	await ada.waitForURL('/set-password');
 	await ada.getByLabel('E-mail address').fill('ada@ashlock-kiln.example');
 	await ada.getByLabel('The code').fill('ABCD-EFGH-JKLM-NPQR');
 	await ada.getByLabel(/New password/).fill('password2026');
@@ -133,7 +134,7 @@ test('a supervisor lets somebody in, who signs in, and is shut out again', async
 	await expect(page.locator('td.line-through', { hasText: 'Ada Slip' })).toBeVisible();
 	await ada.goto('/customers');
 	expect(ada.url()).toContain('/sign-in');
-	await ada.close();
+	await ada.context().close();
 });
 
 test('a session that ends while a page is open leads to signing in, and from there to where one wanted to go', async ({

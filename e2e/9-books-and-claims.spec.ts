@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { complaints, open, signIn, violations } from './helpers';
+import { confirmPassword, complaints, open, signIn, violations } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('with-files');
@@ -77,6 +77,16 @@ test('a month is opened again with a reason, and locked', async ({ page }) => {
 	await expect(page.getByRole('button', { name: 'Open again' })).toBeDisabled();
 	await page.getByLabel('Why, for the record').fill('a late credit note');
 	await page.getByRole('button', { name: 'Open again' }).click();
+	// It is asked whether it is still the supervisor who sits there; left, nothing is done and nothing lost.
+	await expect(page.getByRole('dialog', { name: 'Your password again' })).toBeVisible();
+	expect(await violations(page, 'the password again')).toEqual([]);
+	await page.getByLabel('Password', { exact: true }).fill('somebody else’s guess');
+	await page.getByRole('button', { name: 'Go on' }).click();
+	await expect(page.getByText('That is not your password.')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(page.getByLabel('Why, for the record')).toHaveValue('a late credit note');
+	await page.getByRole('button', { name: 'Open again' }).click();
+	await confirmPassword(page);
 	await expect(page.locator('h1')).toContainText('locked up to 31 Aug');
 	await page.getByRole('button', { name: 'Lock September 2026' }).click();
 	await page.getByRole('button', { name: 'Lock', exact: true }).click();
@@ -147,7 +157,7 @@ test('a loss beyond the limit waits for a supervisor, who does not agree, or agr
 	const rows = page.locator('tbody tr');
 	const owed = await rows.count();
 	await rows.first().getByRole('checkbox').check();
-	await expect(page.locator('footer')).toContainText('a supervisor will be asked');
+	await expect(page.locator('footer')).toContainText('a supervisor has to agree');
 	await page.getByLabel('because').fill('the shop is shut');
 	await page.getByRole('button', { name: 'Ask to write off 1 document' }).click();
 	await expect(page.getByText('a supervisor was asked')).toBeVisible();

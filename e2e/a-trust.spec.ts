@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { expect, test } from '@playwright/test';
-import { complaints, open, signIn, violations } from './helpers';
+import { confirmPassword, complaints, open, signIn, violations } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('fresh');
@@ -34,6 +34,7 @@ test('a period is locked: the record is anchored, and its code stands on the pag
 	await page.getByRole('button', { name: 'Open from 1 Oct' }).click();
 	await page.getByLabel(/Why, for the record/).fill('the bank was late');
 	await page.getByRole('button', { name: 'Open again' }).click();
+	await confirmPassword(page);
 	await expect(page.getByText(/Opened the books again from 1 Oct/)).toBeVisible();
 	await page.getByRole('link', { name: 'Letters' }).click();
 	await page.locator('tbody tr').first().click();
@@ -49,6 +50,8 @@ test('a statement written by hand is taken and doubted, and a second person is a
 	await open(page, '/books/settings');
 	await page.getByLabel('Bank files come in by').selectOption('confirmed');
 	await page.locator('form[action="?/files"] button').click();
+	// Within ten minutes of the last time nobody is asked again: this session is the one of the test before.
+	await expect(page.getByRole('dialog')).toHaveCount(0);
 	await expect(page.getByText('That holds from now on.')).toBeVisible();
 	const context = await browser.newContext();
 	const clerk = await context.newPage();

@@ -38,7 +38,7 @@ export async function open(page: Page, path: string): Promise<void> {
 /** Types the password of the demo where it is asked for again. */
 export async function confirmPassword(page: Page): Promise<void> {
 	const dialog = page.getByRole('dialog', { name: 'Your password again' });
-	await dialog.getByLabel('Password').fill(DEMO_PASSWORD);
+	await dialog.getByLabel('Password', { exact: true }).fill(DEMO_PASSWORD);
 	await dialog.getByRole('button', { name: 'Go on' }).click();
 	await expect(dialog).toBeHidden();
 }

@@ -44,6 +44,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions: Actions = {
 	default: async (event) => {
 		const { app } = event.locals;
+		if (!(await nobodyYet(app.books.db)))
+			return refuse([{ code: 'not-allowed', role: 'nobody', needs: 'supervisor' }]);
 		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
 		if (!read.ok) return refuse(read.problems);
 		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, code, ...person } = read.value;

@@ -158,7 +158,8 @@ export const lookAtBalances = defineLook('reader', async (db, _: null) => {
 				.where(
 					and(
 						eq(bankEntry.bankAccountId, account.id),
-						inArray(receiptState.state, ['waiting', 'held']),
+						// What waits for a supervisor is not booked either.
+						inArray(receiptState.state, ['waiting', 'held', 'in_approval']),
 						isNull(receiptState.unidentifiedActId)
 					)
 				)

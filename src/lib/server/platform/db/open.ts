@@ -7,6 +7,7 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import type { Db, Tx } from './types';
+import { letOthersIn } from './breathe';
 import { keepStatements } from './keep-statements';
 import { refuseNestedWrite } from './refuse-nested-write';
 import { upgradeBooks } from './upgrades/upgrade-books';
@@ -40,6 +41,7 @@ export async function openBooks(
 	if (url.startsWith('file:')) mkdirSync(dirname(resolve(url.slice(5))), { recursive: true });
 	const client = createClient({ url, authToken: options.token, timeout: 5000 });
 	if (url.startsWith('file:')) await client.execute('PRAGMA journal_mode = WAL');
+	letOthersIn(client);
 	const db = drizzle(client, { schema });
 	await migrateBooks(db, options.migrations);
 	await installSeals(db, clock);

@@ -1,0 +1,170 @@
+import { spawn } from 'node:child_process';
+import { createReadStream, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { eq } from 'drizzle-orm';
+import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
+import { config } from '../src/lib/server/platform/config';
+import { document, item } from '../src/lib/server/platform/db/schema';
+import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
+import { bookOf, must } from './books';
+import { writeStatement } from './write-statement';
+
+const PORT = 4372;
+const BASE = `http://127.0.0.1:${PORT}`;
+const [CUSTOMERS, ITEMS, RECEIPTS] = [5_000, 50_000, 2_000];
+/** A form that a person might send by mistake, or on purpose. */
+const LONG = '0'.repeat(40_000);
+
+/**
+ * How long /health takes while somebody else asks for the worst that is known: 99 of 100 should take less than 50 ms, so that a page of
+ * the next person stays quick. The server is the built one, on books of 50,000 items with 2,000 receipts that wait.
+ */
+export async function busy(say: (what: string, figure: string) => void): Promise<void> {
+	const { books, folder } = await bookOf(CUSTOMERS, ITEMS);
+	const open = await books.db
+		.select({ number: document.number, customerId: document.customerId, total: item.total })
+		.from(item)
+		.innerJoin(document, eq(document.id, item.documentId))
+		.limit(RECEIPTS);
+	const files = mkdtempSync(join(tmpdir(), 'odd-penny-busy-'));
+	await writeStatement(join(files, 'first.xml'), RECEIPTS, (i) => ({
+		text: i % 4 ? `INV ${open[i]!.number}` : 'PAYMENT',
+		account: `ACC${open[i]!.customerId}`,
+		amount: open[i]!.total
+	}));
+	await writeStatement(join(files, 'second.xml'), 20_000, (i) => ({ text: `SECOND ${i}`, account: `B${i}` }));
+	const read = await readBankFile('first.xml', createReadStream(join(files, 'first.xml')));
+	if (!read.ok) throw new Error('the bench file was refused');
+	await must(books, importBankFile, read.value);
+	await books.close();
+	const server = spawn(process.execPath, [join(config().root, 'build/tools/serve.js')], {
+		env: {
+			...{ ...process.env, DATA_DIR: folder, PORT: String(PORT), NODE_ENV: 'production' },
+			...{ ODD_PENNY_ROOT: config().root, LOG_LEVEL: 'silent' }
+		},
+		stdio: 'ignore'
+	});
+	try {
+		for (let n = 0; n < 200 && !(await isUp()); n++) await pause(100);
+		await measure(say, files);
+	} finally {
+		server.kill('SIGINT');
+	}
+}
+
+async function measure(say: (what: string, figure: string) => void, files: string): Promise<void> {
+	const clerk = await signedIn('clerk');
+	const reader = await signedIn('reader');
+	const get = (cookie: string, path: string) => async () =>
+		void (await (await fetch(BASE + path, { headers: { cookie } })).arrayBuffer());
+	const post = (cookie: string, path: string, form: Record<string, string | Blob>) => async () => {
+		const body = new FormData();
+		for (const [name, value] of Object.entries(form)) body.set(name, value);
+		const headers = { cookie, origin: BASE, 'x-sveltekit-action': 'true' };
+		await (await fetch(BASE + path, { method: 'POST', body, headers })).arrayBuffer();
+	};
+	const json = (cookie: string, path: string, value: unknown) =>
+		post(cookie, path, { json: JSON.stringify(value), key: crypto.randomUUID() });
+	const rows = Array.from(
+		{ length: 20_000 },
+		(_, i) => `BZ-${i},invoice,C${(i % CUSTOMERS) + 1},2026-10-01,2026-10-31,GBP,100.00,100.00`
+	);
+	const table = ['number,kind,customer_code,issue_date,due_date,currency,total,open', ...rows].join('\n');
+	const certain = {
+		receipts: Array.from({ length: RECEIPTS }, (_, i) => ({ receiptId: i + 1, receiptVersion: 1 }))
+	};
+	const worst: [string, () => Promise<unknown>][] = [
+		['nothing', () => pause(3_000)],
+		['the first page after a start', get(clerk, '/money-in')],
+		['the proof, twice', twice(get(clerk, '/books/proof'))],
+		['the books', get(clerk, '/books')],
+		['the record, four times', twice(twice(get(clerk, '/books/record')))],
+		['small balances', get(clerk, '/odd-pennies/small-balances?upTo=100000&all=yes')],
+		['all open items as a table', get(clerk, '/open-items/file')],
+		['all customers as a table', get(clerk, '/customers/file')],
+		['statements to choose from', get(clerk, '/letters?kind=statement')],
+		['a reader’s form of 250 KB', json(reader, '/money-in?/certain', { receipts: 'x'.repeat(250_000) })],
+		['an amount of 40,000 noughts', post(clerk, '/open-items/new', { json: `{"lines":[{"net":${LONG}}]}` })],
+		['a day of 40,000 characters', json(clerk, '/books/periods?/lock', { through: LONG })],
+		['25 wrong sign-ins at once', () => Promise.all(Array.from({ length: 25 }, (_, i) => wrongSignIn(i)))],
+		['posting all that are certain', json(clerk, '/money-in?/certain', certain)],
+		['the page after that', get(clerk, '/money-in')],
+		[
+			'a table of 20,000 documents, seen',
+			post(clerk, '/open-items/bring-in?/preview', { what: 'documents', file: new Blob([table]) })
+		],
+		[
+			'the same, brought in',
+			post(clerk, '/open-items/bring-in?/documents', { what: 'documents', file: new Blob([table]) })
+		],
+		[
+			'a bank file of 20,000 entries',
+			post(clerk, '/money-in/bring-in', {
+				files: new File([readFileSync(join(files, 'second.xml'))], 'second.xml')
+			})
+		],
+		['the page after that', get(clerk, '/money-in')]
+	];
+	for (const [what, ask] of worst) {
+		const from = performance.now();
+		const waits = await during(ask);
+		const at = (share: number) =>
+			waits[Math.min(waits.length - 1, Math.floor(waits.length * share))]!.toFixed(0);
+		say(
+			`/health during ${what} (${((performance.now() - from) / 1000).toFixed(1)} s): p50 / p99 / most, ms`,
+			`${at(0.5)} / ${at(0.99)} / ${waits.at(-1)!.toFixed(0)}`
+		);
+	}
+}
+
+function twice(ask: () => Promise<unknown>): () => Promise<unknown> {
+	return () => Promise.all([ask(), ask()]);
+}
+
+/** What /health took while something was done, in milliseconds, the shortest first. */
+async function during(ask: () => Promise<unknown>): Promise<number[]> {
+	const waits: number[] = [];
+	let done = false;
+	const watching = (async () => {
+		while (!done || waits.length < 20) {
+			const from = performance.now();
+			await (await fetch(`${BASE}/health`)).arrayBuffer();
+			waits.push(performance.now() - from);
+			await pause(5);
+		}
+	})();
+	await ask().catch((error: unknown) => console.error(error));
+	done = true;
+	await watching;
+	return waits.sort((a, b) => a - b);
+}
+
+async function isUp(): Promise<boolean> {
+	return fetch(`${BASE}/health`)
+		.then((one) => one.ok)
+		.catch(() => false);
+}
+
+async function signedIn(role: string): Promise<string> {
+	const answer = await fetch(`${BASE}/sign-in?/demo`, {
+		method: 'POST',
+		body: new URLSearchParams({ role }),
+		headers: { origin: BASE },
+		redirect: 'manual'
+	});
+	return answer.headers
+		.getSetCookie()
+		.map((one) => one.split(';')[0])
+		.join('; ');
+}
+
+async function wrongSignIn(i: number): Promise<void> {
+	await fetch(`${BASE}/sign-in?/person`, {
+		method: 'POST',
+		body: new URLSearchParams({ email: `nobody${i}@firm.example`, password: 'wrong but long enough' }),
+		headers: { origin: BASE },
+		redirect: 'manual'
+	});
+}
