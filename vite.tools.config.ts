@@ -24,6 +24,8 @@ export default defineConfig({
 				attack: entry('./attack/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts'),
+				'looks-worker': entry('./src/lib/workers/looks-worker.ts'),
+				'acts-worker': entry('./src/lib/workers/acts-worker.ts'),
 				'answers-worker': entry('./src/lib/workers/answers-worker.ts'),
 				'trial-worker': entry('./src/lib/workers/trial-worker.ts')
 			},

@@ -73,7 +73,7 @@ async function measure(say: (what: string, figure: string) => void, files: strin
 	);
 	const table = ['number,kind,customer_code,issue_date,due_date,currency,total,open', ...rows].join('\n');
 	const certain = {
-		receipts: Array.from({ length: RECEIPTS }, (_, i) => ({ receiptId: i + 1, receiptVersion: 1 }))
+		receipts: Array.from({ length: RECEIPTS }, (_, i) => ({ id: i + 1, version: 1 }))
 	};
 	const worst: [string, () => Promise<unknown>][] = [
 		['nothing', () => pause(3_000)],

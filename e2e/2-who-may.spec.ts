@@ -134,6 +134,14 @@ test('a supervisor lets somebody in, who signs in, and is shut out again', async
 	await expect(page.locator('td.line-through', { hasText: 'Ada Slip' })).toBeVisible();
 	await ada.goto('/customers');
 	expect(ada.url()).toContain('/sign-in');
+	// All of it stands at the door.
+	await page.getByRole('link', { name: 'At the door' }).click();
+	await page.getByLabel('Person').selectOption({ label: 'Ada Slip' });
+	await expect(page.getByRole('row', { name: /Ada Slip Signed in/ })).toHaveCount(2);
+	await expectAccessible(page);
+	await page.getByLabel('Person').selectOption({ label: 'anybody' });
+	await expect(page.getByText('Typed a wrong code')).toBeVisible();
+	await expect(page.getByText('Typed the password again')).toBeVisible();
 	await ada.context().close();
 });
 

@@ -72,7 +72,7 @@ test('the first start asks for the first supervisor, and then never again', asyn
 			.split('\n')
 			.filter((line) => line.startsWith('{'));
 		const what = lines.map((line) => (JSON.parse(line) as { what: string }).what);
-		expect(new Set(what)).toEqual(new Set(['request', 'act', 'refused sign-in']));
+		expect(new Set(what)).toEqual(new Set(['request', 'act', 'security']));
 		expect(lines.join('\n')).toContain('"kind":"open-books"');
 		expect(lines.join('\n')).not.toMatch(/Petra|Garrick|garrick-kilns|salt glaze|ZZAM|10\.00/);
 	} finally {

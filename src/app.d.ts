@@ -7,6 +7,8 @@ declare global {
 			app: Application;
 			/** Who is signed in, or null. */
 			who: Person | null;
+			/** That what was asked for is more than their role may do. */
+			refused?: boolean;
 			/** The session in which they ask. */
 			sessionId: string | null;
 		}

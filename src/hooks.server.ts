@@ -10,6 +10,7 @@ import {
 import { openApp, type App } from '$lib/server/app';
 import { nobodyYet } from '$lib/server/people/commands/people';
 import { endSessions } from '$lib/server/people/end-sessions';
+import { noteEvent } from '$lib/server/people/note-event';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
 import { refusedBody } from '$lib/server/platform/http/body-limit';
 import { oldAddress } from '$lib/server/platform/http/old-address';
@@ -43,6 +44,11 @@ export const handle: Handle = async ({ event, resolve }) => {
 		if (isRedirect(thrown)) log(thrown.status);
 		throw thrown;
 	});
+	if (event.locals.who && (event.locals.refused || response.status === 403))
+		noteEvent(app.books, {
+			...{ kind: 'act-refused', personId: event.locals.who.id, origin: event.getClientAddress() },
+			about: `${event.route.id ?? ''}${event.url.search.startsWith('?/') ? event.url.search.slice(0, 40) : ''}`
+		});
 	// What was done may change every answer: they are made while the person still looks at what was done.
 	if (event.request.method === 'POST' && event.locals.who) answeredPile(app.books.db).catch(() => undefined);
 	response.headers.set('x-content-type-options', 'nosniff');

@@ -1,5 +1,4 @@
-import { view } from '$lib/server/platform/http/view';
-import { lookAtBalances } from '$lib/server/ledger/queries/journal';
+import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { readSetting } from '$lib/server/firm/store/settings';
 import { RULES } from '$lib/core/5-journal/proof/prove';
 import type { PageServerLoad } from './$types';
@@ -8,7 +7,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const db = locals.app.books.db;
 	const lockedThrough = await readSetting(db, 'lockedThrough');
 	return {
-		...(await view(locals, lookAtBalances, null)),
+		...(await viewInThread(locals, 'balances', null)),
 		lockedThrough,
 		rules: RULES
 	};

@@ -7,6 +7,7 @@ import { readSetting } from '$lib/server/firm/store/settings';
 import { passwordFault } from '$lib/server/people/check-password';
 import { setOwnPassword } from '$lib/server/people/commands/set-own-password';
 import { endSessions } from '$lib/server/people/end-sessions';
+import { noteEvent } from '$lib/server/people/note-event';
 import { passwordFits } from '$lib/server/people/password-fits';
 import { lookAtOwnSessions } from '$lib/server/people/queries/own-sessions';
 import { action, shaped } from '$lib/server/platform/http/action';
@@ -51,10 +52,11 @@ export const actions: Actions = {
 		},
 		then: () => redirect(303, '/sign-in?changed')
 	}),
-	end: async ({ request, locals }) => {
+	end: async ({ request, locals, getClientAddress }) => {
 		const id = String((await request.formData()).get('id') ?? '');
 		const { app, who, sessionId } = locals;
 		await endSessions(app.books, who!.id, id === '' ? { allBut: sessionId! } : { id });
+		noteEvent(app.books, { kind: 'sessions-ended', personId: who!.id, origin: getClientAddress() });
 		return {};
 	}
 };

@@ -11,7 +11,7 @@ import { signIn } from '$lib/server/people/sign-in';
 import { personOfCode } from '$lib/server/people/use-code';
 import { shaped } from '$lib/server/platform/http/action';
 import { refuse } from '$lib/server/platform/http/refuse';
-import { logRefusedSignIn } from '$lib/server/platform/log';
+import { noteEvent } from '$lib/server/people/note-event';
 import type { Actions } from './$types';
 
 const input = z.object({
@@ -35,7 +35,7 @@ export const actions: Actions = {
 		const found = await personOfCode(app, email, code, new Date(now));
 		if (!found) {
 			app.attempts.failed(account, now);
-			logRefusedSignIn({ from: event.getClientAddress(), because: 'wrong' });
+			noteEvent(app.books, { kind: 'code-refused', origin: event.getClientAddress() });
 			return field('code', 'That address and code do not go together, or the code is good no longer.');
 		}
 		const { person, codeId } = found;

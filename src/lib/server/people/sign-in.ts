@@ -1,24 +1,32 @@
 import type { RequestEvent } from '@sveltejs/kit';
-import { logRefusedSignIn } from '../platform/log';
+import { eq } from 'drizzle-orm';
+import { user } from '../platform/db/schema';
 import { askAuth } from './ask-auth';
+import { noteEvent } from './note-event';
 
-/** Signs a person in; every refusal is logged. */
+/** Signs a person in; that, and every refusal, is kept among the events of security. */
 export async function signIn(
 	event: RequestEvent,
 	email: string,
 	password: string
 ): Promise<{ ok: boolean; message: string }> {
-	const { attempts } = event.locals.app;
+	const { attempts, books } = event.locals.app;
 	const now = Date.now();
 	const mayTry = attempts.mayTry(email, now);
 	const { ok, status } = mayTry
 		? await askAuth(event, '/sign-in/email', { email, password })
 		: { ok: false, status: 429 };
-	if (ok) attempts.succeeded(email);
-	if (ok) return { ok: true, message: '' };
 	const tooMany = status === 429;
+	const known = await books.db.select({ id: user.id }).from(user).where(eq(user.email, email)).get();
+	noteEvent(books, {
+		kind: ok ? 'signed-in' : tooMany ? 'too-many-attempts' : 'sign-in-refused',
+		...{ personId: known?.id ?? null, origin: event.getClientAddress() }
+	});
+	if (ok) {
+		attempts.succeeded(email);
+		return { ok: true, message: '' };
+	}
 	if (!tooMany) attempts.failed(email, now);
-	logRefusedSignIn({ from: event.getClientAddress(), because: tooMany ? 'too-many' : 'wrong' });
 	return {
 		ok: false,
 		message: tooMany

@@ -40,12 +40,15 @@ export function logAct(act: {
 	out().info({ what: 'act', ...act });
 }
 
-/** Somebody could not sign in, from this network address. */
-export function logRefusedSignIn(refused: {
+/** Something at the door: who came in, was refused, or took something out. `about` is the name of a table, file or act. */
+export function logSecurity(event: {
+	readonly kind: string;
+	readonly person: string | null;
 	readonly from: string;
-	readonly because: 'wrong' | 'too-many';
+	readonly about: string;
 }): void {
-	out().warn({ what: 'refused sign-in', ...refused });
+	const refused = /refused|too-many/.test(event.kind);
+	out()[refused ? 'warn' : 'info']({ what: 'security', ...event });
 }
 
 interface Failed {

@@ -9,15 +9,23 @@ const pools = new Map<string, Piscina>();
 const KEEPS = { maxThreads: 1, idleTimeout: 30 * 60_000 };
 const PLAIN = { maxThreads: 2, idleTimeout: 10_000 };
 
+function fileOf(name: string): string {
+	return join(config().root, `build/tools/${name}.js`);
+}
+
+/** Whether there is a built worker of the name: in tests and in development there is none. */
+export function hasWorker(name: string): boolean {
+	return config().built && existsSync(fileOf(name));
+}
+
 /** Runs a built worker by name; null where there is no build (tests, development) and the caller does the work in place. */
 export function runWorker<Input, Output>(
 	name: string,
 	input: Input,
 	{ keeps = false }: { readonly keeps?: boolean } = {}
 ): Promise<Output> | null {
-	const { root, built } = config();
-	const filename = join(root, `build/tools/${name}.js`);
-	if (!built || !existsSync(filename)) return null;
+	if (!hasWorker(name)) return null;
+	const filename = fileOf(name);
 	let pool = pools.get(name);
 	if (!pool) pools.set(name, (pool = new Piscina({ filename, ...(keeps ? KEEPS : PLAIN) })));
 	return pool.run(input) as Promise<Output>;

@@ -21,6 +21,7 @@ export * from './rate-text';
 export * from './reason-sentence';
 export * from './reduction-names';
 export * from './return-reasons';
+export * from './security-event-sentence';
 export * from './statement-fault-sentence';
 export * from './returned-mark';
 export * from './why-not-sentence';

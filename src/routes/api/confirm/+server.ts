@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { cleanText } from '$lib/core/text/clean-text';
 import { passwordFits } from '$lib/server/people/password-fits';
 import { user } from '$lib/server/platform/db/schema';
-import { logRefusedSignIn } from '$lib/server/platform/log';
+import { noteEvent } from '$lib/server/people/note-event';
 import type { RequestHandler } from './$types';
 
 const input = z.object({ password: z.string().max(200).transform(cleanText) });
@@ -21,10 +21,11 @@ export const POST: RequestHandler = async ({ request, locals, getClientAddress }
 	const own = await app.books.db.select({ email: user.email }).from(user).where(eq(user.id, who.id)).get();
 	if (!own || !(await passwordFits(app.books.db, own.email, read.data.password))) {
 		app.attempts.failed(who.id, now);
-		logRefusedSignIn({ from: getClientAddress(), because: 'wrong' });
+		noteEvent(app.books, { kind: 'confirm-refused', personId: who.id, origin: getClientAddress() });
 		return json({ message: 'That is not your password.' }, { status: 403 });
 	}
 	app.attempts.succeeded(who.id);
 	app.confirmations.keep(sessionId, now);
+	noteEvent(app.books, { kind: 'confirmed', personId: who.id, origin: getClientAddress() });
 	return json({});
 };

@@ -92,7 +92,9 @@
 		</form>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10">
-		<h2 class="text-xl">Who did what</h2>
+		<h2 class="flex items-baseline justify-between text-xl">
+			Who did what <a class="btn" href="/books/people/events">At the door</a>
+		</h2>
 		<table class="mt-2">
 			<tbody>
 				{#each data.records as record (record.id)}

@@ -1,7 +1,6 @@
+import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
-import { view } from '$lib/server/platform/http/view';
-import { lookAtRecord } from '$lib/server/ledger/queries/record';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -14,5 +13,5 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		...{ from: from ?? '', to: to ?? '', before: rowNumber(text('before')) }
 	};
 	const bad = [from === null ? text('from') : '', to === null ? text('to') : ''].filter(Boolean);
-	return { ...(await view(locals, lookAtRecord, query)), query, bad };
+	return { ...(await viewInThread(locals, 'record', query)), query, bad };
 };

@@ -3,8 +3,6 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { actSentence, count, moment, shortDay } from '$lib/words';
 	let { data } = $props();
-	/** So many parts of a decision are listed with it. */
-	const PARTS_SHOWN = 12;
 	const today = $derived(data.today ?? '');
 	const filtered = $derived(
 		Boolean(
@@ -90,23 +88,23 @@
 					<td class="whitespace-nowrap">{moment(row.at)}</td>
 					<td class="whitespace-nowrap">{row.by}</td>
 					<td>
-						{#if row.posted || row.parts.length}<a
+						{#if row.posted || row.partsCount}<a
 								class="block min-h-6 w-fit py-0.5"
 								href="/books/journal?act={row.id}">{actSentence(row.said)}</a
 							>{:else}{actSentence(row.said)}{/if}
-						{#if row.parts.length}
+						{#if row.partsCount}
 							<details class="text-sm text-soft">
-								<summary class="min-h-6 cursor-pointer py-0.5">in {count(row.parts.length, 'part')}</summary>
+								<summary class="min-h-6 cursor-pointer py-0.5">in {count(row.partsCount, 'part')}</summary>
 								<ul>
-									{#each row.parts.slice(0, PARTS_SHOWN) as part (part.id)}
+									{#each row.parts as part (part.id)}
 										<li>
 											<a class="block min-h-6 w-fit py-0.5" href="/books/journal?act={part.id}"
 												>{part.id}: {actSentence(part.said)}</a
 											>
 										</li>
 									{/each}
-									{#if row.parts.length > PARTS_SHOWN}<li>
-											and {row.parts.length - PARTS_SHOWN} more,
+									{#if row.partsCount > row.parts.length}<li>
+											and {row.partsCount - row.parts.length} more,
 											<a href="/books/journal?act={row.id}">all of them in the journal</a>
 										</li>{/if}
 								</ul>

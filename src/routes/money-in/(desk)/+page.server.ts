@@ -1,6 +1,5 @@
 import { rowNumber, rowNumbers } from '$lib/server/platform/http/row-number';
 import { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
-import { postCertain } from '$lib/server/allocation/commands/post-certain';
 import { joinParts } from '$lib/server/receipts/commands/split-receipt';
 import { matchBankEntry } from '$lib/server/receipts/commands/match-bank-entry';
 import { mayAct, view } from '$lib/server/platform/http/view';
@@ -8,6 +7,8 @@ import { whereReceiptIs } from '$lib/server/receipts/queries/where-receipt-is';
 import { lookAtDesk } from '$lib/server/allocation/queries/desk';
 import type { PileRow } from '$lib/server/receipts/queries/pile';
 import { reasonSentence } from '$lib/words';
+import { ok } from '$lib/core/result';
+import { actionInThread } from '$lib/server/services/threads/action-in-thread';
 import { action } from '$lib/server/platform/http/action';
 import { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
 import { holdReceipt } from '$lib/server/receipts/commands/hold-receipt';
@@ -44,7 +45,7 @@ async function firstOf(parent: () => Promise<{ rows: readonly PileRow[] }>): Pro
 
 export const actions = {
 	post: action(allocateReceipt),
-	certain: action(postCertain),
+	certain: actionInThread('post-certain', (fields) => ok(fields as never)),
 	undo: action(undoActs),
 	hold: action(holdReceipt),
 	match: action(matchBankEntry),

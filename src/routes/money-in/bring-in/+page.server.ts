@@ -1,8 +1,7 @@
 import { err, ok } from '$lib/core/result';
-import { perform } from '$lib/server/act/perform';
-import { importBankFile } from '$lib/server/receipts/commands/import-bank-file';
+import { performInThread } from '$lib/server/services/threads/perform-in-thread';
 import { importedSentence, problemSentence } from '$lib/words';
-import { BANK_FILE_BYTES, readBankFile } from '$lib/server/receipts/store/read-bank-file';
+import { BANK_FILE_BYTES } from '$lib/server/receipts/store/read-bank-file';
 import { preview } from '$lib/server/platform/http/action';
 
 export const load = async () => ({});
@@ -26,8 +25,8 @@ export const actions = {
 			const ctx = await locals.app.context(locals.who!);
 			for (const file of files) {
 				const { name } = file;
-				const read = await readBankFile(name, file.stream() as unknown as AsyncIterable<Uint8Array>);
-				const result = read.ok ? await perform(locals.app.books, importBankFile, read.value, ctx) : read;
+				const bytes = new Uint8Array(await file.arrayBuffer());
+				const result = await performInThread(locals.app.books, 'import-bank-file', { name, bytes }, ctx);
 				told.push(
 					result.ok
 						? {

@@ -1,6 +1,6 @@
+import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { typedAmount } from '$lib/words/typed-amount';
-import { mayAct, view } from '$lib/server/platform/http/view';
-import { lookAtSmallBalances } from '$lib/server/allocation/queries/small-balances';
+import { mayAct } from '$lib/server/platform/http/view';
 import { action } from '$lib/server/platform/http/action';
 import { writeOffSmallBalances } from '$lib/server/allocation/commands/write-off-small-balances';
 import type { PageServerLoad } from './$types';
@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ locals, url, parent }) => {
 		partPaid: url.searchParams.get('all') !== 'yes',
 		code: url.searchParams.get('customer')
 	};
-	const found = await view(locals, lookAtSmallBalances, query);
+	const found = await viewInThread(locals, 'small-balances', query);
 	return {
 		...found,
 		partPaid: query.partPaid,

@@ -2,7 +2,6 @@ import { amountLookedFor } from '../../../words/amount-looked-for';
 import { minor } from '../../../core/money/minor';
 import { and, asc, desc, eq, inArray, like, lt, or, sql, type SQL } from 'drizzle-orm';
 import { daysLate } from '../../../core/6-reports/age';
-import type { Day } from '../../../core/day/day';
 import { addDays } from '../../../core/day/arithmetic';
 import type { Reader } from '../../platform/db/open';
 import { customer, document, item, itemState } from '../../platform/db/schema';
@@ -57,7 +56,12 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 	// The sums read the index of open items alone; the words are looked up in documents and customers by themselves.
 	const base = and(isOpen, matching(db, query.text));
 	const rows = await db
-		.select({ state: itemState, item, document, name: customer.name, code: customer.code })
+		// Just what a row shows: all open items may be asked for at once.
+		.select({
+			...{ id: item.id, number: document.number, kind: document.kind, part: item.part, parts: item.parts },
+			...{ customer: customer.name, code: customer.code, text: document.text, due: item.due },
+			...{ issued: document.issued, total: item.total, open: itemState.open, currency: document.currency }
+		})
 		.from(itemState)
 		.innerJoin(item, eq(item.id, itemState.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
@@ -87,46 +91,14 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 		.groupBy(itemState.currency)
 		.orderBy(desc(sql`2`));
 	return {
-		rows: rows.map((row) => rowOf(row, today)),
+		rows: rows.map((row): OpenItemRow => ({
+			...row,
+			late: row.kind === 'credit_note' ? 0 : daysLate(row.due, today)
+		})),
 		counts: counts as Record<Facet, number>,
 		sums
 	};
 });
-
-/** A row of the list. */
-function rowOf(
-	{
-		state,
-		item: it,
-		document: doc,
-		name,
-		code
-	}: {
-		state: typeof itemState.$inferSelect;
-		item: typeof item.$inferSelect;
-		document: typeof document.$inferSelect;
-		name: string;
-		code: string;
-	},
-	today: Day
-): OpenItemRow {
-	return {
-		id: it.id,
-		number: doc.number,
-		kind: doc.kind,
-		part: it.part,
-		parts: it.parts,
-		customer: name,
-		code,
-		text: doc.text,
-		due: it.due,
-		issued: doc.issued,
-		total: it.total,
-		open: state.open,
-		currency: doc.currency,
-		late: doc.kind === 'credit_note' ? 0 : daysLate(it.due, today)
-	};
-}
 
 /** Late ones first, unless a column was chosen. */
 function orderOf(sorting: OpenItemsQuery['sorting']): SQL[] {

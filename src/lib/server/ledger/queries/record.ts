@@ -2,10 +2,12 @@ import { and, desc, eq, gte, inArray, isNull, like, lt, lte, or, sql } from 'dri
 import { act, customer, document, item } from '../../platform/db/schema';
 import { saidOf } from '../../act/said';
 import { reasonsOfRecord } from '../../../words';
-import { groupBy } from '../../../core/group-by';
+import type { Db } from '../../platform/db/open';
 import { defineLook } from '../../act/define-look';
 
 export const RECORD_PAGE = 80;
+/** So many parts of a decision are named with it. */
+const PARTS_NAMED = 12;
 
 export interface RecordQuery {
 	readonly person: string;
@@ -77,29 +79,50 @@ export const lookAtRecord = defineLook('reader', async (db, query: RecordQuery) 
 		)
 		.orderBy(desc(act.id))
 		.limit(RECORD_PAGE);
-	const parts = await db
-		.select({ id: act.id, parentId: act.parentId, kind: act.kind, summary: act.summary, format: act.format })
-		.from(act)
-		.where(
-			inArray(
-				act.parentId,
-				rows.map((row) => row.id)
+	const counts = await countParts(
+		db,
+		rows.map((row) => row.id)
+	);
+	// An act may have brought in thousands: the first are named, the others counted.
+	const parts = new Map(
+		await Promise.all(
+			[...counts.keys()].map(
+				async (id) =>
+					[
+						id,
+						await db
+							.select({ id: act.id, kind: act.kind, summary: act.summary, format: act.format })
+							.from(act)
+							.where(eq(act.parentId, id))
+							.orderBy(act.id)
+							.limit(PARTS_NAMED)
+					] as const
 			)
 		)
-		.orderBy(act.id);
-	const partsBy = groupBy(parts, (part) => part.parentId!);
+	);
 	const people = await db.all<{ name: string }>(sql`select distinct user_name as name from act order by 1`);
 	return {
 		rows: rows.map(({ facts, summary, format, ...row }) => ({
 			...row,
 			said: saidOf({ kind: row.kind, summary, format }),
 			reason: reasonOf(facts),
-			parts: (partsBy.get(row.id) ?? []).map((part) => ({ id: part.id, said: saidOf(part) }))
+			parts: (parts.get(row.id) ?? []).map((part) => ({ id: part.id, said: saidOf(part) })),
+			partsCount: counts.get(row.id) ?? 0
 		})),
 		people: people.map((row) => row.name),
 		next: rows.length === RECORD_PAGE ? rows.at(-1)!.id : null
 	};
 });
+
+/** How many parts each of some acts has. */
+async function countParts(db: Db, acts: readonly number[]): Promise<ReadonlyMap<number, number>> {
+	const rows = await db
+		.select({ parentId: act.parentId, count: sql<number>`count(*)` })
+		.from(act)
+		.where(inArray(act.parentId, [...acts]))
+		.groupBy(act.parentId);
+	return new Map(rows.map(({ parentId, count }) => [parentId!, count]));
+}
 
 /** What was given as the reason, where something was. */
 function reasonOf(facts: string): string {

@@ -104,7 +104,7 @@ export function shaped<S extends z.ZodType>(shape: S, fields: unknown): Result<z
 }
 
 /** A form's fields (the JSON of its field `json`, or its plain ones) and its key, once the person may send it. */
-async function readFields(
+export async function readFields(
 	{ request, locals }: RequestEvent,
 	role: CallContext['who']['role'],
 	most = FORM_BYTES
@@ -112,8 +112,9 @@ async function readFields(
 	try {
 		requireRole(locals.who!, role);
 	} catch (error) {
-		if (error instanceof DomainError) return err(...error.problems);
-		throw error;
+		if (!(error instanceof DomainError)) throw error;
+		locals.refused = true;
+		return err(...error.problems);
 	}
 	const bytes = Number(request.headers.get('content-length') ?? 0);
 	if (bytes > most) return err({ code: 'file-too-large', bytes, most });
@@ -137,7 +138,8 @@ async function readFields(
 	}
 }
 
-function wayBack(kind: ActKind, output: unknown): number | null {
+/** The act by which something can be undone, where it can. */
+export function wayBack(kind: ActKind, output: unknown): number | null {
 	const id = (output as { readonly actId?: unknown } | null)?.actId;
 	return typeof id === 'number' && isUndoable(kind) ? id : null;
 }

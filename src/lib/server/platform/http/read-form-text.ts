@@ -12,21 +12,34 @@ export interface FormText {
 	readonly text: string;
 }
 
+/** What a form brings as it came: bytes that nobody has read yet, or what was pasted. It crosses threads. */
+export interface FormSource {
+	readonly file: string | null;
+	readonly bytes: Uint8Array | string;
+}
+
+/** Makes text of what came: by its encoding, and clean. */
+export function textOfSource({ file, bytes }: FormSource): FormText {
+	return { file, text: cleanText(typeof bytes === 'string' ? bytes : decodeText(bytes)) };
+}
+
 /** The texts of the files in a form's field `file`, or of its field `pasted` where no file was chosen. */
 export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
+	const sources = await readFormSources(form);
+	return sources.ok ? ok(sources.value.map(textOfSource)) : sources;
+}
+
+/** The same, unread: where reading takes long it is for another thread. */
+export async function readFormSources(form: FormData): Promise<Result<FormSource[]>> {
 	const files = form.getAll('file').filter((one) => one instanceof File && one.size > 0) as File[];
 	const bytes = files.reduce((sum, file) => sum + file.size, 0);
 	if (bytes > FORM_TEXT_BYTES) return err({ code: 'file-too-large', bytes, most: FORM_TEXT_BYTES });
 	const pasted = form.get('pasted');
-	if (files.length === 0)
-		return ok([{ file: null, text: typeof pasted === 'string' ? cleanText(pasted) : '' }]);
-	const texts: FormText[] = [];
+	if (files.length === 0) return ok([{ file: null, bytes: typeof pasted === 'string' ? pasted : '' }]);
+	const sources: FormSource[] = [];
 	for (const file of files)
-		texts.push({
-			file: fileName(file.name),
-			text: cleanText(decodeText(new Uint8Array(await file.arrayBuffer())))
-		});
-	return ok(texts);
+		sources.push({ file: fileName(file.name), bytes: new Uint8Array(await file.arrayBuffer()) });
+	return ok(sources);
 }
 
 /** A file's name as it is kept and shown. */

@@ -6,18 +6,16 @@ import { DOCUMENT_COLUMNS, readDocuments } from '../../../core/1-open-items/read
 import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
 import { parseTable } from '../../../tables/parse-table';
-import { inFile, readFormTexts, type FormText } from './read-form-text';
+import { inFile, textOfSource, type FormSource, type FormText } from './read-form-text';
 
-/** Customers of the tables in a form: files, or rows pasted from a spreadsheet with their headings. */
-export async function readCustomerTables(form: FormData): Promise<Result<CustomerRow[]>> {
-	const sources = await readFormTexts(form);
-	return sources.ok ? together(sources.value, customersOf) : sources;
+/** Customers of tables: files, or rows pasted from a spreadsheet with their headings. */
+export function readCustomerTables(sources: readonly FormSource[]): Result<CustomerRow[]> {
+	return together(sources, customersOf);
 }
 
-/** Documents of the tables in a form, or of XML files in it. */
-export async function readDocumentTables(form: FormData): Promise<Result<DocumentRow[]>> {
-	const sources = await readFormTexts(form);
-	return sources.ok ? together(sources.value, documentsOf) : sources;
+/** Documents of tables, or of XML files. */
+export function readDocumentTables(sources: readonly FormSource[]): Result<DocumentRow[]> {
+	return together(sources, documentsOf);
 }
 
 function customersOf({ text }: FormText): Result<CustomerRow[]> {
@@ -35,11 +33,11 @@ function documentsOf({ text, file }: FormText): Result<DocumentRow[]> {
 }
 
 /** The rows of all sources, or every problem of any. */
-function together<T>(sources: readonly FormText[], read: (source: FormText) => Result<T[]>): Result<T[]> {
+function together<T>(sources: readonly FormSource[], read: (source: FormText) => Result<T[]>): Result<T[]> {
 	const rows: T[] = [];
 	const problems: Problem[] = [];
 	for (const source of sources) {
-		const result = inFile(read(source), source.file);
+		const result = inFile(read(textOfSource(source)), source.file);
 		if (result.ok) for (const row of result.value) rows.push(row);
 		else append(problems, result.problems);
 	}

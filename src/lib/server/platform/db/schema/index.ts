@@ -13,5 +13,6 @@ export * from './advices';
 export * from './approvals';
 export * from './lessons';
 export * from './seals';
+export * from './security';
 export * from './sequences';
 export * from './standing';

@@ -21,6 +21,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	difference: 'posted',
 	receipt_adjustment: 'posted',
 	reduction: 'posted',
+	security_event: 'posted',
 	paying_in_slip: 'posted',
 	slip_receipt: 'posted',
 	bank_match: 'posted',

@@ -1,0 +1,62 @@
+import type { Result } from '../../../core/result';
+import { cleanLine } from '../../../core/text/clean-text';
+import type { ActKind } from '../../../core/model/act-facts';
+import type { CallContext } from '../../act/define-act';
+import { perform } from '../../act/perform';
+import type { Role } from '../../act/person';
+import { postCertain } from '../../allocation/commands/post-certain';
+import { bringInCustomers } from '../../customers/commands/bring-in-customers';
+import { bringInDocuments } from '../../documents/commands/bring-in-documents';
+import type { Books } from '../../platform/db/open';
+import type { FormSource } from '../../platform/http/read-form-text';
+import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
+import { importBankFile } from '../../receipts/commands/import-bank-file';
+import { readBankFile } from '../../receipts/store/read-bank-file';
+
+/** A file as it came. */
+export interface FileGiven {
+	readonly name: string;
+	readonly bytes: Uint8Array;
+}
+
+/**
+ * Acts in bulk: what they are given is read, and done, in a thread of its own with a connection of its own, while nobody else writes.
+ * What they are given and give crosses threads.
+ */
+export const HEAVY_ACTS = {
+	'import-bank-file': {
+		role: 'clerk',
+		run: async (books: Books, { name, bytes }: FileGiven, call: CallContext) => {
+			const read = await readBankFile(cleanLine(name), [bytes]);
+			return read.ok ? perform(books, importBankFile, read.value, call) : read;
+		}
+	},
+	'bring-in-documents': {
+		role: 'clerk',
+		run: async (books: Books, sources: readonly FormSource[], call: CallContext) => {
+			const rows = readDocumentTables(sources);
+			return rows.ok ? perform(books, bringInDocuments, rows.value, call) : rows;
+		}
+	},
+	'bring-in-customers': {
+		role: 'clerk',
+		run: async (books: Books, sources: readonly FormSource[], call: CallContext) => {
+			const rows = readCustomerTables(sources);
+			return rows.ok ? perform(books, bringInCustomers, rows.value, call) : rows;
+		}
+	},
+	'post-certain': {
+		role: 'clerk',
+		run: (books: Books, given: Parameters<typeof postCertain.input.parse>[0], call: CallContext) =>
+			perform(books, postCertain, given as never, call)
+	}
+} as const satisfies {
+	readonly [K in ActKind]?: {
+		readonly role: Role;
+		readonly run: (books: Books, given: never, call: CallContext) => Promise<Result<unknown>>;
+	};
+};
+
+export type HeavyAct = keyof typeof HEAVY_ACTS;
+export type HeavyGiven<N extends HeavyAct> = Parameters<(typeof HEAVY_ACTS)[N]['run']>[1];
+export type HeavyDone<N extends HeavyAct> = Awaited<ReturnType<(typeof HEAVY_ACTS)[N]['run']>>;

@@ -1,0 +1,56 @@
+import { err, ok, type Result } from '../../../core/result';
+import type { Viewer } from '../../act/define-look';
+import { previewCustomers, type Preview } from '../../customers/commands/bring-in-customers';
+import { lookAtSmallBalances } from '../../allocation/queries/small-balances';
+import { previewDocuments } from '../../documents/commands/bring-in-documents';
+import { lookAtBalances } from '../../ledger/queries/journal';
+import { lookAtRecord } from '../../ledger/queries/record';
+import { lookAtRun } from '../../letters/queries/letters';
+import type { Db } from '../../platform/db/open';
+import type { FormSource } from '../../platform/http/read-form-text';
+import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
+import { customersTable, openItemsTable } from './tables';
+
+const SHOWN = 300;
+
+/** What would become of the rows of tables: how many of each fate, and the first of them. */
+export interface PreviewSummed extends Omit<Preview, 'problems'> {
+	readonly added: number;
+	readonly same: number;
+	readonly differs: number;
+}
+
+/**
+ * Looks that may take longer than the others should wait for: they run in a thread of their own, with a connection for reading. What
+ * they are given and give crosses threads.
+ */
+export const HEAVY_LOOKS = {
+	balances: lookAtBalances,
+	record: lookAtRecord,
+	'letters-run': lookAtRun,
+	'small-balances': lookAtSmallBalances,
+	'open-items-table': openItemsTable,
+	'customers-table': customersTable,
+	'preview-documents': async (db: Db, sources: readonly FormSource[]) => {
+		const rows = readDocumentTables(sources);
+		return rows.ok ? summed(await previewDocuments(db, rows.value)) : rows;
+	},
+	'preview-customers': async (db: Db, sources: readonly FormSource[]) => {
+		const rows = readCustomerTables(sources);
+		return rows.ok ? summed(await previewCustomers(db, rows.value)) : rows;
+	}
+} as const satisfies Record<string, (db: Db, input: never, viewer: Viewer) => Promise<unknown>>;
+
+export type HeavyLook = keyof typeof HEAVY_LOOKS;
+export type HeavyInput<N extends HeavyLook> = Parameters<(typeof HEAVY_LOOKS)[N]>[1];
+export type HeavyOutput<N extends HeavyLook> = Awaited<ReturnType<(typeof HEAVY_LOOKS)[N]>>;
+
+function summed({ problems, rows }: Preview): Result<PreviewSummed> {
+	if (problems.length) return err(...problems.slice(0, 50));
+	const of = (fate: string) => rows.filter((row) => row.fate === fate);
+	const [added, same, differs] = [of('new'), of('same'), of('differs')];
+	return ok({
+		...{ added: added.length, same: same.length, differs: differs.length },
+		rows: [...differs, ...added, ...same].slice(0, SHOWN)
+	});
+}
