@@ -17,6 +17,7 @@ export default defineConfig({
 				serve: entry('./src/tools/serve.ts'),
 				demo: entry('./src/tools/demo.ts'),
 				import: entry('./src/tools/import.ts'),
+				'sign-in-code': entry('./src/tools/sign-in-code.ts'),
 				prove: entry('./src/tools/prove.ts'),
 				'export-books': entry('./src/tools/export-books.ts'),
 				trial: entry('./src/tools/trial.ts'),

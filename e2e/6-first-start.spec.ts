@@ -67,6 +67,20 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		await page.fill('input[name=password]', 'salt glaze at dusk');
 		await page.getByRole('button', { name: 'Sign in' }).click();
 		await expect(page.getByText('do not go together')).toBeVisible();
+		// The only supervisor forgot it: who runs the server makes a code, beside the server that runs.
+		const tool = spawnSync(process.execPath, [resolve('build/tools/sign-in-code.js'), person.email], {
+			env: {
+				...{ ...process.env, DATA_DIR: folder, ODD_PENNY_ROOT: resolve('.') },
+				...{ NODE_ENV: 'production', LOG_LEVEL: 'silent' }
+			},
+			encoding: 'utf8'
+		});
+		await page.goto(`${home}/set-password`);
+		await page.fill('input[name=email]', person.email);
+		await page.fill('input[name=code]', /code is ([0-9A-Z-]{19})/.exec(tool.stdout)![1]!);
+		await page.fill('input[name=password]', 'ash glaze at noon');
+		await page.getByRole('button', { name: 'Set it and sign in' }).click();
+		await page.waitForURL(`${home}/`);
 		const lines = log()
 			.trim()
 			.split('\n')
@@ -74,7 +88,7 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		const what = lines.map((line) => (JSON.parse(line) as { what: string }).what);
 		expect(new Set(what)).toEqual(new Set(['request', 'act', 'security']));
 		expect(lines.join('\n')).toContain('"kind":"open-books"');
-		expect(lines.join('\n')).not.toMatch(/Petra|Garrick|garrick-kilns|salt glaze|ZZAM|10\.00/);
+		expect(lines.join('\n')).not.toMatch(/Petra|Garrick|garrick-kilns|(salt|ash) glaze|ZZAM|10\.00/);
 	} finally {
 		server.kill('SIGINT');
 	}

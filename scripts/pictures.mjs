@@ -118,6 +118,8 @@ try {
 	await shot('journal');
 	await open('/books/people');
 	await shot('people');
+	await open('/books/approvals');
+	await shot('approvals');
 } finally {
 	await browser.close();
 	server.kill('SIGINT');

@@ -69,14 +69,14 @@ export async function bookDay(books: Books): Promise<Day> {
 
 /** Opens everything that the running application needs. */
 export async function openApp(): Promise<App> {
-	const { dataDir, database, publicUrl, smtpUrl, secret, anchorKey: givenKey } = config();
+	const { dataDir, database, publicUrl, smtpUrl, anchorKey: givenKey } = config();
 	mkdirSync(dataDir, { recursive: true });
 	const key = anchorKey(dataDir, givenKey);
 	const books = await openOwnBooks();
 	await followConventions(books);
 	answerInThread(books.db, database);
 	const secure = publicUrl?.startsWith('https://') ?? false;
-	const ownOrGiven = secret ?? ownSecret(dataDir);
+	const ownOrGiven = sessionSecret();
 	const auth = openAuth(books, ownOrGiven, secure);
 	const postOffice = await openPostOffice(books, smtpUrl, join(dataDir, 'outbox'), clock);
 	const today = () => bookDay(books);
@@ -129,6 +129,12 @@ export function ownAnchors(): ProofAnchors {
 	const { dataDir, anchorKey: given } = config();
 	const key = readAnchorKey(dataDir, given);
 	return { files: anchorFolders().flatMap(readAnchors), publicKey: key && publicText(key) };
+}
+
+/** What signs session cookies and codes: of the environment, or the data folder's own. */
+export function sessionSecret(): string {
+	const { secret, dataDir } = config();
+	return secret ?? ownSecret(dataDir);
 }
 
 /** The key that signs session cookies, made once and kept in the data folder, readable by its owner only. */

@@ -5,8 +5,8 @@ import { config } from './config';
 
 const pools = new Map<string, Piscina>();
 
-/** What a worker keeps in memory between its tasks is worth keeping: one thread, for as long as somebody works. */
-const KEEPS = { maxThreads: 1, idleTimeout: 30 * 60_000 };
+/** What a worker keeps in memory between its tasks is worth keeping: for as long as somebody works. */
+const IDLE_KEPT = 30 * 60_000;
 const PLAIN = { maxThreads: 2, idleTimeout: 10_000 };
 
 function fileOf(name: string): string {
@@ -22,11 +22,15 @@ export function hasWorker(name: string): boolean {
 export function runWorker<Input, Output>(
 	name: string,
 	input: Input,
-	{ keeps = false }: { readonly keeps?: boolean } = {}
+	{ keeps = false, threads = 1 }: { readonly keeps?: boolean; readonly threads?: number } = {}
 ): Promise<Output> | null {
 	if (!hasWorker(name)) return null;
 	const filename = fileOf(name);
 	let pool = pools.get(name);
-	if (!pool) pools.set(name, (pool = new Piscina({ filename, ...(keeps ? KEEPS : PLAIN) })));
+	if (!pool)
+		pools.set(
+			name,
+			(pool = new Piscina({ filename, ...(keeps ? { maxThreads: threads, idleTimeout: IDLE_KEPT } : PLAIN) }))
+		);
 	return pool.run(input) as Promise<Output>;
 }

@@ -111,7 +111,7 @@ describe('letters', () => {
 		const standIn = await startStandIn(folder);
 		await Promise.all([
 			deliverWaiting(books, standIn.url, now, `${hostname()} 1 a`),
-			deliverWaiting(books, standIn.url, now, `${hostname()} 1 b`)
+			deliverWaiting(books, standIn.url, now, `${hostname()} ${process.pid} b`)
 		]);
 		await standIn.close();
 		expect(await states()).toEqual(['sent', 'sent', 'sent', 'sent']);

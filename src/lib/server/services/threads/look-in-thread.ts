@@ -29,7 +29,7 @@ export async function lookInThread<N extends HeavyLook>(
 	const asked: LookAsked = {
 		...{ place: config().database, conventions: conventions(), name, input, viewer }
 	};
-	const told = runWorker<LookAsked, LookTold>('looks-worker', asked);
+	const told = runWorker<LookAsked, LookTold>('looks-worker', asked, { keeps: true, threads: 2 });
 	if (!told) return runLook(db, name, input, viewer);
 	const answer = await told;
 	if ('problems' in answer) throw new DomainError(...answer.problems);

@@ -1,0 +1,35 @@
+import { eq } from 'drizzle-orm';
+import { bookDay, clock, openOwnBooks, sessionSecret } from '../lib/server/app';
+import { perform } from '../lib/server/act/perform';
+import { APPLICATION } from '../lib/server/act/person';
+import { makeSignInCode } from '../lib/server/people/commands/make-sign-in-code';
+import { signInCodeText } from '../lib/server/people/sign-in-code';
+import { user } from '../lib/server/platform/db/schema';
+import { problemSentence } from '../lib/words';
+import { checkedConfig } from './checked-config';
+
+/** Makes a code by which a person sets a password: for a firm whose only supervisor forgot theirs. It stands in the record. */
+const email = process.argv[2]?.toLowerCase();
+if (!email) {
+	console.error('For whom? npm run sign-in-code -- ADDRESS');
+	process.exit(2);
+}
+checkedConfig();
+const books = await openOwnBooks();
+const person = await books.db.select({ id: user.id }).from(user).where(eq(user.email, email)).get();
+if (!person) {
+	console.error(`Nobody signs in as ${email}.`);
+	process.exitCode = 1;
+} else {
+	const at = { who: APPLICATION, today: await bookDay(books), now: clock };
+	const made = await perform(books, makeSignInCode, { id: person.id }, at);
+	if (made.ok && 'codeId' in made.value)
+		console.log(
+			`The code is ${signInCodeText(sessionSecret(), { id: made.value.codeId, userId: person.id })}. It is good for a week and for one time, at /set-password.`
+		);
+	else {
+		console.error(made.ok ? 'Another supervisor was asked.' : made.problems.map(problemSentence).join('\n'));
+		process.exitCode = 1;
+	}
+}
+await books.close();
