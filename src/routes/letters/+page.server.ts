@@ -1,10 +1,9 @@
-import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { z } from 'zod';
 import { sendLetters } from '$lib/server/letters/commands/send-letters';
 import { prepareLetters } from '$lib/server/services/prepare-letters';
 import { readPage } from '$lib/server/platform/http/read-page';
-import { mayAct } from '$lib/server/platform/http/view';
-import { RUN_PAGE } from '$lib/server/letters/queries/letters';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtRun, RUN_PAGE } from '$lib/server/letters/queries/letters';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { setAddress } from '$lib/server/customers/commands/set-address';
 import { ok } from '$lib/core/result';
@@ -20,7 +19,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		corrections,
 		page,
 		perPage: RUN_PAGE,
-		run: await viewInThread(locals, 'letters-run', { kind, page, corrections }),
+		run: await view(locals, lookAtRun, { kind, page, corrections }),
 		standIn: locals.app.postOffice.standIn,
 		mayAct: mayAct(locals)
 	};

@@ -5,7 +5,6 @@ import { lookAtSmallBalances } from '../../allocation/queries/small-balances';
 import { previewDocuments } from '../../documents/commands/bring-in-documents';
 import { lookAtBalances } from '../../ledger/queries/journal';
 import { lookAtRecord } from '../../ledger/queries/record';
-import { lookAtRun } from '../../letters/queries/letters';
 import type { Db } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
 import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
@@ -27,7 +26,6 @@ export interface PreviewSummed extends Omit<Preview, 'problems'> {
 export const HEAVY_LOOKS = {
 	balances: lookAtBalances,
 	record: lookAtRecord,
-	'letters-run': lookAtRun,
 	'small-balances': lookAtSmallBalances,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
