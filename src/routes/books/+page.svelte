@@ -88,9 +88,9 @@
 		</p>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10">
-		<div class="flex items-baseline justify-between">
+		<div class="flex flex-wrap items-baseline justify-between gap-2">
 			<h2 class="text-xl">Balances</h2>
-			<span class="flex gap-2">
+			<span class="flex flex-wrap gap-2">
 				<a class="btn" href="/books/rates">Rates</a>
 				<a class="btn" href="/books/reductions">Taken off</a>
 				<a class="btn" href="/books/approvals">Approvals</a>
