@@ -11,7 +11,8 @@ import { importBankFile } from './receipts/commands/import-bank-file';
 import { issueDocuments, type NewDocument } from './documents/commands/issue-documents';
 import { perform } from './act/perform';
 import type { Act, CallContext } from './act/define-act';
-import type { Person } from './act/person';
+import { APPLICATION, type Person } from './act/person';
+import { addPersonWithPassword } from './people/commands/people';
 import { setUpFirm } from './firm/commands/set-up-firm';
 import { openBooks, type Books } from './platform/db/open';
 import { act } from './platform/db/schema';
@@ -192,4 +193,16 @@ export async function partsOf(books: Books, actId: number): Promise<number[]> {
 export async function proves(books: Books): Promise<void> {
 	const { breaches } = await proveBooks(books.db);
 	if (breaches.length > 0) throw new Error(`the books do not prove: ${JSON.stringify(breaches)}`);
+}
+
+/** Lets somebody in who can sign in; the password's hash is made up where none is given. */
+export async function letIn(
+	books: Books,
+	name: string,
+	role: Person['role'],
+	passwordHash = 'made up'
+): Promise<Person> {
+	const email = `${name.toLowerCase()}@firm.example`;
+	const { id } = await done(books, addPersonWithPassword, { name, email, role, passwordHash }, APPLICATION);
+	return { id, name, role };
 }

@@ -17,3 +17,26 @@ export interface FieldFaults {
 export function attributesOf(error: string | undefined, id: string): FieldAttributes {
 	return { 'aria-invalid': error ? true : undefined, 'aria-describedby': error ? id : undefined };
 }
+
+/** What a page's action refused, as the framework hands it over. */
+export interface RefusedForm {
+	readonly problems?: readonly string[];
+	readonly fields?: Readonly<Record<string, string>>;
+}
+
+/** Faults of a plain form, and those of its problems that stand at no field. @param form as it is now */
+export function faultsOfForm(form: () => RefusedForm | null | undefined): {
+	readonly faults: FieldFaults;
+	readonly elsewhere: () => readonly string[];
+} {
+	const faults: FieldFaults = {
+		error: (name) => form()?.fields?.[name],
+		errorId: (name) => `fault-${name}`,
+		at: (name) => attributesOf(faults.error(name), faults.errorId(name))
+	};
+	const elsewhere = () => {
+		const atFields = new Set(Object.values(form()?.fields ?? {}));
+		return (form()?.problems ?? []).filter((problem) => !atFields.has(problem));
+	};
+	return { faults, elsewhere };
+}

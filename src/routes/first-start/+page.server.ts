@@ -50,8 +50,9 @@ export const actions: Actions = {
 		if (!read.ok) return refuse(read.problems);
 		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, code, ...person } = read.value;
 		const now = Date.now();
-		if (!app.attempts.mayTry(FIRST, now) || !isSignInCode(code, app.firstStartCode)) {
-			app.attempts.failed(FIRST, now);
+		const origin = event.getClientAddress();
+		if (!app.attempts.mayTry(FIRST, origin, now) || !isSignInCode(code, app.firstStartCode)) {
+			app.attempts.failed(FIRST, origin, now);
 			const message = 'That is not the code that the console of the server shows.';
 			return refuse([{ code: 'field', field: 'code', message }]);
 		}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
-	import { attributesOf, type FieldFaults } from '$lib/ui/field-faults';
+	import { faultsOfForm, type RefusedForm } from '$lib/ui/field-faults';
 	import IbanNote from '$lib/trade/IbanNote.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -20,14 +20,7 @@
 		['email', 'Your e-mail address', 'email'],
 		['password', 'A password of twelve characters or more', 'password']
 	] as const;
-	const faults: FieldFaults = {
-		error: (name) => (form?.fields as Record<string, string> | undefined)?.[name],
-		errorId: (name) => `fault-${name}`,
-		at: (name) => attributesOf(faults.error(name), faults.errorId(name))
-	};
-	const elsewhere = $derived(
-		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []
-	);
+	const { faults, elsewhere } = faultsOfForm(() => form as RefusedForm | null);
 	const lands = landsToChoose();
 	let iban = $state('');
 	let timeZone = $state(BRITISH.timeZone);
@@ -44,7 +37,7 @@
 	<p class="mt-1 mb-5 says">
 		Nobody can sign in yet. You will be the first supervisor, and can let others in afterwards.
 	</p>
-	<Problems problems={elsewhere} />
+	<Problems problems={elsewhere()} />
 	<form
 		method="POST"
 		class="mt-4 grid grid-cols-2 gap-3"

@@ -31,19 +31,20 @@ const field = (name: string, message: string) => err({ code: 'field', field: nam
 
 export const actions: Actions = {
 	password: action(setOwnPassword, {
-		prepare: async (fields, _form, { locals }) => {
+		prepare: async (fields, _form, { locals, getClientAddress }) => {
 			const read = shaped(passwords, fields);
 			if (!read.ok) return read;
 			const { app, who } = locals;
 			const now = Date.now();
-			if (!app.attempts.mayTry(who!.id, now))
+			const origin = getClientAddress();
+			if (!app.attempts.mayTry(who!.id, origin, now))
 				return field('before', 'Too many attempts. Wait a quarter of an hour.');
 			const { person } = await view(locals, lookAtOwnSessions, new Date(now));
 			if (!(await passwordFits(app.books.db, person.email, read.value.before))) {
-				app.attempts.failed(who!.id, now);
+				app.attempts.failed(who!.id, origin, now);
 				return field('before', 'That is not your password.');
 			}
-			app.attempts.succeeded(who!.id);
+			app.attempts.succeeded(who!.id, origin);
 			const firm = await readSetting(app.books.db, 'firm');
 			const own = [person.name, person.email, firm?.name ?? '', 'odd penny'];
 			const fault = passwordFault(read.value.password, own);

@@ -30,12 +30,13 @@ export const actions: Actions = {
 		const { email, code, password } = read.value;
 		const now = Date.now();
 		const account = `code ${email}`;
-		if (!app.attempts.mayTry(account, now))
+		const origin = event.getClientAddress();
+		if (!app.attempts.mayTry(account, origin, now))
 			return field('code', 'Too many attempts with this address. Wait a quarter of an hour.');
 		const found = await personOfCode(app, email, code, new Date(now));
 		if (!found) {
-			app.attempts.failed(account, now);
-			noteEvent(app.books, { kind: 'code-refused', origin: event.getClientAddress() });
+			app.attempts.failed(account, origin, now);
+			noteEvent(app.books, { kind: 'code-refused', origin });
 			return field('code', 'That address and code do not go together, or the code is good no longer.');
 		}
 		const { person, codeId } = found;
@@ -46,8 +47,8 @@ export const actions: Actions = {
 		const set = { hash: await hashPassword(password), by: { codeId } };
 		const done = await perform(app.books, setOwnPassword, set, await app.context(who));
 		if (!done.ok) return refuse(done.problems);
-		app.attempts.succeeded(account);
-		app.attempts.succeeded(email);
+		app.attempts.succeeded(account, origin);
+		app.attempts.succeeded(email, origin);
 		await signIn(event, email, password);
 		redirect(303, '/');
 	}

@@ -1,18 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { attributesOf, type FieldFaults } from '$lib/ui/field-faults';
+	import { faultsOfForm, type RefusedForm } from '$lib/ui/field-faults';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	let { form } = $props();
-	const faults: FieldFaults = {
-		error: (name) => (form?.fields as Record<string, string> | undefined)?.[name],
-		errorId: (name) => `fault-${name}`,
-		at: (name) => attributesOf(faults.error(name), faults.errorId(name))
-	};
-	const elsewhere = $derived(
-		form?.problems?.filter((problem) => !Object.values(form?.fields ?? {}).includes(problem)) ?? []
-	);
+	const { faults, elsewhere } = faultsOfForm(() => form as RefusedForm | null);
 	const email = $derived(page.url.searchParams.get('email') ?? '');
 </script>
 
@@ -27,7 +20,7 @@
 		A supervisor made a code for you, which is good for a week and for one time. Whoever gave it to you cannot
 		see the password that you set.
 	</p>
-	<Problems problems={elsewhere} />
+	<Problems problems={elsewhere()} />
 	<form
 		method="POST"
 		class="grid gap-3"

@@ -1,30 +1,47 @@
-/** So many wrong attempts within so many milliseconds, and no more are looked at. */
-const MOST = 10;
-const WITHIN = 15 * 60_000;
+const MINUTE = 60_000;
+/** Wrong attempts that one address may make at one account, and that all addresses together may (ASVS 4.0.3, 2.2.1: at most 100 an hour). */
+const FROM_ONE = { most: 10, within: 15 * MINUTE };
+const FROM_ALL = { most: 90, within: 60 * MINUTE };
+/** Longer names of accounts are no names. */
+const MOST_NAME = 300;
 
 /**
- * Counts wrong passwords and codes for each account, wherever they come from: who tries from many addresses is stopped, too. Kept
- * in memory; what nobody tried lately is forgotten.
+ * Counts wrong passwords and codes for each account. Who tries from one address is stopped there alone, so that they do not keep out
+ * whose account it is; who tries from many is stopped after more. Kept in memory; what nobody tried lately is forgotten.
  */
 export class Attempts {
 	readonly #wrong = new Map<string, readonly number[]>();
 
-	/** Whether another attempt may be made. */
-	mayTry(account: string, now: number): boolean {
-		return this.#of(account, now).length < MOST;
+	/** Whether another attempt may be made. @param now milliseconds */
+	mayTry(account: string, origin: string, now: number): boolean {
+		return (
+			this.#since(fromOne(account, origin), now - FROM_ONE.within).length < FROM_ONE.most &&
+			this.#since(fromAll(account), now - FROM_ALL.within).length < FROM_ALL.most
+		);
 	}
 
-	failed(account: string, now: number): void {
+	failed(account: string, origin: string, now: number): void {
 		if (this.#wrong.size > 10_000)
-			for (const key of this.#wrong.keys()) if (this.#of(key, now).length === 0) this.#wrong.delete(key);
-		this.#wrong.set(account, [...this.#of(account, now), now]);
+			for (const [key, times] of this.#wrong)
+				if (times.at(-1)! <= now - FROM_ALL.within) this.#wrong.delete(key);
+		for (const key of [fromOne(account, origin), fromAll(account)])
+			this.#wrong.set(key, [...this.#since(key, now - FROM_ALL.within), now]);
 	}
 
-	succeeded(account: string): void {
-		this.#wrong.delete(account);
+	/** Whose account it is came in from there: what went wrong there counts no more. */
+	succeeded(account: string, origin: string): void {
+		this.#wrong.delete(fromOne(account, origin));
 	}
 
-	#of(account: string, now: number): readonly number[] {
-		return (this.#wrong.get(account) ?? []).filter((at) => at > now - WITHIN);
+	#since(key: string, since: number): readonly number[] {
+		return (this.#wrong.get(key) ?? []).filter((at) => at > since);
 	}
+}
+
+function fromAll(account: string): string {
+	return account.slice(0, MOST_NAME);
+}
+
+function fromOne(account: string, origin: string): string {
+	return `${origin} ${fromAll(account)}`;
 }

@@ -1,41 +1,17 @@
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { hashPassword } from 'better-auth/crypto';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import { NO_LIMITS } from '../../core/4-allocation/over-limits';
 import { perform } from '../act/perform';
-import type { Act } from '../act/define-act';
 import { APPLICATION, type Person } from '../act/person';
 import type { App } from '../app';
-import { answerApproval } from '../approvals/commands/answer-approval';
-import { agreesToTwoPersonAct, lookAtApprovals } from '../approvals/queries/approvals';
-import { addBankAccount } from '../firm/commands/add-bank-account';
-import { setAuditor } from '../firm/commands/set-auditor';
-import { setBankFiles } from '../firm/commands/set-bank-files';
-import { setLimits } from '../firm/commands/set-limits';
-import { lockPeriod, unlockPeriod } from '../periods/commands/lock-period';
-import { readSetting } from '../firm/store/settings';
 import type { Books } from '../platform/db/open';
-import {
-	approval,
-	bankAccount,
-	credential,
-	securityEvent,
-	session,
-	signInCode,
-	user
-} from '../platform/db/schema';
-import { as, CLERK, done, proves, testBooks, TODAY } from '../testing';
-import { Attempts } from './attempts';
+import { credential, session, signInCode } from '../platform/db/schema';
+import { as, done, letIn, proves, testBooks, TODAY } from '../testing';
 import { passwordFault } from './check-password';
-import { Confirmations } from './confirmations';
-import { noteEvent } from './note-event';
-import { lookAtSecurityEvents } from './queries/security-events';
-import { securityEventSentence } from '../../words';
 import { endSessions } from './end-sessions';
-import { IdleSessions } from './idle-sessions';
 import { makeSignInCode } from './commands/make-sign-in-code';
-import { addPerson, addPersonWithPassword, changeRole } from './commands/people';
+import { addPerson, changeRole } from './commands/people';
 import { setOwnPassword } from './commands/set-own-password';
 import { passwordFits } from './password-fits';
 import { lookAtOwnSessions } from './queries/own-sessions';
@@ -51,108 +27,9 @@ beforeEach(async () => {
 });
 afterEach(() => books.close());
 
-async function letIn(name: string, role: Person['role']): Promise<Person> {
-	const email = `${name.toLowerCase()}@firm.example`;
-	const { id } = await done(
-		books,
-		addPersonWithPassword,
-		{ name, email, role, passwordHash: hash },
-		APPLICATION
-	);
-	return { id, name, role };
-}
 const codesOf = (result: Awaited<ReturnType<typeof perform>>) =>
 	result.ok ? [] : result.problems.map(({ code }) => code);
-const waiting = async (who: Person) => (await lookAtApprovals(books.db, null, { who, today: TODAY })).waiting;
-
-const account = {
-	...{
-		name: 'Dollars',
-		number: 'GB12ZZAM00000001',
-		bic: '',
-		bankName: 'Mere',
-		currency: 'USD',
-		ledger: '1220'
-	}
-};
 const newcomer = { name: 'Ada', email: 'ada@firm.example', role: 'clerk' as const };
-
-describe('what takes two people', () => {
-	const acts: [string, Act<never, never, never, unknown>, object, (db: Books['db']) => Promise<unknown>][] = [
-		['an account of the firm', addBankAccount as never, account, (db) => db.$count(bankAccount)],
-		['limits', setLimits as never, { ...NO_LIMITS, tolerance: 7 }, (db) => readSetting(db, 'limits')],
-		['a new person', addPerson as never, newcomer, (db) => db.$count(user)],
-		[
-			'who may bring in bank files',
-			setBankFiles as never,
-			{ from: 'folder' },
-			(db) => readSetting(db, 'bankFiles')
-		],
-		['the auditor', setAuditor as never, { email: 'a@audit.example' }, (db) => readSetting(db, 'auditor')]
-	];
-	test.each(acts)(
-		'%s: it waits for another supervisor, and is as it was until then',
-		async (_, act, input, look) => {
-			const [first, second] = [await letIn('Hollis', 'supervisor'), await letIn('Perrin', 'supervisor')];
-			const before = await look(books.db);
-			const result = await perform(books, act, input as never, as(first));
-			expect(result).toMatchObject({ ok: true, value: { asked: expect.any(Number) } });
-			expect(await look(books.db)).toEqual(before);
-			const [asked] = await waiting(second);
-			expect(asked!).toMatchObject({ by: 'Hollis', over: [], shows: [] });
-			const answer = (who: Person) =>
-				perform(books, answerApproval, { asked: asked!.asked, answer: 'agree' }, as(who));
-			expect(codesOf(await answer(first))).toEqual(['own-request']);
-			expect(codesOf(await answer(CLERK))).toEqual(['not-allowed']);
-			expect(codesOf(await answer(second))).toEqual([]);
-			expect(await look(books.db)).not.toEqual(before);
-			await proves(books);
-		}
-	);
-
-	test.each(acts)(
-		'%s: where there is one supervisor, it is done by that one alone',
-		async (_, act, input, look) => {
-			const only = await letIn('Hollis', 'supervisor');
-			await letIn('Wren', 'clerk');
-			// Somebody who has not set a password yet cannot agree to anything.
-			await done(books, addPerson, { ...newcomer, email: 'b@firm.example', role: 'supervisor' }, APPLICATION);
-			const before = await look(books.db);
-			const result = await perform(books, act, input as never, as(only));
-			expect(JSON.stringify(result)).not.toContain('asked');
-			expect(await look(books.db)).not.toEqual(before);
-		}
-	);
-
-	it('opening a period, shutting out, and a code, too; what is wrong is refused before anybody is asked', async () => {
-		const [first, second] = [await letIn('Hollis', 'supervisor'), await letIn('Perrin', 'supervisor')];
-		await done(books, lockPeriod, { through: TODAY, reason: '' }, first);
-		await done(books, unlockPeriod, { from: TODAY, reason: 'late invoice' }, first);
-		await done(books, changeRole, { id: second.id, role: 'none' }, first);
-		await done(books, makeSignInCode, { id: second.id }, first);
-		expect((await waiting(second)).map(({ about }) => about.code)).toEqual([
-			...['unlock-period', 'change-role', 'make-sign-in-code']
-		]);
-		expect(await readSetting(books.db, 'lockedThrough')).toBe(TODAY);
-		expect(codesOf(await perform(books, changeRole, { id: 'x', role: 'none' }, as(first)))).toEqual([
-			'not-found'
-		]);
-		const taken = { ...newcomer, email: 'hollis@firm.example' };
-		expect(codesOf(await perform(books, addPerson, taken, as(first)))).toEqual(['field']);
-		expect(await books.db.$count(approval)).toBe(3);
-	});
-
-	it('agreeing to it takes the password, agreeing to a posting does not', async () => {
-		const [first, second] = [await letIn('Hollis', 'supervisor'), await letIn('Perrin', 'supervisor')];
-		await done(books, setAuditor, { email: '' }, first);
-		const [asked] = await waiting(second);
-		const takes = (given: unknown) => agreesToTwoPersonAct(books.db, given, { who: second, today: TODAY });
-		expect(await takes({ asked: asked!.asked, answer: 'agree' })).toBe(true);
-		expect(await takes({ asked: asked!.asked, answer: 'refuse' })).toBe(false);
-		for (const odd of [null, 'x', {}, { asked: 'x', answer: 'agree' }, { asked: 99, answer: 'agree' }])
-			expect(await takes(odd)).toBe(false);
-	});
-});
 
 describe('a code', () => {
 	const secret = 'a secret of forty characters or so, no more';
@@ -163,7 +40,7 @@ describe('a code', () => {
 	const textOf = async (i: number) => signInCodeText(secret, (await codes())[i]!);
 
 	it('lets a person set a password, once, within a week; it is kept nowhere', async () => {
-		const only = await letIn('Hollis', 'supervisor');
+		const only = await letIn(books, 'Hollis', 'supervisor', hash);
 		const added = await done(books, addPerson, newcomer, only);
 		const text = await textOf(0);
 		expect(text).toMatch(/^([2-9A-HJ-NP-Z]{4}-){3}[2-9A-HJ-NP-Z]{4}$/);
@@ -187,7 +64,7 @@ describe('a code', () => {
 	});
 
 	it('is good no longer once another is made, or the person is shut out', async () => {
-		const only = await letIn('Hollis', 'supervisor');
+		const only = await letIn(books, 'Hollis', 'supervisor', hash);
 		const added = await done(books, addPerson, newcomer, only);
 		const id = 'id' in added ? added.id : '';
 		await done(books, makeSignInCode, { id }, only);
@@ -241,13 +118,16 @@ describe('a password', () => {
 
 	it('takes as long where nobody has the address, and nobody fits it', async () => {
 		expect(await passwordFits(books.db, 'nobody@firm.example', 'nobody has this one')).toBeNull();
-		const shut = await letIn('Wren', 'clerk');
+		const shut = await letIn(books, 'Wren', 'clerk', hash);
 		await done(books, changeRole, { id: shut.id, role: 'none' }, APPLICATION);
 		expect(await passwordFits(books.db, 'wren@firm.example', PASSWORD)).toBeNull();
 	});
 
 	it('set anew ends all sessions, and no other person’s', async () => {
-		const [wren, hollis] = [await letIn('Wren', 'clerk'), await letIn('Hollis', 'supervisor')];
+		const [wren, hollis] = [
+			await letIn(books, 'Wren', 'clerk', hash),
+			await letIn(books, 'Hollis', 'supervisor', hash)
+		];
 		const at = new Date('2026-10-30T10:00:00Z');
 		const made = (id: string, userId: string) => ({
 			...{ id, token: id, userId, createdAt: at, updatedAt: at, expiresAt: new Date('2026-10-30T20:00:00Z') }
@@ -263,81 +143,5 @@ describe('a password', () => {
 		expect([await seen(wren), await seen(hollis)]).toEqual([[], ['c']]);
 		expect(await books.db.$count(credential, eq(credential.userId, wren.id))).toBe(1);
 		await proves(books);
-	});
-});
-
-describe('what is kept in memory', () => {
-	const MINUTE = 60_000;
-	it('a password that was typed counts for ten minutes, in its session', () => {
-		const confirmations = new Confirmations();
-		confirmations.keep('a', 0);
-		expect([confirmations.has('a', 9 * MINUTE), confirmations.has('b', 0)]).toEqual([true, false]);
-		expect(confirmations.has('a', 10 * MINUTE)).toBe(false);
-	});
-	it('ten wrong attempts in a quarter of an hour stop an account, and no other', () => {
-		const attempts = new Attempts();
-		for (let i = 0; i < 10; i++) {
-			expect(attempts.mayTry('wren', i)).toBe(true);
-			attempts.failed('wren', i);
-		}
-		expect([attempts.mayTry('wren', 10), attempts.mayTry('hollis', 10)]).toEqual([false, true]);
-		expect(attempts.mayTry('wren', 15 * MINUTE)).toBe(true);
-		attempts.succeeded('wren');
-		expect(attempts.mayTry('wren', 11)).toBe(true);
-	});
-	it('forgets who tried long ago', () => {
-		const attempts = new Attempts();
-		for (let i = 0; i < 10_002; i++) attempts.failed(`a${i}`, 0);
-		attempts.failed('last', 16 * MINUTE);
-		expect(attempts.mayTry('a1', 16 * MINUTE)).toBe(true);
-	});
-	it('a session that lay idle for an hour ends; one that is used goes on', () => {
-		const idle = new IdleSessions();
-		expect([idle.use('a', 0), idle.use('a', 59 * MINUTE), idle.use('a', 118 * MINUTE)]).toEqual([
-			...[true, true, true]
-		]);
-		expect(idle.use('a', 179 * MINUTE)).toBe(false);
-	});
-});
-
-describe('events of security', () => {
-	const look = (person: string | null = null, before: number | null = null) =>
-		lookAtSecurityEvents(
-			books.db,
-			{ person, before },
-			{ who: { ...CLERK, role: 'supervisor' }, today: TODAY }
-		);
-
-	it('are kept with who and from where, newest first, and cannot be changed unseen', async () => {
-		const wren = await letIn('Wren', 'clerk');
-		noteEvent(books, { kind: 'sign-in-refused', origin: '192.0.2.200' });
-		noteEvent(books, { kind: 'signed-in', personId: wren.id, origin: '192.0.2.200' });
-		noteEvent(books, { kind: 'exported', personId: wren.id, origin: '192.0.2.200', about: 'open items' });
-		await books.write(async () => undefined);
-		const { rows, people, next } = await look();
-		expect(rows.map((row) => [row.person, securityEventSentence(row)])).toEqual([
-			['Wren', 'Took out: open items'],
-			['Wren', 'Signed in'],
-			[null, 'Was refused: address and password did not go together']
-		]);
-		expect([people.map(({ name }) => name), next]).toEqual([['Wren'], null]);
-		expect((await look(wren.id)).rows).toHaveLength(2);
-		expect((await look(null, rows[1]!.id)).rows).toHaveLength(1);
-		await expect(books.db.run(sql`update security_event set origin = 'x'`)).rejects.toThrow();
-		await proves(books);
-	});
-
-	it('of one kind from one address do not fill the books', async () => {
-		for (let i = 0; i < 100; i++) noteEvent(books, { kind: 'code-refused', origin: '192.0.2.201' });
-		noteEvent(books, { kind: 'code-refused', origin: '192.0.2.202' });
-		await books.write(async () => undefined);
-		expect(await books.db.$count(securityEvent)).toBe(31);
-	});
-
-	it('are for supervisors', async () => {
-		const clerk = { who: CLERK, today: TODAY };
-		await expect(lookAtSecurityEvents(books.db, { person: null, before: null }, clerk)).rejects.toThrow(
-			'not-allowed'
-		);
 	});
 });

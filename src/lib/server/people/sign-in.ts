@@ -12,7 +12,8 @@ export async function signIn(
 ): Promise<{ ok: boolean; message: string }> {
 	const { attempts, books } = event.locals.app;
 	const now = Date.now();
-	const mayTry = attempts.mayTry(email, now);
+	const origin = event.getClientAddress();
+	const mayTry = attempts.mayTry(email, origin, now);
 	const { ok, status } = mayTry
 		? await askAuth(event, '/sign-in/email', { email, password })
 		: { ok: false, status: 429 };
@@ -20,13 +21,13 @@ export async function signIn(
 	const known = await books.db.select({ id: user.id }).from(user).where(eq(user.email, email)).get();
 	noteEvent(books, {
 		kind: ok ? 'signed-in' : tooMany ? 'too-many-attempts' : 'sign-in-refused',
-		...{ personId: known?.id ?? null, origin: event.getClientAddress() }
+		...{ personId: known?.id ?? null, origin }
 	});
 	if (ok) {
-		attempts.succeeded(email);
+		attempts.succeeded(email, origin);
 		return { ok: true, message: '' };
 	}
-	if (!tooMany) attempts.failed(email, now);
+	if (!tooMany) attempts.failed(email, origin, now);
 	return {
 		ok: false,
 		message: tooMany

@@ -16,16 +16,17 @@ export const POST: RequestHandler = async ({ request, locals, getClientAddress }
 	const read = input.safeParse(await request.json().catch(() => null));
 	if (!read.success) return json({ message: 'Type your password.' }, { status: 400 });
 	const now = Date.now();
-	if (!app.attempts.mayTry(who.id, now))
+	const origin = getClientAddress();
+	if (!app.attempts.mayTry(who.id, origin, now))
 		return json({ message: 'Too many attempts. Wait a quarter of an hour.' }, { status: 429 });
 	const own = await app.books.db.select({ email: user.email }).from(user).where(eq(user.id, who.id)).get();
 	if (!own || !(await passwordFits(app.books.db, own.email, read.data.password))) {
-		app.attempts.failed(who.id, now);
-		noteEvent(app.books, { kind: 'confirm-refused', personId: who.id, origin: getClientAddress() });
+		app.attempts.failed(who.id, origin, now);
+		noteEvent(app.books, { kind: 'confirm-refused', personId: who.id, origin });
 		return json({ message: 'That is not your password.' }, { status: 403 });
 	}
-	app.attempts.succeeded(who.id);
+	app.attempts.succeeded(who.id, origin);
 	app.confirmations.keep(sessionId, now);
-	noteEvent(app.books, { kind: 'confirmed', personId: who.id, origin: getClientAddress() });
+	noteEvent(app.books, { kind: 'confirmed', personId: who.id, origin });
 	return json({});
 };

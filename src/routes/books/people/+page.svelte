@@ -92,9 +92,10 @@
 		</form>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10">
-		<h2 class="flex items-baseline justify-between text-xl">
-			Who did what <a class="btn" href="/books/people/events">At the door</a>
-		</h2>
+		<div class="flex items-baseline justify-between">
+			<h2 class="text-xl">Who did what</h2>
+			<a class="btn" href="/books/people/events">At the door</a>
+		</div>
 		<table class="mt-2">
 			<tbody>
 				{#each data.records as record (record.id)}

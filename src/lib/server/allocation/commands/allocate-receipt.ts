@@ -1,21 +1,18 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { itemLabel } from '../../../core/4-allocation/item-label';
-import { NO_LIMITS, type OverLimit } from '../../../core/4-allocation/over-limits';
+import { type OverLimit } from '../../../core/4-allocation/over-limits';
 import { reductionsOf } from '../../../core/4-allocation/reductions-of';
 import { allocate } from '../../../core/4-allocation/allocate';
-import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
-import type { CreditUse, AllocateLine, AllocateOrder } from '../../../core/4-allocation/allocate-order';
+import type { AllocateLine } from '../../../core/4-allocation/allocate-order';
 import { journalOfPosting } from '../../../core/5-journal/journal-of-posting';
 import type { Day } from '../../../core/day/day';
-import { minor, type Minor } from '../../../core/money/minor';
+import { type Minor } from '../../../core/money/minor';
 import type { Tx } from '../../platform/db/open';
 import { PerTransaction } from '../../platform/db/per-transaction';
-import { customer, receipt, receiptState } from '../../platform/db/schema';
-import { checkVersions } from '../../documents/store/check-versions';
-import { itemsById } from '../../documents/store/open-items';
+import { customer } from '../../platform/db/schema';
 import { openClaims } from '../../claims/store/open-claims';
 import { postJournal } from '../../ledger/store/post-journal';
-import { baseCurrencyOr, readSetting } from '../../firm/store/settings';
+import { baseCurrencyOr } from '../../firm/store/settings';
 import { whereMoneyLies } from '../../receipts/store/where-money-lies';
 import { useAdvice } from '../../receipts/store/kept-advices';
 import { keepLesson, openBeside } from '../../matching/store/lessons';
@@ -27,12 +24,13 @@ import type { AllocationReason } from '../../../words';
 import { isAsProposed } from '../store/is-as-proposed';
 import { moveReceipt } from '../../receipts/store/receipt-states';
 import { DomainError } from '../../act/domain-error';
-import { chosenDate, converter, moneyOf } from '../../receipts/commands/accounting-day';
+import { chosenDate, moneyOf } from '../../receipts/commands/accounting-day';
 import { defineAct, type ActContext } from '../../act/define-act';
+import { orderOf } from './order-of';
 import { askApproval, overLimitProblems } from '../../approvals/store/ask-approval';
 import { overLimitsNow } from '../../reductions/store/over-limits-now';
 import { writeReductions } from '../../reductions/store/write-reductions';
-import { takeReceipt, type TakenReceipt } from '../../receipts/commands/take-receipt';
+import { takeReceipt } from '../../receipts/commands/take-receipt';
 
 export interface Allocated {
 	/** Null where it waits for a supervisor. */
@@ -176,83 +174,6 @@ async function ownerOf(tx: Tx, input: AllocationOrder) {
 	);
 	if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 	return owner;
-}
-
-/** The order as the core knows it, from what the books hold now; refuses what changed since it was seen. */
-async function orderOf(
-	tx: Tx,
-	input: AllocationOrder,
-	row: TakenReceipt | null,
-	date: Day,
-	base: Minor | null
-): Promise<AllocateOrder> {
-	const found = await itemsById(
-		tx,
-		input.lines.map((line) => line.itemId)
-	);
-	const items = new Map(found.map((one) => [one.id, one]));
-	if (input.lines.some((line) => !items.has(line.itemId)))
-		throw new DomainError({ code: 'not-found', what: 'item' });
-	await checkVersions(tx, input.lines, items);
-	const credits = await creditsOf(tx, input.credits);
-	const currency = row?.currency ?? credits[0]?.currency ?? found[0]?.currency;
-	if (!currency) throw new DomainError({ code: 'nothing-to-place' });
-	const toBase = await converter(tx, currency, date);
-	const limits = (await readSetting(tx, 'limits')) ?? NO_LIMITS;
-	return {
-		currency,
-		tolerance: toleranceIn(limits.tolerance, toBase),
-		receipt: row && {
-			id: row.id,
-			customerId: input.customerId!,
-			amount: row.amount,
-			base: base ?? toBase(row.amount),
-			fees: input.fees.map((fee) => ({
-				kind: fee.kind,
-				amount: minor(fee.amount),
-				base: toBase(minor(fee.amount))
-			})),
-			surplus: input.surplus.map((one) => ({ kind: one.kind, amount: one.amount }))
-		},
-		credits,
-		lines: input.lines.map((line): AllocateLine => ({
-			item: items.get(line.itemId)!,
-			cash: line.cash,
-			...(line.settles === undefined ? {} : { settles: line.settles }),
-			differences: line.differences.map((gap) => ({ kind: gap.kind, amount: gap.amount }))
-		}))
-	};
-}
-
-/** Earlier money as it lies on account now; refuses what is no longer as it was seen. */
-async function creditsOf(tx: Tx, wanted: AllocationOrder['credits']): Promise<CreditUse[]> {
-	if (wanted.length === 0) return [];
-	const rows = await tx
-		.select({ state: receiptState, currency: receipt.currency })
-		.from(receiptState)
-		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-		.where(
-			and(
-				inArray(
-					receiptState.receiptId,
-					wanted.map((one) => one.receiptId)
-				),
-				eq(receiptState.state, 'allocated')
-			)
-		);
-	const byId = new Map(rows.map((row) => [row.state.receiptId, row]));
-	return wanted.map(({ receiptId, version, use }) => {
-		const row = byId.get(receiptId);
-		if (!row || row.state.version !== version) throw new DomainError({ code: 'credit-changed' });
-		return {
-			receiptId,
-			customerId: row.state.customerId!,
-			currency: row.currency,
-			onAccount: row.state.onAccount,
-			onAccountBase: row.state.onAccountBase,
-			use: minor(use)
-		};
-	});
 }
 
 function checkClaims(input: AllocationOrder, lines: readonly AllocateLine[]): void {

@@ -69,7 +69,7 @@ export const reinstate = defineAct({
 		if (allocated.actId === null)
 			throw new DomainError({
 				...{ code: 'field', field: 'actId' },
-				message: 'That is above your limit by now: a supervisor has to postAllocation it again.'
+				message: 'That is above your limit by now: a supervisor has to allocate it again.'
 			});
 		return { actId };
 	}
