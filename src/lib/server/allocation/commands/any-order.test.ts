@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHART } from '../../../core/5-journal/chart';
@@ -251,6 +251,20 @@ async function addsUp(books: Books): Promise<void> {
 	}
 }
 
+/** What counts against limits is what stands: deductions, fees that are credited, trifles and refunds that leave, less what was taken back. */
+async function reductionsAgree(books: Books): Promise<void> {
+	const stands = await books.db.all(sql`
+		select kind, sum(base) as base from (
+			select kind, base from difference where kind not in ('claim', 'settled_before')
+			union all select kind, base from receipt_adjustment where kind in ('processor_fee', 'bank_charge')
+			union all select kind, -base from receipt_adjustment where kind in ('small_difference', 'refund')
+		) group by kind having sum(base) <> 0 order by kind`);
+	const counted = await books.db.all(sql`
+		select kind, sum(base) as base from reduction
+		where kind not in ('claim', 'set_aside', 'credit_other') group by kind having sum(base) <> 0 order by kind`);
+	expect(counted).toEqual(stands);
+}
+
 describe('whatever is done in whatever order', () => {
 	it('the books prove after every step, and what came is what was allocated and explained', async () => {
 		let ran = 0;
@@ -262,6 +276,7 @@ describe('whatever is done in whatever order', () => {
 					if (await attempt(books, one)) ran++;
 					else expect(await standing(books)).toEqual(before);
 					await proves(books);
+					await reductionsAgree(books);
 					await addsUp(books);
 				}
 				await books.close();
@@ -301,6 +316,7 @@ describe('whatever is done in whatever order', () => {
 					// The rows of a return are undoings themselves; those of any other act are first records.
 					for (const row of rows) expect(row.undoesId !== null).toBe(kind === 'return-payment');
 					await proves(books);
+					await reductionsAgree(books);
 					ran++;
 				}
 				await books.close();
@@ -350,6 +366,7 @@ describe('whatever is done in whatever order', () => {
 							});
 							expect(but(await standing(books))).toEqual(but(await standing(never)));
 							await proves(books);
+							await reductionsAgree(books);
 							await proves(never);
 							if (done.length) ran++;
 						}

@@ -1,4 +1,4 @@
-import { and, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { and, eq, gt, inArray, ne, notInArray } from 'drizzle-orm';
 import { isWaiting } from '../../../core/2-receipts/receipt-life';
 import { reversePosting } from '../../../core/4-allocation/reverse-posting';
 import { reverseJournal } from '../../../core/5-journal/reverse-journal';
@@ -18,16 +18,18 @@ import {
 	refundInFile,
 	bankReturnMatch,
 	bankMatch,
-	standingBankMatch
+	standingAllocation,
+	standingBankMatch,
+	standingReceiptAdjustment
 } from '../../platform/db/schema';
 import { releaseAdvice } from '../../receipts/store/kept-advices';
 import { changeItems } from '../../documents/store/change-items';
 import { reopenClaims, withdrawClaims } from '../../claims/store/claim-states';
 import { changeCredits, moveReceipt } from '../../receipts/store/receipt-states';
-import { journalOf } from '../../ledger/store/journal-of';
+import { postingAsItStands } from '../store/posting-as-it-stands';
 import { undoneSource, writeUndoing } from '../store/write-undoing';
 import { postJournal } from '../../ledger/store/post-journal';
-import { undoReductions } from '../../reductions/store/write-reductions';
+import { undoReductions, undoSomeReductions } from '../../reductions/store/write-reductions';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import type { z } from 'zod';
 import { actIdInput, dayField } from '../../act/fields';
@@ -72,29 +74,25 @@ export async function undoOne(
 	const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
 	if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
 	const bringsMoney = kind !== 'allocate-credits';
-	const allocations = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
-	const differences = await tx.select().from(difference).where(eq(difference.actId, first.id));
-	const receiptAdjustments = await tx
-		.select()
-		.from(receiptAdjustment)
-		.where(eq(receiptAdjustment.actId, first.id));
 	const bankMatches = await tx.select().from(bankMatch).where(eq(bankMatch.actId, first.id));
 	const bankReturnMatches = await tx
 		.select()
 		.from(bankReturnMatch)
 		.where(eq(bankReturnMatch.actId, first.id));
 	if (kind === 'allocate-receipt' && !again) await refuseMatched(tx, first.receiptId!);
-	for (const row of receiptAdjustments) await refuseInFile(tx, row.id);
 	if (kind === 'book-unidentified') await refuseIdentified(tx, first.id, first.receiptId!);
-	if (first.receiptId !== null || allocations.length) await refuseCameBack(tx, first.id, first.receiptId);
-	if (bringsMoney) await refuseUsedSince(tx, first.id, first.receiptId!);
+	await refuseCameBack(tx, first.id, first.receiptId);
+	const standing = await postingAsItStands(tx, first);
+	const { allocations, differences, receiptAdjustments } = standing;
+	for (const row of receiptAdjustments) await refuseInFile(tx, row.id);
+	if (bringsMoney) await refuseUsedSince(tx, standing.actIds, first.receiptId!);
 	const claims = await tx
 		.select({ claim, state: itemState, total: item.total, number: document.number })
 		.from(claim)
 		.innerJoin(document, eq(document.id, claim.documentId))
 		.innerJoin(item, eq(item.documentId, claim.documentId))
 		.innerJoin(itemState, eq(itemState.itemId, item.id))
-		.where(eq(claim.actId, first.id));
+		.where(and(eq(claim.actId, first.id), ne(claim.state, 'withdrawn')));
 	for (const one of claims)
 		if (one.claim.state !== 'open' || one.state.open !== one.total)
 			throw new DomainError({ code: 'credit-in-use', what: `the claim ${one.number}` });
@@ -120,7 +118,8 @@ export async function undoOne(
 		receiptId: first.receiptId,
 		undoesId: first.id
 	});
-	await undoReductions(tx, actId, first.id);
+	if (standing.actIds.length === 1) await undoReductions(tx, actId, first.id);
+	else await undoSomeReductions(tx, actId, standing.reductions);
 	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, receiptAdjustments });
 	if (bankMatches.length)
 		await tx.insert(bankMatch).values(bankMatches.map(({ id, ...row }) => ({ ...row, actId, undoesId: id })));
@@ -148,8 +147,12 @@ export async function undoOne(
 			...(kind === 'book-unidentified' ? { unidentifiedActId: null, unidentifiedBase: null } : {})
 		});
 	}
-	const lines = await journalOf(tx, first.id);
-	await postJournal(tx, actId, date, reverseJournal(lines, undoneSource(actId, undoings, withdrawn)));
+	await postJournal(
+		tx,
+		actId,
+		date,
+		reverseJournal(standing.lines, undoneSource(actId, undoings, withdrawn))
+	);
 	return { actId };
 }
 
@@ -205,27 +208,18 @@ async function refuseCameBack(tx: Tx, actId: number, receiptId: number | null): 
 }
 
 /** Money that was allocated since, or paid back, has to be taken off there first. */
-async function refuseUsedSince(tx: Tx, actId: number, receiptId: number): Promise<void> {
-	const used = await tx
-		.select({ sum: sql<number>`coalesce(sum(${allocation.creditAmount}), 0)` })
-		.from(allocation)
-		.innerJoin(act, eq(act.id, allocation.actId))
-		.where(
-			and(
-				eq(allocation.receiptId, receiptId),
-				ne(allocation.actId, actId),
-				sql`coalesce(${act.undoesId}, 0) <> ${actId}`,
-				gt(allocation.actId, actId)
+async function refuseUsedSince(tx: Tx, actIds: readonly number[], receiptId: number): Promise<void> {
+	for (const table of [standingAllocation, standingReceiptAdjustment]) {
+		const used = await tx
+			.select({ id: table.id })
+			.from(table)
+			.where(
+				and(eq(table.receiptId, receiptId), gt(table.actId, actIds[0]!), notInArray(table.actId, [...actIds]))
 			)
-		)
-		.get();
-	const changed = await tx
-		.select({ sum: sql<number>`coalesce(sum(${receiptAdjustment.amount}), 0)` })
-		.from(receiptAdjustment)
-		.where(and(eq(receiptAdjustment.receiptId, receiptId), gt(receiptAdjustment.actId, actId)))
-		.get();
-	if (used?.sum || changed?.sum)
-		throw new DomainError({ code: 'credit-in-use', what: 'what of this money lay on account' });
+			.limit(1);
+		if (used.length)
+			throw new DomainError({ code: 'credit-in-use', what: 'what of this money lay on account' });
+	}
 }
 
 async function stateNow(
