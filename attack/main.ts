@@ -1,27 +1,35 @@
-import { copyFileSync, mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { makeBooks } from '../src/demo/make-books';
-import { config } from '../src/lib/server/platform/config';
-import { openBooks } from '../src/lib/server/platform/db/open';
-import { forgeBooks } from './forgeries';
+import { rmSync } from 'node:fs';
+import { attackBooks } from './attack-books';
+import { PARTS } from './parts';
 
 /*
  * Attacks the application as somebody would who means it harm: with books and a data folder of its own, on this machine alone, bounded
  * in count and time. Says what it did in a line for each part; what got through is named, and the exit code tells.
+ *
+ *     npm run attack                  everything at full length
+ *     npm run attack -- --short       all of it, in part
+ *     npm run attack -- roles kills   these parts alone
  */
-const folder = mkdtempSync(join(tmpdir(), 'odd-penny-attack-'));
-const path = join(folder, 'odd-penny.db');
-const books = await openBooks(`file:${path}`, { migrations: join(config().root, 'drizzle') });
-await makeBooks(books);
-await books.close();
-const copy = join(folder, 'forged.db');
-copyFileSync(path, copy);
-const { made, unnoticed, refused, left } = await forgeBooks(`file:${copy}`);
-console.log(
-	`forgeries: ${made} made, ${made - unnoticed.length} noticed; ${refused.length} refused by the tables themselves`
-);
-for (const what of unnoticed) console.log(`  NOT NOTICED: ${what}`);
-for (const what of refused) console.log(`  refused: ${what}`);
-for (const why of left) console.log(`  not covered: ${why}`);
-process.exitCode = unnoticed.length > 0 ? 1 : 0;
+const short = process.argv.includes('--short');
+const named = process.argv.slice(2).filter((word) => !word.startsWith('--'));
+const unknown = named.filter((name) => !(name in PARTS));
+if (unknown.length) {
+	console.error(`There is no part ${unknown.join(', ')}. Parts: ${Object.keys(PARTS).join(', ')}.`);
+	process.exit(2);
+}
+const folder = await attackBooks();
+let faults = 0;
+try {
+	for (const [name, part] of Object.entries(PARTS)) {
+		if (named.length && !named.includes(name)) continue;
+		const began = Date.now();
+		const { said, wrong } = await part(folder, short);
+		console.log(`${name} (${((Date.now() - began) / 1000).toFixed(0)} s): ${said}; ${wrong.length} wrong`);
+		for (const line of wrong.slice(0, 50)) console.log(`  WRONG: ${line}`);
+		faults += wrong.length;
+	}
+} finally {
+	rmSync(folder, { recursive: true, force: true });
+}
+console.log(faults ? `${faults} got through.` : 'Nothing got through.');
+process.exit(faults ? 1 : 0);

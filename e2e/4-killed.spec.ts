@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { todaysFiles } from './helpers';
-import { freePort, MADE, startServer } from './own-books';
+import { freePort, startServer } from '../attack/start-server';
+import { MADE } from './own-books';
 
 const tool = (name: string) => resolve(`build/tools/${name}.js`);
 const env = (folder: string) => ({

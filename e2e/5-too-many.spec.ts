@@ -3,7 +3,6 @@ import { ownBooks } from './own-books';
 
 ownBooks('with-files');
 
-// Last, for it shuts the door on this machine's address for a minute.
 test('who tries passwords is stopped after ten', async ({ page }) => {
 	await page.goto('/sign-in');
 	const origin = new URL(page.url()).origin;

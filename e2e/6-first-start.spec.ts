@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, request as requests, test } from '@playwright/test';
-import { freePort, startServer } from './own-books';
+import { freePort, startServer } from '../attack/start-server';
 
 /** A server on new books, for real use and not for the demo, and what it logs. */
 async function start(over: Record<string, string> = {}) {

@@ -39,9 +39,19 @@ describe('what is kept in memory', () => {
 		expect(attempts.mayTry('wren', '198.51.100.1', 100)).toBe(false);
 	});
 
+	it('forty in a quarter of an hour from one address, at whatever accounts, stop that address alone', () => {
+		const attempts = new Attempts();
+		for (let i = 0; i < 40; i++) attempts.failed(`person ${i}`, HERE, i);
+		expect([attempts.mayTry('wren', HERE, 100), attempts.mayTry('wren', '192.0.2.2', 100)]).toEqual([
+			false,
+			true
+		]);
+		expect(attempts.mayTry('wren', HERE, 15 * MINUTE + 1)).toBe(true);
+	});
+
 	it('who tried long ago is forgotten', () => {
 		const attempts = new Attempts();
-		for (let i = 0; i < 10_002; i++) attempts.failed(`a${i}`, HERE, 0);
+		for (let i = 0; i < 10_002; i++) attempts.failed(`a${i}`, `h${i}`, 0);
 		attempts.failed('last', HERE, 61 * MINUTE);
 		expect(attempts.mayTry('a1', HERE, 61 * MINUTE)).toBe(true);
 	});

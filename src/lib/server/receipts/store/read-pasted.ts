@@ -1,12 +1,15 @@
-import { and, eq, like, or } from 'drizzle-orm';
 import type { Day } from '../../../core/day/day';
 import { parseTypedDay } from '../../../core/day/parse-typed-day';
 import { typedAmount } from '../../../words/typed-amount';
+import { cutText } from '../../../core/text/cut-text';
 import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
+import { customersNamed } from '../../customers/store/customers-named';
 import type { Reader } from '../../platform/db/open';
-import { customer, document } from '../../platform/db/schema';
 import type { ManualReceiptRow } from './manual-receipt-row';
+
+/** What one paste may have: as much as is kept at once. */
+const MOST_ROWS = 2_000;
 
 /**
  * Reads rows pasted from a spreadsheet: customer (code, name or document number), day, method, reference, amount, and what
@@ -20,14 +23,25 @@ export async function readPasted(
 ): Promise<Result<ManualReceiptRow[]>> {
 	const problems: Problem[] = [];
 	const rows: ManualReceiptRow[] = [];
-	for (const [i, line] of text.split(/\r?\n/).entries()) {
-		if (!line.trim()) continue;
-		const [who = '', when = '', how = '', reference = '', sum = '', pays = ''] = line
-			.split('\t')
-			.map((cell) => cell.trim());
+	const lines = text
+		.split(/\r?\n/)
+		.map((line, i) => ({ at: i + 1, cells: line.split('\t').map((cell) => cell.trim()) }))
+		.filter(({ cells }) => cells.some((cell) => cell !== ''));
+	if (lines.length > MOST_ROWS)
+		return err({
+			code: 'field',
+			field: 'text',
+			message: `That is ${lines.length} rows: paste at most ${MOST_ROWS} at once.`
+		});
+	const owners = await customersNamed(
+		db,
+		lines.map(({ cells }) => cells[0] ?? '')
+	);
+	for (const { at, cells } of lines) {
+		const [who = '', when = '', how = '', reference = '', sum = '', pays = ''] = cells;
 		const fault = (field: string, value: string, why: string) =>
-			problems.push({ code: 'csv-field', field, text: value, why, line: i + 1 });
-		const found = await customersNamed(db, who);
+			problems.push({ code: 'csv-field', field, text: cutText(value, 80), why, line: at });
+		const found = owners.get(who) ?? [];
 		if (found.length !== 1)
 			fault(
 				'customer',
@@ -55,28 +69,4 @@ export async function readPasted(
 	}
 	if (rows.length === 0 && problems.length === 0) problems.push({ code: 'file-empty' });
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
-}
-
-/** The customer that a text names: by code, by whole name, by document number, then by part of a name. */
-async function customersNamed(db: Reader, text: string) {
-	if (!text) return [];
-	const columns = { id: customer.id, currency: customer.currency };
-	const exact = await db
-		.select(columns)
-		.from(customer)
-		.where(or(eq(customer.code, text), like(customer.name, text)))
-		.limit(2);
-	if (exact.length > 0) return exact;
-	const byNumber = await db
-		.selectDistinct(columns)
-		.from(document)
-		.innerJoin(customer, eq(customer.id, document.customerId))
-		.where(and(like(document.number, text)))
-		.limit(2);
-	if (byNumber.length > 0) return byNumber;
-	return db
-		.select(columns)
-		.from(customer)
-		.where(like(customer.name, `%${text.replace(/[%_]/g, '')}%`))
-		.limit(2);
 }
