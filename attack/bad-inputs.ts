@@ -28,6 +28,8 @@ const OWN_FIELDS: Readonly<Record<string, object>> = {
 	'/open-items/bring-in?/customers': { text: 'code,name\n1,x', what: 'customers' },
 	'/open-items/bring-in?/preview': { text: 'code,name\n1,x', what: 'customers' },
 	'/books/rates?/preview': { text: 'x' },
+	'/me/second-step?/app': { name: 'x', mark: 'a'.repeat(22), code: '000000' },
+	'/me/second-step?/passkey': { name: 'x', passkey: '{}' },
 	'/me?/password': { before: 'x', password: 'x' },
 	'/money-in/trial': { text: 'x' },
 	'/odd-pennies/[number]?/file': { documentId: 1, note: 'x' }

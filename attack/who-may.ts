@@ -19,7 +19,9 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/books/journal?/undo': 'clerk',
 	'/books/people?/add': 'supervisor',
 	'/books/people?/code': 'supervisor',
+	'/books/people?/demand': 'supervisor',
 	'/books/people?/role': 'supervisor',
+	'/books/people?/takeOff': 'supervisor',
 	'/books/periods?/lock': 'supervisor',
 	'/books/periods?/unlock': 'supervisor',
 	'/books/rates?/add': 'clerk',
@@ -38,6 +40,10 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/letters/outbox?/again': 'clerk',
 	'/letters?/address': 'clerk',
 	'/letters?/send': 'clerk',
+	'/me/second-step?/app': 'reader',
+	'/me/second-step?/codes': 'reader',
+	'/me/second-step?/passkey': 'reader',
+	'/me/second-step?/remove': 'reader',
 	'/me?/end': 'reader',
 	'/me?/password': 'reader',
 	'/money-in/advice?/drop': 'clerk',
@@ -78,6 +84,7 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/open-items/bring-in?/preview': 'clerk',
 	'/open-items/new': 'clerk',
 	'/set-password': 'anybody',
+	'/sign-in/second-step': 'anybody',
 	'/sign-in?/demo': 'anybody',
 	'/sign-in?/person': 'anybody'
 };

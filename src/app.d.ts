@@ -9,6 +9,10 @@ declare global {
 			who: Person | null;
 			/** That what was asked for is more than their role may do. */
 			refused?: boolean;
+			/** Who typed their password and has not shown their second factor yet; they are not signed in. */
+			halfway: Person | null;
+			/** That the firm demands a second factor of them, and they have none: they set one up before anything else. */
+			mustSetUp: boolean;
 			/** The session in which they ask. */
 			sessionId: string | null;
 		}

@@ -10,6 +10,7 @@ import {
 import { openApp, type App } from '$lib/server/app';
 import { nobodyYet } from '$lib/server/people/commands/people';
 import { endSessions } from '$lib/server/people/end-sessions';
+import { signInStage } from '$lib/server/people/store/sign-in-stage';
 import { noteEvent } from '$lib/server/people/note-event';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
 import { refusedBody } from '$lib/server/platform/http/body-limit';
@@ -18,6 +19,9 @@ import { logFailure, logRequest } from '$lib/server/platform/log';
 import { answeredPile } from '$lib/server/services/answers/answers';
 
 const OPEN_TO_ALL = new Set(['/sign-in', '/set-password', '/first-start', '/health']);
+/** Where somebody goes who typed their password and has a second factor, and where somebody sets one up whom the firm asks for it. */
+const HALFWAY = new Set(['/sign-in/second-step', '/api/passkey', '/sign-out']);
+const SET_UP = new Set(['/me/second-step', '/api/passkey', '/api/confirm', '/sign-out']);
 let app: App;
 
 export const init: ServerInit = async () => {
@@ -30,7 +34,14 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.app = app;
 	const found = await whoIsAsking(app.auth, event.request.headers);
 	const asking = found && (await inUse(found)) ? found : null;
-	event.locals.who = asking?.who ?? null;
+	const stage =
+		asking &&
+		(await signInStage(app.books.db, {
+			...{ userId: asking.who.id, role: asking.who.role, sessionId: asking.sessionId }
+		}));
+	event.locals.who = asking && stage !== 'second-factor' ? asking.who : null;
+	event.locals.halfway = asking && stage === 'second-factor' ? asking.who : null;
+	event.locals.mustSetUp = stage === 'set-up';
 	event.locals.sessionId = asking?.sessionId ?? null;
 	const log = (status: number) =>
 		logRequest({
@@ -79,11 +90,16 @@ async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resol
 		});
 	const moved = request.method === 'GET' ? oldAddress(url) : null;
 	if (moved) redirect(308, moved);
-	if (!locals.who && !OPEN_TO_ALL.has(url.pathname)) {
+	const from = `to=${encodeURIComponent(url.pathname + url.search)}`;
+	if (locals.mustSetUp && !SET_UP.has(url.pathname)) {
+		if (request.method !== 'GET') return new Response('Set up your second step first.', { status: 401 });
+		redirect(303, `/me/second-step?${from}`);
+	}
+	if (!locals.who && !OPEN_TO_ALL.has(url.pathname) && !(locals.halfway && HALFWAY.has(url.pathname))) {
 		if (await nobodyYet(app.books.db)) redirect(303, '/first-start');
 		if (request.method !== 'GET' || url.pathname.startsWith('/api/'))
 			return new Response('Sign in first.', { status: 401, headers: { 'content-type': 'text/plain' } });
-		redirect(303, `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`);
+		redirect(303, locals.halfway ? `/sign-in/second-step?${from}` : `/sign-in?${from}`);
 	}
 	return resolve(event, { preload: ({ type }) => type === 'js' || type === 'css' || type === 'font' });
 }

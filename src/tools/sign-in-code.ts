@@ -3,7 +3,7 @@ import { bookDay, clock, openOwnBooks, sessionSecret } from '../lib/server/app';
 import { perform } from '../lib/server/act/perform';
 import { APPLICATION } from '../lib/server/act/person';
 import { makeSignInCode } from '../lib/server/people/commands/make-sign-in-code';
-import { signInCodeText } from '../lib/server/people/sign-in-code';
+import { codeText } from '../lib/server/people/code-text';
 import { user } from '../lib/server/platform/db/schema';
 import { problemSentence } from '../lib/words';
 import { checkedConfig } from './checked-config';
@@ -25,7 +25,7 @@ if (!person) {
 	const made = await perform(books, makeSignInCode, { id: person.id }, at);
 	if (made.ok && 'codeId' in made.value)
 		console.log(
-			`The code is ${signInCodeText(sessionSecret(), { id: made.value.codeId, userId: person.id })}. It is good for a week and for one time, at /set-password.`
+			`The code is ${codeText(sessionSecret(), 'sign-in code', { id: made.value.codeId, userId: person.id })}. It is good for a week and for one time, at /set-password.`
 		);
 	else {
 		console.error(made.ok ? 'Another supervisor was asked.' : made.problems.map(problemSentence).join('\n'));

@@ -16,7 +16,9 @@ import { Attempts } from './people/attempts';
 import { nobodyYet } from './people/commands/people';
 import { Confirmations } from './people/confirmations';
 import { IdleSessions } from './people/idle-sessions';
-import { signInCodeText } from './people/sign-in-code';
+import { appKey } from './people/app-codes';
+import { Challenges } from './people/challenges';
+import { codeText, type CodePurpose } from './people/code-text';
 import { openAuth, type Auth } from './people/auth';
 import { openPostOffice, type PostOffice } from './services/post-office/post-office';
 import { readSetting } from './firm/store/settings';
@@ -36,8 +38,12 @@ export interface App {
 	readonly attempts: Attempts;
 	/** What the console shows, and the first start asks for. */
 	readonly firstStartCode: string;
-	/** The text of a code by which a person sets a password. */
-	codeText(code: { readonly id: number; readonly userId: string }): string;
+	/** What passkeys have to sign. */
+	readonly challenges: Challenges;
+	/** The key of the app by which a person makes codes. */
+	appKey(userId: string, mark: string): Buffer;
+	/** The text of a code of a person's. */
+	codeText(purpose: CodePurpose, code: { readonly id: number; readonly userId: string }): string;
 	/** The day of the books: the demo's fixed day, else the day of the clock. */
 	today(): Promise<Day>;
 	/** @param sent what the person sent, where an act is given more than that */
@@ -92,7 +98,10 @@ export async function openApp(): Promise<App> {
 		now: clock,
 		smtpUrl: postOffice.url
 	});
-	const firstStartCode = signInCodeText(randomBytes(32).toString('hex'), { id: 0, userId: 'first start' });
+	const firstStartCode = codeText(randomBytes(32).toString('hex'), 'sign-in code', {
+		id: 0,
+		userId: 'first start'
+	});
 	if (await nobodyYet(books.db)) console.log(`The first start asks for this code: ${firstStartCode}`);
 	void anchors.look();
 	postOffice.wake();
@@ -106,7 +115,9 @@ export async function openApp(): Promise<App> {
 		idle: new IdleSessions(),
 		attempts: new Attempts(),
 		firstStartCode,
-		codeText: (code) => signInCodeText(ownOrGiven, code),
+		codeText: (purpose, code) => codeText(ownOrGiven, purpose, code),
+		appKey: (userId, mark) => appKey(ownOrGiven, userId, mark),
+		challenges: new Challenges(),
 		today,
 		context,
 		close: async () => {

@@ -7,7 +7,7 @@ import { CONVENTIONS_SHAPE } from '$lib/server/firm/store/settings';
 import { currencyField } from '$lib/server/act/fields';
 import { BRITISH } from '$lib/words/conventions';
 import { nobodyYet, personInput } from '$lib/server/people/commands/people';
-import { isSignInCode } from '$lib/server/people/sign-in-code';
+import { isCode } from '$lib/server/people/code-text';
 import { passwordFault } from '$lib/server/people/check-password';
 import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/act/person';
@@ -51,7 +51,7 @@ export const actions: Actions = {
 		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, code, ...person } = read.value;
 		const now = Date.now();
 		const origin = event.getClientAddress();
-		if (!app.attempts.mayTry(FIRST, origin, now) || !isSignInCode(code, app.firstStartCode)) {
+		if (!app.attempts.mayTry(FIRST, origin, now) || !isCode(code, app.firstStartCode)) {
 			app.attempts.failed(FIRST, origin, now);
 			const message = 'That is not the code that the console of the server shows.';
 			return refuse([{ code: 'field', field: 'code', message }]);

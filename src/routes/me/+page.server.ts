@@ -9,6 +9,7 @@ import { setOwnPassword } from '$lib/server/people/commands/set-own-password';
 import { endSessions } from '$lib/server/people/end-sessions';
 import { noteEvent } from '$lib/server/people/note-event';
 import { passwordFits } from '$lib/server/people/password-fits';
+import { lookAtOwnSecondFactors } from '$lib/server/people/queries/own-second-factors';
 import { lookAtOwnSessions } from '$lib/server/people/queries/own-sessions';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { view } from '$lib/server/platform/http/view';
@@ -16,8 +17,9 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const { person, sessions } = await view(locals, lookAtOwnSessions, new Date());
+	const { factors } = await view(locals, lookAtOwnSecondFactors, null);
 	return {
-		person,
+		...{ person, factors },
 		sessions: sessions.map((one) => ({ ...one, here: one.id === locals.sessionId }))
 	};
 };

@@ -4,7 +4,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { moment } from '$lib/words';
+	import { count, moment } from '$lib/words';
 	let { data } = $props();
 	const form = new ActForm<typeof setOwnPassword>('?/password', {
 		otherwise: 'That did not work. Your password is as it was.'
@@ -41,6 +41,13 @@
 			>
 			<button class="btn btn-main mt-1 justify-center" disabled={form.busy}>Change it</button>
 		</form>
+		<h2 class="mt-8 text-xl">A second step</h2>
+		<p class="mt-1 mb-3 says">
+			Beside the password, a code from an app on your phone or a passkey. {data.factors.length
+				? `You have ${count(data.factors.length, 'one', 'of them')}.`
+				: 'You have none.'}
+		</p>
+		<a class="btn inline-flex" href="/me/second-step">{data.factors.length ? 'Change it' : 'Set one up'}</a>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10">
 		<h2 class="text-xl">Where you are signed in</h2>

@@ -3,6 +3,7 @@ import { DEMO_PASSWORD, DEMO_PEOPLE } from '../../demo/firm';
 import { signIn } from '$lib/server/people/sign-in';
 import { cleanText } from '$lib/core/text/clean-text';
 import { readSetting } from '$lib/server/firm/store/settings';
+import { inside } from '$lib/server/platform/http/inside';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -31,12 +32,3 @@ export const actions: Actions = {
 		redirect(303, inside(event.url.searchParams.get('to')));
 	}
 };
-
-/** Only paths of this application: a link must not lead elsewhere after sign-in. */
-function inside(to: string | null): string {
-	if (!to?.startsWith('/')) return '/';
-	// Browsers take tabs and line breaks out of an address and a backslash for a slash: the address is read as they read it.
-	const base = 'http://books.invalid';
-	const read = URL.canParse(to, base) ? new URL(to, base) : null;
-	return read?.origin === base ? read.pathname + read.search : '/';
-}

@@ -7,6 +7,13 @@ export interface Sum {
 	readonly currency: string;
 }
 
+/** Whose second factor, of what kind, and what they call the device. */
+export interface SecondFactorFacts {
+	readonly name: string;
+	readonly kind: 'app' | 'passkey';
+	readonly device: string;
+}
+
 /** How a record of the books is named in another: by code and facts, or as a sentence where an earlier version wrote one. */
 export type Said =
 	{ [K in ActKind]: { readonly kind: K; readonly facts: ActFacts[K] } }[ActKind] | { readonly text: string };
@@ -76,6 +83,8 @@ export type ApprovalAbout =
 	| { readonly code: 'add-person'; readonly name: string; readonly email: string; readonly role: string }
 	| { readonly code: 'change-role'; readonly name: string; readonly before: string; readonly role: string }
 	| { readonly code: 'make-sign-in-code'; readonly name: string; readonly email: string }
+	| { readonly code: 'take-off-second-factors'; readonly name: string; readonly email: string }
+	| { readonly code: 'demand-second-factor'; readonly roles: readonly string[] }
 	| { readonly code: 'unlock-period'; readonly from: string; readonly reason: string }
 	| { readonly code: 'set-bank-files'; readonly from: 'anybody' | 'confirmed' | 'folder' }
 	| { readonly code: 'set-auditor'; readonly email: string }
@@ -100,6 +109,14 @@ export interface ActFacts {
 	/** A code by which a person sets a password of their own. */
 	'make-sign-in-code': { readonly name: string };
 	'set-own-password': { readonly name: string };
+	/** What a person shows beside the password. */
+	'add-second-factor': SecondFactorFacts;
+	'remove-second-factor': SecondFactorFacts;
+	'make-recovery-codes': { readonly name: string };
+	'use-recovery-code': { readonly name: string };
+	/** Everything of the kind that a person has, by a supervisor. */
+	'take-off-second-factors': { readonly name: string };
+	'demand-second-factor': { readonly roles: readonly string[] };
 	'add-bank-account': { readonly name: string; readonly number: string };
 	'set-bank-files': { readonly from: 'anybody' | 'confirmed' | 'folder' };
 	'confirm-bank-file': { readonly file: string; readonly who: string };

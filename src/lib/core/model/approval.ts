@@ -19,6 +19,8 @@ export const TWO_PERSON_ACTS = [
 	'add-person',
 	'change-role',
 	'make-sign-in-code',
+	'take-off-second-factors',
+	'demand-second-factor',
 	'unlock-period',
 	'set-bank-files',
 	'set-auditor'

@@ -15,7 +15,7 @@ import { addPerson, changeRole } from './commands/people';
 import { setOwnPassword } from './commands/set-own-password';
 import { passwordFits } from './password-fits';
 import { lookAtOwnSessions } from './queries/own-sessions';
-import { isSignInCode, signInCodeText } from './sign-in-code';
+import { codeText, isCode } from './code-text';
 import { personOfCode } from './use-code';
 
 const PASSWORD = 'salt glaze at dawn';
@@ -33,11 +33,11 @@ const newcomer = { name: 'Ada', email: 'ada@firm.example', role: 'clerk' as cons
 
 describe('a code', () => {
 	const secret = 'a secret of forty characters or so, no more';
-	const app = () => ({ books, codeText: (code) => signInCodeText(secret, code) }) as App;
+	const app = () => ({ books, codeText: (purpose, code) => codeText(secret, purpose, code) }) as App;
 	const find = (typed: string, at = new Date('2026-10-30T11:00:00Z')) =>
 		personOfCode(app(), newcomer.email, typed, at);
 	const codes = () => books.db.select().from(signInCode);
-	const textOf = async (i: number) => signInCodeText(secret, (await codes())[i]!);
+	const textOf = async (i: number) => codeText(secret, 'sign-in code', (await codes())[i]!);
 
 	it('lets a person set a password, once, within a week; it is kept nowhere', async () => {
 		const only = await letIn(books, 'Hollis', 'supervisor', hash);
@@ -76,14 +76,14 @@ describe('a code', () => {
 	});
 
 	it('differs by secret, number and person', () => {
-		const text = signInCodeText(secret, { id: 1, userId: 'u1' });
-		expect(isSignInCode(text, text)).toBe(true);
+		const text = codeText(secret, 'sign-in code', { id: 1, userId: 'u1' });
+		expect(isCode(text, text)).toBe(true);
 		const others = [
-			signInCodeText(`${secret}.`, { id: 1, userId: 'u1' }),
-			signInCodeText(secret, { id: 2, userId: 'u1' }),
-			signInCodeText(secret, { id: 1, userId: 'u2' })
+			codeText(`${secret}.`, 'sign-in code', { id: 1, userId: 'u1' }),
+			codeText(secret, 'sign-in code', { id: 2, userId: 'u1' }),
+			codeText(secret, 'sign-in code', { id: 1, userId: 'u2' })
 		];
-		for (const other of others) expect(isSignInCode(other, text)).toBe(false);
+		for (const other of others) expect(isCode(other, text)).toBe(false);
 	});
 });
 

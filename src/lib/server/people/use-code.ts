@@ -1,7 +1,7 @@
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import type { App } from '../app';
 import { signInCode, user } from '../platform/db/schema';
-import { isSignInCode } from './sign-in-code';
+import { isCode } from './code-text';
 
 /** Whose code it is that somebody typed with their address; null where they do not go together, or it is good no longer. */
 export async function personOfCode(
@@ -23,6 +23,6 @@ export async function personOfCode(
 			)
 		)
 		.get();
-	if (!row || !isSignInCode(typed, app.codeText(row.code))) return null;
+	if (!row || !isCode(typed, app.codeText('sign-in code', row.code))) return null;
 	return { person: row.user, codeId: row.code.id };
 }

@@ -209,6 +209,22 @@ const sentences: readonly (readonly [Said, string])[] = [
 	],
 	[{ kind: 'make-sign-in-code', facts: { name: 'Wren' } }, 'Made a code by which Wren sets a password'],
 	[{ kind: 'set-own-password', facts: { name: 'Wren' } }, 'Wren set a password'],
+	[
+		{ kind: 'add-second-factor', facts: { name: 'Wren', kind: 'app', device: 'My phone' } },
+		'Wren added a second step: the app “My phone”'
+	],
+	[
+		{ kind: 'remove-second-factor', facts: { name: 'Wren', kind: 'passkey', device: 'Key' } },
+		'Wren took off a second step: the passkey “Key”'
+	],
+	[{ kind: 'make-recovery-codes', facts: { name: 'Wren' } }, 'Wren had recovery codes made'],
+	[{ kind: 'use-recovery-code', facts: { name: 'Wren' } }, 'Wren came in by a recovery code'],
+	[{ kind: 'take-off-second-factors', facts: { name: 'Wren' } }, 'Took the second step off Wren’s sign-in'],
+	[
+		{ kind: 'demand-second-factor', facts: { roles: ['clerk', 'supervisor'] } },
+		'Signing in takes a second step for clerks and supervisors'
+	],
+	[{ kind: 'demand-second-factor', facts: { roles: [] } }, 'Signing in takes a second step for nobody'],
 	[{ kind: 'send-letters', facts: { letter: 'returned', count: 1 } }, 'Sent 1 returned-payment notice'],
 	[{ kind: 'send-again', facts: { subject: 'Statement of account' } }, 'Sent again: Statement of account']
 ];
@@ -299,6 +315,14 @@ test.each([
 	[
 		{ code: 'make-sign-in-code' as const, name: 'Wren', email: 'wren@firm.example' },
 		'make a code by which Wren (wren@firm.example) sets a new password'
+	],
+	[
+		{ code: 'take-off-second-factors' as const, name: 'Wren', email: 'wren@firm.example' },
+		'take the second step off the sign-in of Wren (wren@firm.example)'
+	],
+	[
+		{ code: 'demand-second-factor' as const, roles: ['supervisor'] },
+		'have signing in take a second step for supervisors'
 	],
 	[
 		{ code: 'unlock-period' as const, from: '2026-10-01', reason: 'late invoice' },

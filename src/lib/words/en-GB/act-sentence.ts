@@ -21,6 +21,13 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'add-person': ({ name, role }) => `Let in ${name} as ${role}`,
 	'make-sign-in-code': ({ name }) => `Made a code by which ${name} sets a password`,
 	'set-own-password': ({ name }) => `${name} set a password`,
+	'add-second-factor': ({ name, kind, device }) => `${name} added a second step: ${STEP[kind]} “${device}”`,
+	'remove-second-factor': ({ name, kind, device }) =>
+		`${name} took off a second step: ${STEP[kind]} “${device}”`,
+	'make-recovery-codes': ({ name }) => `${name} had recovery codes made`,
+	'use-recovery-code': ({ name }) => `${name} came in by a recovery code`,
+	'take-off-second-factors': ({ name }) => `Took the second step off ${name}’s sign-in`,
+	'demand-second-factor': ({ roles }) => `Signing in takes a second step for ${whom(roles)}`,
 	'change-role': ({ name, role }) => (role === 'none' ? `Shut out ${name}` : `Made ${name} ${role}`),
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
 	'set-bank-files': ({ from }) => `Bank files come in by ${BANK_FILES_FROM[from]}`,
@@ -184,6 +191,10 @@ export function approvalSentence(about: ApprovalAbout, most?: number): string {
 					: `make ${about.name}, a ${about.before} so far, a ${about.role}`;
 		case 'make-sign-in-code':
 			return `make a code by which ${about.name} (${about.email}) sets a new password`;
+		case 'take-off-second-factors':
+			return `take the second step off the sign-in of ${about.name} (${about.email})`;
+		case 'demand-second-factor':
+			return `have signing in take a second step for ${whom(about.roles)}`;
 		case 'unlock-period':
 			return `open the books again from ${shortDay(about.from)}${inBrackets(about.reason)}`;
 		case 'set-bank-files':
@@ -225,3 +236,10 @@ function sums(of: readonly Sum[]): string {
 
 /** Every kind that there are words for. */
 export const ACT_KINDS_IN_WORDS = Object.keys(SENTENCES) as readonly ActKind[];
+
+const STEP = { app: 'the app', passkey: 'the passkey' } as const;
+
+/** Roles as a list of whom they are. */
+function whom(roles: readonly string[]): string {
+	return roles.length === 0 ? 'nobody' : list(roles.map((role) => `${role}s`));
+}

@@ -8,6 +8,8 @@ const SENTENCES: Readonly<Record<(typeof securityEvent.$inferSelect)['kind'], st
 	confirmed: 'Typed the password again',
 	'confirm-refused': 'Typed a wrong password when asked again',
 	'code-refused': 'Typed a wrong code',
+	'second-factor-shown': 'Went the second step',
+	'second-factor-refused': 'Was refused at the second step',
 	'sessions-ended': 'Ended sessions of their own',
 	'act-refused': 'Was refused what their role may not do',
 	exported: 'Took out'

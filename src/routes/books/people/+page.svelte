@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
+	import type { demandSecondFactor } from '$lib/server/people/commands/demand-second-factor';
+	import type { takeOffSecondFactors } from '$lib/server/people/commands/take-off-second-factors';
 	import type { makeSignInCode } from '$lib/server/people/commands/make-sign-in-code';
 	import type { addPerson, changeRole } from '$lib/server/people/commands/people';
 	import { actSentence, moment } from '$lib/words';
@@ -15,7 +17,19 @@
 	const codeForm = new ActForm<typeof makeSignInCode>('?/code', {
 		done: () => void toast('The code is made. Hand it over.')
 	});
-	const problems = $derived([...roleForm.problems, ...addForm.problems, ...codeForm.problems]);
+	const takeOffForm = new ActForm<typeof takeOffSecondFactors>('?/takeOff', {
+		done: () => void toast('Taken off. They sign in by their password alone.')
+	});
+	const demandForm = new ActForm<typeof demandSecondFactor>('?/demand', { done: () => void toast('Set.') });
+	const ROLES = ['supervisor', 'clerk', 'reader'] as const;
+	let demanded = $derived([...data.demanded]);
+	const problems = $derived([
+		...takeOffForm.problems,
+		...demandForm.problems,
+		...roleForm.problems,
+		...addForm.problems,
+		...codeForm.problems
+	]);
 	const codeOf = $derived(new Map(data.codes.map((code) => [code.userId, code])));
 </script>
 
@@ -32,7 +46,9 @@
 		</p>
 		<Problems {problems} />
 		<table>
-			<thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><th>Password</th></tr></thead>
+			<thead
+				><tr><th>Name</th><th>Signs in as</th><th>Role</th><th>Password</th><th>Second step</th></tr></thead
+			>
 			<tbody>
 				{#each data.people as person (person.id)}
 					<tr>
@@ -71,10 +87,43 @@
 								</form>
 							{/if}
 						</td>
+						<td>
+							{#if person.secondFactors > 0}
+								<form method="POST" action="?/takeOff" use:enhance={takeOffForm.submit()}>
+									<input type="hidden" name="id" value={person.id} />
+									<button
+										class="btn py-0.5"
+										disabled={takeOffForm.busy}
+										aria-label="Take the second step off {person.name}">Take off</button
+									>
+								</form>
+							{:else if person.active && data.demanded.includes(person.role)}<span class="text-soft"
+									>asked for</span
+								>{:else}<span class="text-soft">none</span>{/if}
+						</td>
 					</tr>
 				{/each}
 			</tbody>
 		</table>
+		<h2 class="mt-8 text-xl">Who needs a second step</h2>
+		<p class="mt-1 mb-2 says">
+			A code from an app, or a passkey, beside the password. Who has none sets one up before anything else,
+			the next time that they ask for something.
+		</p>
+		<form
+			method="POST"
+			action="?/demand"
+			use:enhance={demandForm.submit()}
+			class="flex flex-wrap items-center gap-4"
+		>
+			<input type="hidden" name="json" value={JSON.stringify({ roles: demanded })} />
+			{#each ROLES as role (role)}
+				<label class="flex items-center gap-1.5"
+					><input type="checkbox" value={role} bind:group={demanded} />{role}s</label
+				>
+			{/each}
+			<button class="btn" disabled={demandForm.busy}>Set</button>
+		</form>
 		<h2 class="mt-8 text-xl">Let somebody in</h2>
 		<form method="POST" action="?/add" use:enhance={addForm.submit()} class="mt-2 grid w-80 gap-2">
 			<Field form={addForm} name="name" label="Name"

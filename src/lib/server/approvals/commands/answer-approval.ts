@@ -19,6 +19,8 @@ import { setLimits } from '../../firm/commands/set-limits';
 import { baseCurrencyOr } from '../../firm/store/settings';
 import { addPerson, changeRole } from '../../people/commands/people';
 import { makeSignInCode } from '../../people/commands/make-sign-in-code';
+import { demandSecondFactor } from '../../people/commands/demand-second-factor';
+import { takeOffSecondFactors } from '../../people/commands/take-off-second-factors';
 import { unlockPeriod } from '../../periods/commands/lock-period';
 import { act, approval, receiptState } from '../../platform/db/schema';
 import { setAside } from '../../receipts/commands/set-aside';
@@ -61,6 +63,8 @@ const ACTS: Readonly<
 	'add-person': again(addPerson),
 	'change-role': again(changeRole),
 	'make-sign-in-code': again(makeSignInCode),
+	'take-off-second-factors': again(takeOffSecondFactors),
+	'demand-second-factor': again(demandSecondFactor),
 	'unlock-period': again(unlockPeriod),
 	'set-bank-files': again(setBankFiles),
 	'set-auditor': again(setAuditor)

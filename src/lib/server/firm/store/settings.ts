@@ -61,6 +61,8 @@ const SHAPES = {
 		/** The newest file when that was set: what came before waits for nobody. */
 		since: z.number().int()
 	}),
+	/** Whose roles have to show a second factor when they sign in. */
+	secondFactor: z.object({ roles: z.array(z.enum(['reader', 'clerk', 'supervisor'])) }),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

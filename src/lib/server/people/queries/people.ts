@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { act, credential, signInCode, user } from '../../platform/db/schema';
 import { saidOf } from '../../act/said';
+import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
 /** Who may sign in, and the newest records of who did what. */
@@ -12,11 +13,14 @@ export const lookAtPeople = defineLook('supervisor', async (db, now: Date, { who
 			email: user.email,
 			role: user.role,
 			active: user.active,
-			hasPassword: sql<boolean>`${credential.id} is not null`.mapWith(Boolean)
+			hasPassword: sql<boolean>`${credential.id} is not null`.mapWith(Boolean),
+			secondFactors: sql<number>`(select count(*) from second_factor f where f.user_id = ${user.id} and f.ended_at is null)`
 		})
 		.from(user)
 		.leftJoin(credential, eq(credential.userId, user.id))
 		.orderBy(asc(user.name)),
+	/** The roles that have to show a second factor. */
+	demanded: (await readSetting(db, 'secondFactor'))?.roles ?? [],
 	/** Codes that are good still; the text only of those that whoever looks made. */
 	codes: await db
 		.select({

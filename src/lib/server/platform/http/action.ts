@@ -50,7 +50,10 @@ export function action<K extends ActKind, Given, Input, Output>(
 		if (!read.ok) return refuse(read.problems);
 		const { app, who } = event.locals;
 		const { fields, form, key } = read.value;
-		const asksAgain = options.confirm ? await options.confirm(fields, event) : takesTwoPeople(act.kind);
+		// What has not the act's shape is refused by it, and is looked up nowhere before.
+		const asksAgain = options.confirm
+			? act.input.safeParse(fields).success && (await options.confirm(fields, event))
+			: takesTwoPeople(act.kind);
 		if (asksAgain && !app.confirmations.has(event.locals.sessionId ?? '', Date.now()))
 			return refuse([{ code: 'confirm-yourself' }]);
 		const ctx = await app.context(who!, key, options.prepare && !hasFiles(form) ? fields : undefined);

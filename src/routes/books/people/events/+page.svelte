@@ -8,6 +8,7 @@
 		'too-many-attempts',
 		'confirm-refused',
 		'code-refused',
+		'second-factor-refused',
 		'act-refused'
 	]);
 </script>

@@ -26,7 +26,9 @@ export const session = sqliteTable('session', {
 	userAgent: text('user_agent'),
 	userId: text('user_id')
 		.notNull()
-		.references(() => user.id, { onDelete: 'cascade' })
+		.references(() => user.id, { onDelete: 'cascade' }),
+	/** When the person showed their second factor in it; who has one and did not is not in yet. */
+	secondFactorAt: integer('second_factor_at', { mode: 'timestamp' })
 });
 
 export const credential = sqliteTable('credential', {
@@ -73,4 +75,47 @@ export const signInCode = sqliteTable(
 		endedAt: integer('ended_at', { mode: 'timestamp' })
 	},
 	(t) => [index('sign_in_code_user').on(t.userId)]
+);
+
+/** What a person shows beside the password: an app that makes codes, or a passkey. */
+export const secondFactor = sqliteTable(
+	'second_factor',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		userId: text('user_id')
+			.notNull()
+			.references(() => user.id, { onDelete: 'cascade' }),
+		kind: text('kind', { enum: ['app', 'passkey'] }).notNull(),
+		/** What the person calls it. */
+		name: text('name').notNull(),
+		/** Of an app, from what its key is worked out together with the application's secret; of a passkey, its own id. */
+		mark: text('mark').notNull().unique(),
+		/** Of a passkey: its public key (COSE, base64url). */
+		publicKey: text('public_key'),
+		/** How its device can be reached, as the browser says (WebAuthn, 5.8.4); a list as JSON. */
+		transports: text('transports'),
+		/** The step of the last code, or the passkey's own count: nothing is taken that does not go beyond it. */
+		counter: integer('counter').notNull(),
+		endedAt: integer('ended_at', { mode: 'timestamp' })
+	},
+	(t) => [index('second_factor_user').on(t.userId)]
+);
+
+/** A code that is good once in place of a second factor that was lost. The code itself is kept nowhere. */
+export const recoveryCode = sqliteTable(
+	'recovery_code',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		userId: text('user_id')
+			.notNull()
+			.references(() => user.id, { onDelete: 'cascade' }),
+		endedAt: integer('ended_at', { mode: 'timestamp' })
+	},
+	(t) => [index('recovery_code_user').on(t.userId)]
 );

@@ -9,6 +9,8 @@ export const SECURITY_EVENTS = [
 	'confirmed',
 	'confirm-refused',
 	'code-refused',
+	'second-factor-shown',
+	'second-factor-refused',
 	'sessions-ended',
 	'act-refused',
 	'exported'

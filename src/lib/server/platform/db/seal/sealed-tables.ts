@@ -56,6 +56,8 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	user: 'kept',
 	credential: 'kept',
 	sign_in_code: 'kept',
+	second_factor: 'kept',
+	recovery_code: 'kept',
 	upgrade: 'kept',
 	sealed_form: 'kept',
 	anchor: 'kept',
