@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import regexp from 'eslint-plugin-regexp';
 import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -63,6 +64,13 @@ export default ts.config(
 		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'] } }
 	},
 	{ files: ['src/lib/core/**/*.ts'], ignores: ['**/*.test.ts'], rules: pure },
+	{
+		// What somebody sends is read by regular expressions: none may take more than the text is long.
+		files: ['src/**/*.ts', 'src/**/*.svelte'],
+		ignores: ['**/*.test.ts'],
+		plugins: { regexp },
+		rules: { 'regexp/no-super-linear-backtracking': 'error', 'regexp/no-super-linear-move': 'error' }
+	},
 	{
 		files: ['src/lib/ui/**', 'src/lib/trade/**/*.svelte', 'src/routes/**/*.svelte'],
 		rules: {

@@ -42,7 +42,7 @@ export async function busy(say: (what: string, figure: string) => void): Promise
 	const server = spawn(process.execPath, [join(config().root, 'build/tools/serve.js')], {
 		env: {
 			...{ ...process.env, DATA_DIR: folder, PORT: String(PORT), NODE_ENV: 'production' },
-			...{ ODD_PENNY_ROOT: config().root, LOG_LEVEL: 'silent' }
+			...{ ODD_PENNY_ROOT: config().root, LOG_LEVEL: 'silent', RATE_LIMIT: '0' }
 		},
 		stdio: 'ignore'
 	});

@@ -15,6 +15,8 @@ import { noteEvent } from '$lib/server/people/note-event';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
 import { refusedBody } from '$lib/server/platform/http/body-limit';
 import { oldAddress } from '$lib/server/platform/http/old-address';
+import { RequestRates } from '$lib/server/platform/http/request-rates';
+import { config } from '$lib/server/platform/config';
 import { logFailure, logRequest } from '$lib/server/platform/log';
 import { answeredPile } from '$lib/server/services/answers/answers';
 
@@ -23,9 +25,11 @@ const OPEN_TO_ALL = new Set(['/sign-in', '/set-password', '/first-start', '/heal
 const HALFWAY = new Set(['/sign-in/second-step', '/api/passkey', '/sign-out']);
 const SET_UP = new Set(['/me/second-step', '/api/passkey', '/api/confirm', '/sign-out']);
 let app: App;
+let rates: RequestRates;
 
 export const init: ServerInit = async () => {
 	app = await openApp();
+	rates = new RequestRates(config().rateLimit);
 	process.once('sveltekit:shutdown', () => void app.close());
 };
 
@@ -51,6 +55,16 @@ export const handle: Handle = async ({ event, resolve }) => {
 			took: Math.round(performance.now() - began),
 			person: event.locals.who?.id ?? null
 		});
+	const tooFast = rates.take(event.locals.who?.id ?? event.getClientAddress(), Date.now());
+	if (tooFast > 0 && event.url.pathname !== '/health') {
+		log(429);
+		return new Response('That is more than a person asks for. Wait a few seconds, and go on.', {
+			...{
+				status: 429,
+				headers: { 'content-type': 'text/plain', 'retry-after': String(Math.ceil(tooFast / 1000)) }
+			}
+		});
+	}
 	const response = await answer(event, resolve).catch((thrown: unknown) => {
 		if (isRedirect(thrown)) log(thrown.status);
 		throw thrown;

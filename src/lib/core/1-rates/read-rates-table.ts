@@ -22,7 +22,7 @@ export function readRatesTable(rows: readonly TableRow[]): Result<Quote[]> {
 	for (const { line, cells } of rows) {
 		const text = cells['date'] ?? '';
 		// Days in figures of another order than ours could be either of two; a month in words is plain.
-		const day = parseDay(text) ?? (/[a-z]{3}.*\d{4}/i.test(text) ? parseTypedDay(text, ANY_DAY) : null);
+		const day = parseDay(text) ?? (hasMonthInWords(text) ? parseTypedDay(text, ANY_DAY) : null);
 		if (!day) {
 			problems.push({ code: 'csv-field', field: 'date', text, why: 'it is no day; write 2026-10-30', line });
 			continue;
@@ -51,4 +51,10 @@ export function readRatesTable(rows: readonly TableRow[]): Result<Quote[]> {
 	}
 	if (problems.length === 0 && quotes.length === 0) problems.push({ code: 'part-missing', part: 'rate' });
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(quotes);
+}
+
+/** Whether letters stand before a year, as in “30 Oct 2026”. */
+function hasMonthInWords(text: string): boolean {
+	const letters = /[a-z]{3}/i.exec(text);
+	return letters !== null && /\d{4}/.test(text.slice(letters.index));
 }

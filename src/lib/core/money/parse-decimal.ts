@@ -1,3 +1,4 @@
+import { endingOf } from '../text/ending-of';
 import { currencyDigits } from './currency';
 import { minor, MOST_AMOUNT, type Minor } from './minor';
 
@@ -19,7 +20,8 @@ export function parseDecimal(text: string, currency: string, signed = false): Mi
 	const found = /^([+-]?)(\d*)(?:\.(\d*))?$/.exec(text.trim());
 	if (!found || (!found[2] && !found[3])) return 'not-a-number';
 	if (found[1] && !signed) return 'not-a-number';
-	const fraction = (found[3] ?? '').replace(/0+$/, '');
+	const decimals = found[3] ?? '';
+	const fraction = decimals.slice(0, decimals.length - endingOf(decimals, /0/).length);
 	if (fraction.length > digits) return 'too-many-decimals';
 	const value = Number((found[2] || '0') + fraction.padEnd(digits, '0'));
 	if (value > MOST_AMOUNT) return 'too-large';

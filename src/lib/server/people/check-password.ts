@@ -1,3 +1,4 @@
+import { endingOf } from '../../core/text/ending-of';
 import { dictionary } from '@zxcvbn-ts/language-common';
 
 /** Characters that a password needs, and may have at most (ASVS 4.0.3, 2.1.1 and 2.1.2). */
@@ -19,7 +20,8 @@ export function passwordFault(password: string, own: readonly string[]): string 
 	if (length < LEAST_PASSWORD) return `A password needs ${LEAST_PASSWORD} characters at least.`;
 	if (length > MOST_PASSWORD) return `A password may have ${MOST_PASSWORD} characters at most.`;
 	const plain = password.toLowerCase();
-	const core = plain.replace(/^[^a-z]{0,20}/, '').replace(/[^a-z]+$/, '');
+	const from = plain.replace(/^[^a-z]{0,20}/, '');
+	const core = from.slice(0, from.length - endingOf(from, /[^a-z]/).length);
 	if (new Set(plain).size < 5) return 'That repeats a few characters: choose another password.';
 	common ??= new Set(dictionary['passwords-common']);
 	if ([plain, core, half(plain), half(core)].some((one) => one !== null && common!.has(one)))

@@ -16,6 +16,7 @@ describe('the environment', () => {
 			secret: null,
 			anchorKey: null,
 			anchorDir: null,
+			rateLimit: 1_200,
 			logLevel: 'info'
 		});
 	});

@@ -26,6 +26,8 @@ export interface Config {
 	readonly anchorKey: string | null;
 	/** Where anchors are written beside the data folder: another disk; null for nowhere. */
 	readonly anchorDir: string | null;
+	/** How many requests of one person, or of one address where nobody is signed in, are let through in a minute; 0 for any number. */
+	readonly rateLimit: number;
 	readonly logLevel: (typeof LOG_LEVELS)[number];
 }
 
@@ -73,6 +75,11 @@ const settings = z.object({
 	SECRET: z.string().min(32, 'at least 32 characters that nobody can guess').optional(),
 	ANCHOR_KEY: z.string().max(4_000).optional(),
 	ANCHOR_DIR: z.string().optional(),
+	RATE_LIMIT: z
+		.string()
+		.regex(/^\d{1,6}$/, 'a whole number: requests of one person in a minute, 0 for any number')
+		.transform(Number)
+		.default(1_200),
 	LOG_LEVEL: z.enum(LOG_LEVELS, `one of ${LOG_LEVELS.join(', ')}`).default('info')
 });
 
@@ -117,6 +124,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>, fo
 		secret: data.SECRET ?? null,
 		anchorKey: data.ANCHOR_KEY ?? null,
 		anchorDir: data.ANCHOR_DIR === undefined ? null : resolve(data.ANCHOR_DIR),
+		rateLimit: data.RATE_LIMIT,
 		logLevel: data.LOG_LEVEL
 	};
 }

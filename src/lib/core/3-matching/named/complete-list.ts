@@ -1,3 +1,4 @@
+import { endingOf } from '../../text/ending-of';
 import type { OpenItem, ReceiptFacts } from '../../model/records';
 import { compareItems } from '../sets/compare-items';
 import { signedOpen } from '../answering/lines-for';
@@ -45,7 +46,7 @@ export function restOfList(
 
 /** Whether the text ends in the beginning of one of these items' numbers. */
 function beginsAsOneOf(text: string, items: readonly OpenItem[]): boolean {
-	const last = /\S+$/.exec(text.trimEnd())?.[0] ?? '';
+	const last = endingOf(text.trimEnd(), /\S/);
 	const key = referenceKey(last);
 	if (!/\d/.test(last) || key.length === 0) return false;
 	return items.some((item) => {

@@ -1,3 +1,4 @@
+import { endingOf } from '../../text/ending-of';
 import type { OpenItem, ReceiptFacts } from '../../model/records';
 import type { Payer } from '../payer/find-payer';
 import { checkDigitsFit } from './creditor-references';
@@ -119,7 +120,7 @@ function howNear(digits: Digits, item: OpenItem, index: MatchIndex): NearNumber[
  * its first digit on ("SI0815": the letters may be those of a series). Empty where it has too few real digits.
  */
 function digitsLike(word: string): Digits[] {
-	const tail = /[\dOQDILZSBG]+$/.exec(word.toUpperCase())?.[0] ?? '';
+	const tail = endingOf(word.toUpperCase(), /[\dOQDILZSBG]/);
 	if (tail.replace(/\D/g, '').length < SHORTEST) return [];
 	return [...new Set([tail, tail.replace(/^\D+/, '')])].map((signs) => {
 		const raw = [...signs].map((sign) => LOOKS[sign] ?? sign).join('');

@@ -46,8 +46,8 @@ export function readParts(
 	for (const found of written.matchAll(/[^/|]+/g)) {
 		const [from, to] = [word.from + found.index, word.from + found.index + found[0].length];
 		const exact = found[0].length < word.to - word.from ? whole(referenceKey(found[0])) : [];
-		const run = /^\D{0,4}?(0*(\d+))\D?$/.exec(found[0]);
-		const digits = run?.[2] ?? null;
+		const run = /^\D{0,4}?(\d+)\D?$/.exec(found[0]);
+		const digits = run?.[1]!.replace(/^0+(?=\d)/, '') ?? null;
 		// Zeros before a short number make it one of a series; a bare short one may be anything, unless the sum says so.
 		const padded =
 			run !== null &&
