@@ -143,7 +143,10 @@
 									? 'text-oxblood'
 									: row.fate === 'new'
 										? 'text-patina'
-										: 'text-soft'}>{fates[row.fate]}{row.why ? `: ${row.why}` : ''}</td
+										: 'text-soft'}
+								>{fates[row.fate]}{row.why ? `: ${row.why}` : ''}{#if row.look}<span class="block text-copper"
+										>{row.look}</span
+									>{/if}</td
 							></tr
 						>
 					{/each}

@@ -1,5 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import type { CustomerRow } from '../../../core/1-open-items/read-customers';
+import { ibanFits } from '../../../core/text/iban-fits';
 import { isEmailAddress } from '../../../core/text/email-address';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
@@ -26,6 +27,8 @@ export interface Preview {
 		readonly fate: Fate;
 		/** What differs from what is in the books, in words. */
 		readonly why: string;
+		/** What somebody should look at before it is brought in, in words; it stops nothing. */
+		readonly look?: string | undefined;
 	}[];
 	readonly problems: readonly Problem[];
 }
@@ -66,7 +69,11 @@ export async function previewCustomers(db: Reader, rows: readonly CustomerRow[])
 						? `the books keep it in ${before.currency}`
 						: '';
 			const fate: Fate = !before ? 'new' : why ? 'differs' : 'same';
-			return { line: row.line, label: row.code, text: row.name, fate, why };
+			const odd = row.payerAccounts.filter((account) => ibanFits(account) === false);
+			const look = odd.length
+				? `the check digits of ${odd.join(', ')} do not fit: a digit may be wrong`
+				: undefined;
+			return { line: row.line, label: row.code, text: row.name, fate, why, look };
 		})
 	};
 }

@@ -3,6 +3,7 @@ import { SEARCH_KEYS } from '../../../../core/text/search-keys';
 import type { Db, Reader, Tx } from '../types';
 import { upgrade } from '../schema';
 import { withTablesSealedAnew } from '../seal/install-seals';
+import { countEarlierReductions } from './earlier-reductions';
 import { fillLineSources } from './line-sources';
 import { rebuildSearchKeys } from './search-keys';
 
@@ -15,6 +16,7 @@ interface Upgrade {
 
 /** What books of earlier versions need beyond their tables, in order, each once. */
 const UPGRADES: Readonly<Record<string, Upgrade>> = {
+	'earlier-reductions': { tables: [], bring: countEarlierReductions },
 	'line-sources': { tables: ['journal_line'], bring: fillLineSources },
 	[`search-keys-${SEARCH_KEYS}`]: {
 		tables: ['payer_lesson', 'forgotten_payer', 'document'],
