@@ -83,7 +83,8 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/open-items/bring-in?/documents': 'clerk',
 	'/open-items/bring-in?/preview': 'clerk',
 	'/open-items/new': 'clerk',
-	'/set-password': 'anybody',
+	'/set-password?/send': 'anybody',
+	'/set-password?/set': 'anybody',
 	'/sign-in/second-step': 'anybody',
 	'/sign-in?/demo': 'anybody',
 	'/sign-in?/person': 'anybody'

@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { createOTP } from '@better-auth/utils/otp';
 import { expect, test, type Page } from '@playwright/test';
 import { DEMO_PEOPLE } from '../src/demo/firm';
@@ -134,4 +136,35 @@ test('the firm asks for it: who has none sets it up before anything else; a supe
 	await reader.goto('/customers');
 	await reader.waitForURL('/sign-in?to=%2Fcustomers');
 	await reader.context().close();
+});
+
+test('a forgotten password is set anew by a code that goes by mail; who reads no mail learns nothing', async ({
+	page
+}) => {
+	const outbox = join(process.env['E2E_FOLDER']!, 'outbox');
+	const mails = () => readdirSync(outbox).map((file) => readFileSync(join(outbox, file), 'utf8'));
+	const to = (email: string) =>
+		mails().filter((mail) => mail.includes(`<${email}>`) && mail.includes('Odd Penny at'));
+	await page.context().clearCookies();
+	await page.goto('/sign-in');
+	await page.getByRole('link', { name: 'set a password with it' }).click();
+	await page.getByLabel('Send a code to').fill('nobody@ashlock-kiln.example');
+	await page.getByRole('button', { name: 'Send it' }).click();
+	await expect(page.getByRole('status')).toContainText('If somebody signs in as nobody@ashlock-kiln.example');
+	const { email } = DEMO_PEOPLE[0];
+	await page.getByLabel('Send a code to').fill(email);
+	await page.getByRole('button', { name: 'Send it' }).click();
+	await expect(page.getByRole('status')).toContainText(`If somebody signs in as ${email}`);
+	await expectAccessible(page);
+	const codes = () => to(email).filter((mail) => mail.includes('a code to set a password'));
+	await expect.poll(() => codes().length).toBe(1);
+	expect(to('nobody@ashlock-kiln.example')).toEqual([]);
+	const code = /([2-9A-Z]{4}-){3}[2-9A-Z]{4}/.exec(codes()[0]!)![0];
+	await page.getByLabel('E-mail address').fill(email);
+	await page.getByLabel('The code', { exact: true }).fill(code);
+	await page.getByLabel(/New password/).fill('slip cast twice over');
+	await page.getByRole('button', { name: 'Set it and sign in' }).click();
+	await page.waitForURL('/');
+	// They are told that it was set.
+	await expect.poll(() => to(email).filter((mail) => mail.includes('your password was set')).length).toBe(1);
 });

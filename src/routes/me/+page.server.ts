@@ -13,6 +13,7 @@ import { lookAtOwnSecondFactors } from '$lib/server/people/queries/own-second-fa
 import { lookAtOwnSessions } from '$lib/server/people/queries/own-sessions';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { view } from '$lib/server/platform/http/view';
+import { mailPerson } from '$lib/server/services/mail-person';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -53,7 +54,10 @@ export const actions: Actions = {
 			if (fault) return field('password', fault);
 			return ok({ hash: await hashPassword(read.value.password), by: 'password' as const });
 		},
-		then: () => redirect(303, '/sign-in?changed')
+		then: (_, { locals: { app, who } }) => {
+			mailPerson(app, who!.id, { about: 'password-set' });
+			redirect(303, '/sign-in?changed');
+		}
 	}),
 	end: async ({ request, locals, getClientAddress }) => {
 		const id = String((await request.formData()).get('id') ?? '');

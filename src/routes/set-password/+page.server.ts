@@ -12,7 +12,10 @@ import { personOfCode } from '$lib/server/people/use-code';
 import { shaped } from '$lib/server/platform/http/action';
 import { refuse } from '$lib/server/platform/http/refuse';
 import { noteEvent } from '$lib/server/people/note-event';
-import type { Actions } from './$types';
+import { sendCode } from '$lib/server/services/send-code';
+import { logFailure } from '$lib/server/platform/log';
+import { mailPerson } from '$lib/server/services/mail-person';
+import type { Actions, PageServerLoad } from './$types';
 
 const input = z.object({
 	email: emailField.transform((text) => text.toLowerCase()),
@@ -22,8 +25,32 @@ const input = z.object({
 
 const field = (name: string, message: string) => refuse([{ code: 'field', field: name, message }]);
 
+export const load: PageServerLoad = async ({ locals }) => ({
+	/** Whether mail goes out: else there is nobody to send a code. */
+	mails: !locals.app.postOffice.standIn || (await readSetting(locals.app.books.db, 'demo')) === true
+});
+
+const askInput = z.object({ email: emailField.transform((text) => text.toLowerCase()) });
+
 export const actions: Actions = {
-	default: async (event) => {
+	/** Sends a code to who signs in with an address. Whether somebody does is not told. */
+	send: async (event) => {
+		const { app } = event.locals;
+		const read = shaped(askInput, cleanTexts(Object.fromEntries(await event.request.formData())));
+		if (!read.ok) return refuse(read.problems);
+		const { email } = read.value;
+		const [account, origin, now] = [`mail ${email}`, event.getClientAddress(), Date.now()];
+		if (!app.attempts.mayTry(account, origin, now))
+			return refuse([
+				{ code: 'field', field: 'email', message: 'That was asked for too often. Wait a quarter of an hour.' }
+			]);
+		app.attempts.failed(account, origin, now);
+		noteEvent(app.books, { kind: 'code-asked', origin });
+		// Nobody waits for it: how long it takes would tell whether somebody signs in with that address.
+		void sendCode(app, email).catch((error: unknown) => logFailure('sending a code', error));
+		return { asked: email };
+	},
+	set: async (event) => {
 		const { app } = event.locals;
 		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
 		if (!read.ok) return refuse(read.problems);
@@ -47,6 +74,7 @@ export const actions: Actions = {
 		const set = { hash: await hashPassword(password), by: { codeId } };
 		const done = await perform(app.books, setOwnPassword, set, await app.context(who));
 		if (!done.ok) return refuse(done.problems);
+		mailPerson(app, person.id, { about: 'password-set' });
 		app.attempts.succeeded(account, origin);
 		app.attempts.succeeded(email, origin);
 		await signIn(event, email, password);

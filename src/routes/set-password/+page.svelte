@@ -4,7 +4,10 @@
 	import { faultsOfForm, type RefusedForm } from '$lib/ui/field-faults';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	let { form } = $props();
+	let { data, form } = $props();
+	const asked = $derived(form && 'asked' in form ? form.asked : null);
+	/** The code of a link from a mail: behind the hash, so that it is in nobody's log. */
+	const fromLink = $derived(page.url.hash.slice(1));
 	const { faults, elsewhere } = faultsOfForm(() => form as RefusedForm | null);
 	const email = $derived(page.url.searchParams.get('email') ?? '');
 </script>
@@ -17,12 +20,25 @@
 	</p>
 	<h1 class="double-bottom mt-6 mb-4 pb-3 text-xl">A password of your own</h1>
 	<p class="mb-4 says">
-		A supervisor made a code for you, which is good for a week and for one time. Whoever gave it to you cannot
-		see the password that you set.
+		You need a code, which is good for one time: from a supervisor{data.mails
+			? ', or by mail to the address that you sign in with'
+			: ''}. Whoever gave it to you cannot see the password that you set.
 	</p>
+	{#if asked}<p role="status" class="note mb-4">
+			If somebody signs in as {asked}, a code is on its way there. It is good for half an hour.
+		</p>{/if}
+	{#if data.mails}
+		<form method="POST" action="?/send" class="mb-6 flex items-end gap-2" use:enhance>
+			<label class="grid grow gap-1"
+				>Send a code to<input type="email" name="email" autocomplete="username" required /></label
+			>
+			<button class="btn py-2">Send it</button>
+		</form>
+	{/if}
 	<Problems problems={elsewhere()} />
 	<form
 		method="POST"
+		action="?/set"
 		class="grid gap-3"
 		use:enhance={() =>
 			({ update }) =>
@@ -44,6 +60,7 @@
 					autocomplete="one-time-code"
 					spellcheck="false"
 					required
+					value={fromLink}
 					{...attributes}
 				/>{/snippet}</Field
 		>

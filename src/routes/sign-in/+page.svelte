@@ -57,7 +57,6 @@
 		<button class="btn btn-main mt-1 justify-center py-2">Sign in</button>
 	</form>
 	<p class="mt-6 text-sm">
-		New here, or forgotten? Ask a supervisor for a code, and <a href="/set-password">set a password with it</a
-		>.
+		New here, or forgotten? Ask for a code, and <a href="/set-password">set a password with it</a>.
 	</p>
 </div>

@@ -108,6 +108,8 @@ export interface ActFacts {
 	'change-role': { readonly name: string; readonly role: string };
 	/** A code by which a person sets a password of their own. */
 	'make-sign-in-code': { readonly name: string };
+	/** The same by mail, for who asked by their address. */
+	'send-sign-in-code': { readonly name: string };
 	'set-own-password': { readonly name: string };
 	/** What a person shows beside the password. */
 	'add-second-factor': SecondFactorFacts;

@@ -35,14 +35,9 @@ afterEach(() => books.close());
 
 async function openSession(id: string, who: Person): Promise<void> {
 	const at = new Date();
-	await books.db.insert(session).values({
-		id,
-		token: id,
-		userId: who.id,
-		expiresAt: new Date(at.getTime() + 1e7),
-		createdAt: at,
-		updatedAt: at
-	});
+	const expiresAt = new Date(at.getTime() + 1e7);
+	const row = { id, token: id, userId: who.id, expiresAt, createdAt: at, updatedAt: at };
+	await books.write((tx) => tx.insert(session).values(row));
 }
 
 const app = {

@@ -10,7 +10,7 @@ export async function personOfCode(
 	typed: string,
 	now: Date
 ): Promise<{ readonly person: typeof user.$inferSelect; readonly codeId: number } | null> {
-	const row = await app.books.db
+	const rows = await app.books.db
 		.select({ user, code: signInCode })
 		.from(signInCode)
 		.innerJoin(user, eq(user.id, signInCode.userId))
@@ -21,8 +21,8 @@ export async function personOfCode(
 				isNull(signInCode.endedAt),
 				gt(signInCode.expiresAt, now)
 			)
-		)
-		.get();
-	if (!row || !isCode(typed, app.codeText('sign-in code', row.code))) return null;
+		);
+	const row = rows.find(({ code }) => isCode(typed, app.codeText('sign-in code', code)));
+	if (!row) return null;
 	return { person: row.user, codeId: row.code.id };
 }

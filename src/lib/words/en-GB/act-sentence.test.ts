@@ -208,6 +208,10 @@ const sentences: readonly (readonly [Said, string])[] = [
 		'Did not agree: write off £5.00 (ask again)'
 	],
 	[{ kind: 'make-sign-in-code', facts: { name: 'Wren' } }, 'Made a code by which Wren sets a password'],
+	[
+		{ kind: 'send-sign-in-code', facts: { name: 'Wren' } },
+		'Sent Wren a code by mail, by which they set a password'
+	],
 	[{ kind: 'set-own-password', facts: { name: 'Wren' } }, 'Wren set a password'],
 	[
 		{ kind: 'add-second-factor', facts: { name: 'Wren', kind: 'app', device: 'My phone' } },

@@ -20,6 +20,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'set-up-firm': ({ firm }) => `Set up the books of ${firm}`,
 	'add-person': ({ name, role }) => `Let in ${name} as ${role}`,
 	'make-sign-in-code': ({ name }) => `Made a code by which ${name} sets a password`,
+	'send-sign-in-code': ({ name }) => `Sent ${name} a code by mail, by which they set a password`,
 	'set-own-password': ({ name }) => `${name} set a password`,
 	'add-second-factor': ({ name, kind, device }) => `${name} added a second step: ${STEP[kind]} “${device}”`,
 	'remove-second-factor': ({ name, kind, device }) =>

@@ -16,6 +16,7 @@ export * from './lost-names';
 export * from './over-limit-sentence';
 export * from './paper-text';
 export * from './payer-sentence';
+export * from './person-mail';
 export * from './problem-sentence';
 export * from './rate-text';
 export * from './reason-sentence';

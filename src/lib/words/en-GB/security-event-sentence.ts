@@ -7,6 +7,7 @@ const SENTENCES: Readonly<Record<(typeof securityEvent.$inferSelect)['kind'], st
 	'too-many-attempts': 'Was refused: too many attempts',
 	confirmed: 'Typed the password again',
 	'confirm-refused': 'Typed a wrong password when asked again',
+	'code-asked': 'Asked for a code by mail',
 	'code-refused': 'Typed a wrong code',
 	'second-factor-shown': 'Went the second step',
 	'second-factor-refused': 'Was refused at the second step',

@@ -5,6 +5,7 @@ import { addPerson, changeRole } from '$lib/server/people/commands/people';
 import { demandSecondFactor } from '$lib/server/people/commands/demand-second-factor';
 import { takeOffSecondFactors } from '$lib/server/people/commands/take-off-second-factors';
 import { makeSignInCode } from '$lib/server/people/commands/make-sign-in-code';
+import { tellTakenOff } from '$lib/server/services/tell-taken-off';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -22,6 +23,9 @@ export const actions = {
 	add: action(addPerson),
 	role: action(changeRole),
 	code: action(makeSignInCode),
-	takeOff: action(takeOffSecondFactors),
+	takeOff: action(takeOffSecondFactors, {
+		then: async (output, { locals }) =>
+			'actId' in output ? tellTakenOff(locals.app, output.actId) : undefined
+	}),
 	demand: action(demandSecondFactor)
 };

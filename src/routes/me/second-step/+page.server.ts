@@ -11,6 +11,8 @@ import { newPasskey, passkeysWork } from '$lib/server/people/passkeys';
 import { lookAtOwnSecondFactors } from '$lib/server/people/queries/own-second-factors';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { view } from '$lib/server/platform/http/view';
+import { mailPerson } from '$lib/server/services/mail-person';
+import type { RequestEvent } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -38,12 +40,15 @@ const appInput = z.object({
 });
 const passkeyInput = z.object({ name, passkey: z.string().max(20_000) });
 const always = () => true;
+const tellAdded = ({ device }: { readonly device: string }, { locals: { app, who } }: RequestEvent) =>
+	mailPerson(app, who!.id, { about: 'second-step-added', device });
 
 const field = (at: string, message: string) => err({ code: 'field' as const, field: at, message });
 
 export const actions: Actions = {
 	app: action(addSecondFactor, {
 		confirm: always,
+		then: tellAdded,
 		prepare: async (fields, _form, { locals: { app, who, sessionId } }) => {
 			const read = shaped(appInput, fields);
 			if (!read.ok) return read;
@@ -59,6 +64,7 @@ export const actions: Actions = {
 	}),
 	passkey: action(addSecondFactor, {
 		confirm: always,
+		then: tellAdded,
 		prepare: async (fields, _form, { locals: { app, sessionId }, url }) => {
 			const read = shaped(passkeyInput, fields);
 			if (!read.ok) return read;
@@ -68,7 +74,11 @@ export const actions: Actions = {
 			return ok({ ...made, name: read.value.name, sessionId: sessionId! });
 		}
 	}),
-	remove: action(removeSecondFactor, { confirm: always }),
+	remove: action(removeSecondFactor, {
+		confirm: always,
+		then: ({ device }, { locals: { app, who } }) =>
+			mailPerson(app, who!.id, { about: 'second-step-removed', device })
+	}),
 	codes: action(remakeRecoveryCodes, { confirm: always })
 };
 

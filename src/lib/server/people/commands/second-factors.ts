@@ -25,7 +25,7 @@ export const addSecondFactor = defineAct({
 	kind: 'add-second-factor',
 	role: 'reader',
 	input: madeHere<ShownFactor>(),
-	run: async (ctx, { sessionId, ...factor }): Promise<{ actId: number }> => {
+	run: async (ctx, { sessionId, ...factor }): Promise<{ actId: number; device: string }> => {
 		const { id: userId, name } = ctx.who;
 		const at = new Date(ctx.now());
 		const before = await secondFactorsOf(ctx.tx, userId);
@@ -35,7 +35,7 @@ export const addSecondFactor = defineAct({
 		await letIn(ctx.tx, sessionId, at);
 		if ((await goodRecoveryCodes(ctx.tx, userId)).length === 0)
 			await makeRecoveryCodes(ctx.tx, { actId, userId, at });
-		return { actId };
+		return { actId, device: factor.name };
 	}
 });
 
@@ -46,7 +46,7 @@ export const removeSecondFactor = defineAct({
 	kind: 'remove-second-factor',
 	role: 'reader',
 	input: removeSecondFactorInput,
-	run: async (ctx, { factorId }): Promise<{ actId: number }> => {
+	run: async (ctx, { factorId }): Promise<{ actId: number; device: string }> => {
 		const { id: userId, name, role } = ctx.who;
 		const at = new Date(ctx.now());
 		const own = await secondFactorsOf(ctx.tx, userId);
@@ -56,7 +56,8 @@ export const removeSecondFactor = defineAct({
 		if (own.length === 1 && demanded.includes(role)) refuse('The firm asks for one: add another first.');
 		await ctx.tx.update(secondFactor).set({ endedAt: at }).where(eq(secondFactor.id, factorId));
 		if (own.length === 1) await endRecoveryCodes(ctx.tx, userId, at);
-		return { actId: await ctx.record({ summary: { name, kind: gone.kind, device: gone.name } }) };
+		const actId = await ctx.record({ summary: { name, kind: gone.kind, device: gone.name } });
+		return { actId, device: gone.name };
 	}
 });
 

@@ -71,6 +71,8 @@ export const signInCode = sqliteTable(
 			.notNull()
 			.references(() => user.id, { onDelete: 'cascade' }),
 		expiresAt: integer('expires_at', { mode: 'timestamp' }).notNull(),
+		/** Whether it went by mail to who asked for it; else a supervisor handed it over. */
+		mailed: integer('mailed', { mode: 'boolean' }).notNull().default(false),
 		/** Since when it is good no longer: used, replaced by another, or its person was shut out. */
 		endedAt: integer('ended_at', { mode: 'timestamp' })
 	},

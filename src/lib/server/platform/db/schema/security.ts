@@ -9,6 +9,7 @@ export const SECURITY_EVENTS = [
 	'confirmed',
 	'confirm-refused',
 	'code-refused',
+	'code-asked',
 	'second-factor-shown',
 	'second-factor-refused',
 	'sessions-ended',

@@ -1,0 +1,1 @@
+ALTER TABLE `sign_in_code` ADD `mailed` integer DEFAULT false NOT NULL;

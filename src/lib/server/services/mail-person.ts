@@ -1,0 +1,37 @@
+import { eq } from 'drizzle-orm';
+import { personMail, type PersonMail } from '../../words';
+import type { App } from '../app';
+import { readSetting } from '../firm/store/settings';
+import { logFailure } from '../platform/log';
+import { openTransport } from '../platform/mail/open-transport';
+import { user } from '../platform/db/schema';
+
+/**
+ * Tells a person by mail what became of their sign-in. Nobody waits for it, so that how long it takes tells a stranger nothing; that it
+ * cannot be sent stops nobody, and stands in the log.
+ */
+export function mailPerson(
+	{ books, postOffice }: Pick<App, 'books' | 'postOffice'>,
+	personId: string,
+	mail: PersonMail
+): void {
+	void send(books, postOffice.url, personId, mail).catch((error: unknown) =>
+		logFailure('telling a person by mail', error)
+	);
+}
+
+async function send(books: App['books'], smtpUrl: string, personId: string, mail: PersonMail): Promise<void> {
+	const firm = await readSetting(books.db, 'firm');
+	const person = await books.db.select().from(user).where(eq(user.id, personId)).get();
+	if (!firm || !person) return;
+	const transport = openTransport(smtpUrl);
+	try {
+		await transport.sendMail({
+			from: { name: firm.name, address: firm.email },
+			to: { name: person.name, address: person.email },
+			...personMail(firm.name, person.name, mail)
+		});
+	} finally {
+		transport.close();
+	}
+}
