@@ -19,6 +19,7 @@ export default defineConfig({
 				import: entry('./src/tools/import.ts'),
 				'sign-in-code': entry('./src/tools/sign-in-code.ts'),
 				prove: entry('./src/tools/prove.ts'),
+				acknowledge: entry('./src/tools/acknowledge.ts'),
 				'export-books': entry('./src/tools/export-books.ts'),
 				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),

@@ -49,7 +49,7 @@
 					type="email"
 					autocomplete="username"
 					required
-					value={email}
+					value={asked ?? email}
 					{...attributes}
 				/>{/snippet}</Field
 		>

@@ -130,6 +130,8 @@ export interface ActFacts {
 	'lock-period': { readonly through: string; readonly reason: string };
 	'unlock-period': { readonly from: string; readonly reason: string };
 	'add-rates': { readonly count: number };
+	/** What the proof found, looked into and put down. */
+	'acknowledge-findings': { readonly count: number; readonly reason: string };
 	// customers
 	'add-customers': { readonly count: number };
 	'bring-in-customers': { readonly added: number; readonly skipped: number };

@@ -222,6 +222,10 @@ const sentences: readonly (readonly [Said, string])[] = [
 		'Wren took off a second step: the passkey “Key”'
 	],
 	[{ kind: 'make-recovery-codes', facts: { name: 'Wren' } }, 'Wren had recovery codes made'],
+	[
+		{ kind: 'acknowledge-findings', facts: { count: 2, reason: 'an emoji cut in half' } },
+		'Put down 2 findings of the proof: an emoji cut in half'
+	],
 	[{ kind: 'use-recovery-code', facts: { name: 'Wren' } }, 'Wren came in by a recovery code'],
 	[{ kind: 'take-off-second-factors', facts: { name: 'Wren' } }, 'Took the second step off Wren’s sign-in'],
 	[

@@ -41,6 +41,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'set-conventions': ({ locale, timeZone }) =>
 		`Numbers are written as in ${landOf(locale)}, times are those of ${timeZone}`,
 	'set-limits': () => 'Set the limits for deductions and write-offs',
+	'acknowledge-findings': ({ count: n, reason }) =>
+		`Put down ${count(n, 'finding', 'findings')} of the proof: ${reason}`,
 	'lock-period': ({ through, reason }) =>
 		`Locked the books up to ${shortDay(through)}${reason ? `: ${reason}` : ''}`,
 	'unlock-period': ({ from, reason }) => `Opened the books again from ${shortDay(from)}: ${reason}`,

@@ -1,13 +1,13 @@
-import { asc } from 'drizzle-orm';
 import type { Breach, RecordBreach } from '../../../core/5-journal/proof/facts';
 import { prove } from '../../../core/5-journal/proof/prove';
 import { inList } from '../../platform/db/in-list';
-import { act, seal } from '../../platform/db/schema';
+import { seal } from '../../platform/db/schema';
 import type { AnchorFile } from '../../platform/anchors/anchor-files';
 import { checkAnchors } from '../../platform/anchors/check-anchors';
 import type { Reader } from '../../platform/db/open';
 import { checkSeals, type SealCheck } from '../../platform/db/seal/check-seals';
-import { FIRST_HASH, hashAct } from '../../act/hash-act';
+import { acknowledged } from '../store/acknowledged';
+import { brokenRecords } from '../store/broken-records';
 import { proofFacts } from '../store/proof-facts';
 import { runWorker } from '../../platform/worker-pool';
 import { actSentence, moment } from '../../../words';
@@ -24,6 +24,8 @@ export interface Proof {
 		readonly receipts: number;
 		readonly seals: number;
 		readonly anchors: number;
+		/** Findings that somebody put down with a reason. */
+		readonly acknowledged: number;
 	};
 }
 
@@ -46,7 +48,8 @@ export async function proveBooks(
 	{ files, publicKey }: ProofAnchors = { files: [], publicKey: null }
 ): Promise<Proof> {
 	const facts = await proofFacts(db);
-	const chain = await brokenLinks(db);
+	const known = await acknowledged(db);
+	const chain = await brokenLinks(db, known);
 	const hashes: string[] = [];
 	const seals = await checkSeals(db, (hash) => hashes.push(hash));
 	const anchors = checkAnchors(files, hashes, publicKey).map(({ name, fault }): Breach => ({
@@ -64,7 +67,7 @@ export async function proveBooks(
 		breaches: [
 			...prove(facts),
 			...chain.breaches,
-			...(await sealBreaches(db, seals)),
+			...(await sealBreaches(db, seals, known)),
 			...anchors,
 			...statements
 		],
@@ -74,32 +77,32 @@ export async function proveBooks(
 			items: facts.items.length,
 			receipts: facts.receipts.length,
 			seals: hashes.length,
-			anchors: files.length
+			anchors: files.length,
+			acknowledged: known.count
 		}
 	};
 }
 
-async function brokenLinks(db: Reader): Promise<{ acts: number; breaches: Breach[] }> {
-	const breaches: Breach[] = [];
-	let previous = FIRST_HASH;
-	let want = 1;
-	const rows = await db.select().from(act).orderBy(asc(act.id));
-	for (const { hash, ...row } of rows) {
-		const sound = row.id === want && row.previousHash === previous && hashAct(row) === hash;
-		if (!sound)
-			breaches.push({
-				rule: 6,
-				about: `record ${row.id} (${actSentence(saidOf(row))})`,
-				fault: row.id === want ? 'changed' : 'missing'
-			});
-		previous = hash;
-		want = row.id + 1;
-	}
-	return { acts: rows.length, breaches };
+async function brokenLinks(
+	db: Reader,
+	known: Awaited<ReturnType<typeof acknowledged>>
+): Promise<{ acts: number; breaches: Breach[] }> {
+	const { acts, broken } = await brokenRecords(db);
+	const left = broken.filter(({ row, state, inPlace }) => !(inPlace && known.record(row.id, state)));
+	return {
+		acts,
+		breaches: left.map(({ row, what }) => ({
+			...{ rule: 6, about: `record ${row.id} (${actSentence(saidOf(row))})`, fault: what }
+		}))
+	};
 }
 
 /** What the seals say, with the act by which each row was written. */
-async function sealBreaches(db: Reader, check: SealCheck): Promise<Breach[]> {
+async function sealBreaches(
+	db: Reader,
+	check: SealCheck,
+	known: Awaited<ReturnType<typeof acknowledged>>
+): Promise<Breach[]> {
 	const { chain, unsound, foreign, pending, unguarded } = check;
 	const ids = unsound.flatMap(({ sealId }) => sealId ?? []);
 	const writtenBy = new Map(
@@ -115,9 +118,11 @@ async function sealBreaches(db: Reader, check: SealCheck): Promise<Breach[]> {
 			const rows = `${rowName(tableName)} ${firstKey}${firstKey === lastKey ? '' : ` to ${lastKey}`}`;
 			return breach(actId ? `${rows} (record ${actId})` : rows, what);
 		}),
-		...foreign.map(({ tableName, rowKey, foundAt }) =>
-			breach(`${rowName(tableName)} ${rowKey}, found ${moment(foundAt)},`, 'foreign')
-		),
+		...foreign
+			.filter(({ id }) => !known.foreign(id))
+			.map(({ tableName, rowKey, foundAt }) =>
+				breach(`${rowName(tableName)} ${rowKey}, found ${moment(foundAt)},`, 'foreign')
+			),
 		...pending.map(({ tableName, rowKey }) => breach(`${rowName(tableName)} ${rowKey}`, 'unsealed')),
 		...unguarded.map((name) => breach(rowName(name), 'unguarded'))
 	];

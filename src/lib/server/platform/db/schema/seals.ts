@@ -1,5 +1,6 @@
 import { customType, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { dayColumn } from '../columns';
+import { act } from './acts';
 
 /** The key of a row of any table: a number or a text, kept as it is (no affinity). */
 const keyColumn = customType<{ data: number | string; driverData: number | string }>({
@@ -89,4 +90,24 @@ export const anchor = sqliteTable(
 		answer: text('answer')
 	},
 	(t) => [uniqueIndex('anchor_seals_reason').on(t.seals, t.reason)]
+);
+
+/**
+ * What the proof found against the books, and somebody looked into and put down with a reason: a record that an earlier version hashed
+ * otherwise than it was stored, or a change by something else that was found. It counts no more as long as it is as it was then.
+ */
+export const acknowledgedFinding = sqliteTable(
+	'acknowledged_finding',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		kind: text('kind', { enum: ['record', 'foreign'] }).notNull(),
+		/** The record, or the change that was found. */
+		ref: integer('ref').notNull(),
+		/** The hash of the record as it was stored then; empty for a change, which is never changed itself. */
+		state: text('state').notNull()
+	},
+	(t) => [uniqueIndex('acknowledged_finding_ref').on(t.kind, t.ref, t.state)]
 );

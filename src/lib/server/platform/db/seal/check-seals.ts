@@ -13,6 +13,7 @@ export interface SealCheck {
 	readonly unsound: readonly UnsoundRows[];
 	/** Changes that somebody else wrote, found before by the application. */
 	readonly foreign: readonly {
+		readonly id: number;
 		readonly tableName: string;
 		readonly rowKey: number | string;
 		readonly foundAt: string;
@@ -45,7 +46,9 @@ export async function checkSeals(db: Reader, each?: (hash: string) => void): Pro
 		}
 	}
 	const foreign = await db.all<SealCheck['foreign'][number]>(sql`
-		select table_name as "tableName", row_key as "rowKey", found_at as "foundAt" from foreign_change order by id limit ${FINDINGS}`);
+		select id, table_name as "tableName", row_key as "rowKey", found_at as "foundAt" from foreign_change
+		where not exists (select 1 from acknowledged_finding k where k.kind = 'foreign' and k.ref = foreign_change.id)
+		order by id limit ${FINDINGS}`);
 	const pending = await db.all<SealCheck['pending'][number]>(sql`
 		select table_name as "tableName", row_key as "rowKey" from unsealed_change order by id limit ${FINDINGS}`);
 	return { chain, unsound, foreign, pending, unguarded: await missingGuards(db) };

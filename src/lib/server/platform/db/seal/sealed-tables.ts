@@ -39,6 +39,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	claim_file: 'posted',
 	claim_note: 'posted',
 	foreign_change: 'posted',
+	acknowledged_finding: 'posted',
 	setting: 'kept',
 	ledger_account: 'kept',
 	rate: 'kept',
