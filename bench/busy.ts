@@ -84,7 +84,15 @@ async function measure(say: (what: string, figure: string) => void, files: strin
 		['small balances', get(clerk, '/odd-pennies/small-balances?upTo=100000&all=yes')],
 		['all open items as a table', get(clerk, '/open-items/file')],
 		['all customers as a table', get(clerk, '/customers/file')],
+		['Today', get(clerk, '/')],
 		['statements to choose from', get(clerk, '/letters?kind=statement')],
+		[
+			'50 statements sent',
+			json(clerk, '/letters?/send', {
+				...{ kind: 'statement', seen: 0 },
+				chosen: Array.from({ length: 50 }, (_, i) => ({ customerId: 3_000 + i, currency: 'GBP' }))
+			})
+		],
 		['a reader’s form of 250 KB', json(reader, '/money-in?/certain', { receipts: 'x'.repeat(250_000) })],
 		['an amount of 40,000 noughts', post(clerk, '/open-items/new', { json: `{"lines":[{"net":${LONG}}]}` })],
 		['a day of 40,000 characters', json(clerk, '/books/periods?/lock', { through: LONG })],

@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { sendLetters } from '$lib/server/letters/commands/send-letters';
 import { prepareLetters } from '$lib/server/services/prepare-letters';
 import { readPage } from '$lib/server/platform/http/read-page';
-import { mayAct, view } from '$lib/server/platform/http/view';
-import { lookAtRun, RUN_PAGE } from '$lib/server/letters/queries/letters';
+import { whoseMoneyWaits } from '$lib/server/services/answers/whose-money-waits';
+import { viewInThread } from '$lib/server/services/threads/view-in-thread';
+import { mayAct } from '$lib/server/platform/http/view';
+import { RUN_PAGE } from '$lib/server/letters/queries/letters';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { setAddress } from '$lib/server/customers/commands/set-address';
 import { ok } from '$lib/core/result';
@@ -19,7 +21,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		corrections,
 		page,
 		perPage: RUN_PAGE,
-		run: await view(locals, lookAtRun, { kind, page, corrections }),
+		run: await viewInThread(locals, 'letters-run', {
+			...{ kind, page, corrections },
+			waiting: await whoseMoneyWaits(locals.app.books.db, true)
+		}),
 		standIn: locals.app.postOffice.standIn,
 		mayAct: mayAct(locals)
 	};

@@ -1,9 +1,8 @@
 import { and, desc, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
-import type { Db, Reader } from '../../platform/db/open';
+import type { Reader } from '../../platform/db/open';
 import { customer, delivery, itemState, letter, message } from '../../platform/db/schema';
-import { answeredPile, type Pile } from '../../services/answers/answers';
 import { isOpen, signedOpen } from '../../documents/store/is-open';
 import { overtakenLetters, type OvertakenLetter } from '../store/overtaken-letters';
 import { letterFor } from '../store/letter-for';
@@ -44,30 +43,33 @@ export interface Run {
 	readonly ready: readonly { readonly customerId: number; readonly currency: string }[];
 }
 
+/** What a run is asked for. */
+export interface RunQuery {
+	readonly kind: LetterKind;
+	readonly page: number;
+	readonly corrections?: boolean;
+	/** The customers whose money waits: they are better left out (`whoseMoneyWaits`). */
+	readonly waiting: readonly number[];
+}
+
 /** Who would get a statement or a reminder today, with amounts, and a reason where someone is better left out. */
-export const lookAtRun = defineLook(
-	'reader',
-	async (db, query: { kind: LetterKind; page: number; corrections?: boolean }, { today }): Promise<Run> => {
-		const seen = await newestLetter(db);
-		const told = await overtakenLetters(db, null);
-		const rows = await runRows(db, query.kind, today, told, await newestAnswers(db));
-		const all = query.corrections ? rows.filter((row) => row.corrects) : rows;
-		const sums = new Map<string, number>();
-		for (const row of all)
-			sums.set(
-				row.currency,
-				(sums.get(row.currency) ?? 0) + (query.kind === 'reminder' ? row.late : row.owed)
-			);
-		return {
-			rows: all.slice(query.page * RUN_PAGE, (query.page + 1) * RUN_PAGE),
-			accounts: all.length,
-			corrections: told.length,
-			seen,
-			sums: [...sums].map(([currency, amount]) => ({ currency, amount })),
-			ready: all.filter((row) => !row.leftOut).map(({ customerId, currency }) => ({ customerId, currency }))
-		};
-	}
-);
+export const lookAtRun = defineLook('reader', async (db, query: RunQuery, { today }): Promise<Run> => {
+	const seen = await newestLetter(db);
+	const told = await overtakenLetters(db, null);
+	const rows = await runRows(db, query.kind, today, told, new Set(query.waiting));
+	const all = query.corrections ? rows.filter((row) => row.corrects) : rows;
+	const sums = new Map<string, number>();
+	for (const row of all)
+		sums.set(row.currency, (sums.get(row.currency) ?? 0) + (query.kind === 'reminder' ? row.late : row.owed));
+	return {
+		rows: all.slice(query.page * RUN_PAGE, (query.page + 1) * RUN_PAGE),
+		accounts: all.length,
+		corrections: told.length,
+		seen,
+		sums: [...sums].map(([currency, amount]) => ({ currency, amount })),
+		ready: all.filter((row) => !row.leftOut).map(({ customerId, currency }) => ({ customerId, currency }))
+	};
+});
 
 async function newestLetter(db: Reader): Promise<number> {
 	const last = await db.select({ id: letter.id }).from(letter).orderBy(desc(letter.id)).limit(1).get();
@@ -75,11 +77,11 @@ async function newestLetter(db: Reader): Promise<number> {
 }
 
 /** How many accounts a run of each kind has, and how many of them are better left out, for Today. */
-export const countRuns = defineLook('reader', async (db, _: null, { today }) => {
+export const countRuns = defineLook('reader', async (db, query: Pick<RunQuery, 'waiting'>, { today }) => {
 	const told = await overtakenLetters(db, null);
-	const pile = await answeredPile(db);
+	const waiting = new Set(query.waiting);
 	const counts = async (kind: LetterKind) => {
-		const rows = await runRows(db, kind, today, told, pile);
+		const rows = await runRows(db, kind, today, told, waiting);
 		const left = (reason: LeftOut) => rows.filter((row) => row.leftOut === reason).length;
 		return {
 			all: rows.length,
@@ -96,17 +98,12 @@ export const countRuns = defineLook('reader', async (db, _: null, { today }) => 
 	};
 });
 
-/** Whose money waits has to be right before anybody is reminded: the newest; where they cannot be made, those that are known. */
-function newestAnswers(db: Db): Promise<Pile> {
-	return answeredPile(db, Infinity).catch(() => answeredPile(db));
-}
-
 async function runRows(
-	db: Db,
+	db: Reader,
 	kind: LetterKind,
 	today: Day,
 	told: readonly OvertakenLetter[],
-	pile: Pile
+	waiting: ReadonlySet<number>
 ): Promise<RunRow[]> {
 	const owed = sql<number>`sum(${signedOpen})`;
 	const isLate = sql`${itemState.due} < ${today} and ${itemState.kind} in ('invoice', 'charge')`;
@@ -140,7 +137,6 @@ async function runRows(
 		.innerJoin(customer, eq(customer.id, open.customerId))
 		.where(kind === 'reminder' ? gt(open.late, 0) : undefined)
 		.orderBy(desc(kind === 'reminder' ? open.late : open.owed), customer.code, open.currency);
-	const waiting = new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? []));
 	const sent = await db
 		.select({ customerId: letter.customerId, date: sql<string>`max(${letter.date})` })
 		.from(letter)

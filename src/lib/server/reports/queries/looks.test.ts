@@ -26,6 +26,7 @@ import { lookAtItem } from '../../documents/queries/item-life';
 import { lookAtBalances, lookAtJournal } from '../../ledger/queries/journal';
 import { lookAtOpenItems, type Facet } from '../../documents/queries/open-items';
 import { lookAtPile } from '../../receipts/queries/pile';
+import { sumPile } from '../../services/answers/sum-pile';
 import { lookAtToday } from './today';
 
 const viewer = { who: READER, today: TODAY };
@@ -73,7 +74,7 @@ beforeAll(async () => {
 });
 
 it('Today adds up: owed, late and waiting, in base currency', async () => {
-	const today = await lookAtToday(books.db, null, viewer);
+	const today = await lookAtToday(books.db, await sumPile(books.db), viewer);
 	expect(today.owed).toBe(600 + 2000 + 700 - 300 + 8000);
 	expect(today.late).toBe(600 + 2000 + 8000);
 	expect(today.waiting).toEqual({ GBP: 2700 });

@@ -22,26 +22,14 @@ import { isOpen, signedOpenBase } from '../../documents/store/is-open';
 import { unconfirmedFiles } from '../../receipts/store/entry-doubts';
 import { statementFaults } from '../../receipts/store/statement-faults';
 import { readSetting } from '../../firm/store/settings';
-import { answeredPile } from '../../services/answers/answers';
+import type { PileSummed } from '../../services/answers/sum-pile';
 import { defineLook } from '../../act/define-look';
 
 const MOST_LATE = 7;
 
-/** Today: what the day asks for, with true figures. Sums over currencies are in base currency. */
-export const lookAtToday = defineLook('reader', async (db, _: null, { today }) => {
+/** Today: what the day asks for, with true figures, and what waits as it was summed up. Sums over currencies are in base currency. */
+export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { today }) => {
 	const firm = await readSetting(db, 'firm');
-	const pile = await answeredPile(db);
-	const bands = { certain: 0, likely: 0, choose: 0, none: 0 };
-	let out = 0;
-	const waiting: Record<string, number> = {};
-	for (const row of pile.receipts) {
-		if (row.amount < 0) {
-			out++;
-			continue;
-		}
-		bands[pile.answers.get(row.id)!.band]++;
-		waiting[row.currency] = (waiting[row.currency] ?? 0) + row.amount;
-	}
 	const banks = await db
 		.select({
 			name: bankAccount.name,
@@ -70,17 +58,12 @@ export const lookAtToday = defineLook('reader', async (db, _: null, { today }) =
 		.where(inArray(delivery.state, ['waiting', 'refused', 'failed']))
 		.groupBy(delivery.state);
 	return {
-		/** False where receipts are still being answered: then it pays to ask again. */
-		answered: pile.fresh,
+		...pile,
+		waitingCount: Object.values(pile.bands).reduce((a, b) => a + b, 0),
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,
 		statementFaults: await statementFaults(db),
 		unconfirmedFiles: (await unconfirmedFiles(db)).length,
-		bands,
-		out,
-		waiting,
-		waitingCount: Object.values(bands).reduce((a, b) => a + b, 0),
-		waitingCustomers: new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? [])).size,
 		owed: (owed?.all ?? 0) - (onAccount?.sum ?? 0),
 		late: owed?.late ?? 0,
 		month: await monthSoFar(),

@@ -15,10 +15,12 @@ import {
 import { postCertain } from '../../allocation/commands/post-certain';
 import { perform } from '../../act/perform';
 import { lookAtDesk } from '../../allocation/queries/desk';
+import { whoseMoneyWaits } from './whose-money-waits';
 import { lookAtRun } from '../../letters/queries/letters';
 import { lookAtPile } from '../../receipts/queries/pile';
 import { logTrace } from '../../platform/log';
 import { lookAtToday } from '../../reports/queries/today';
+import { sumPile } from './sum-pile';
 
 /** The matcher as it is, but for a bug on receipts whose words say so. */
 vi.mock('../../../core/3-matching/answering/answer-receipts', async (original) => {
@@ -47,8 +49,9 @@ it('one receipt that makes the matcher fail takes no page and no other receipt w
 		['AK-1', 'certain', ['AK-1']],
 		['BOOM', 'none', []]
 	]);
-	expect((await lookAtToday(books.db, null, viewer)).waiting).toBeDefined();
-	const run = { kind: 'statement' as const, page: 0, corrections: false };
+	expect((await lookAtToday(books.db, await sumPile(books.db), viewer)).waiting).toBeDefined();
+	const waiting = await whoseMoneyWaits(books.db, true);
+	const run = { kind: 'statement' as const, page: 0, corrections: false, waiting };
 	expect((await lookAtRun(books.db, run, viewer)).rows.length).toBeGreaterThan(0);
 	const desk = await lookAtDesk(books.db, { receiptId: 2, customerId: null, also: [] }, viewer);
 	expect(desk!.answer!.reasons).toEqual([{ code: 'not-yet' }]);

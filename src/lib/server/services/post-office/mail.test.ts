@@ -15,6 +15,7 @@ import { undoPosting } from '../../allocation/commands/undo-posting';
 import type { Books } from '../../platform/db/open';
 import { delivery, letter, message } from '../../platform/db/schema';
 import { prepareLetters } from '../prepare-letters';
+import { whoseMoneyWaits } from '../answers/whose-money-waits';
 import { lookAtRun } from '../../letters/queries/letters';
 import {
 	as,
@@ -138,7 +139,7 @@ describe('letters', () => {
 		await standIn.close();
 	});
 	it('of two people who send the same at once go once: the second is told who was first', async () => {
-		const { seen } = await lookAtRun(books.db, { kind: 'statement', page: 0 }, viewer);
+		const { seen } = await lookAtRun(books.db, { kind: 'statement', page: 0, waiting: [] }, viewer);
 		const both = await Promise.all(
 			[0, 1].map(() => prepareLetters(books.db, 'statement', chosen, viewer, now()))
 		);
@@ -201,7 +202,11 @@ describe('letters', () => {
 
 it('the run says who would better wait, and why', async () => {
 	await bringIn(books, bankXml([credit(1000, 'AK-1')]));
-	const { rows, ready } = await lookAtRun(books.db, { kind: 'reminder', page: 0 }, viewer);
+	const { rows, ready } = await lookAtRun(
+		books.db,
+		{ kind: 'reminder', page: 0, waiting: await whoseMoneyWaits(books.db, true) },
+		viewer
+	);
 	expect(ready).toEqual([{ customerId: rows[0]!.customerId, currency: 'GBP' }]);
 	expect(rows.map((row) => [row.code, row.late, row.leftOut])).toEqual([
 		['W2', 2000, null],
@@ -216,9 +221,9 @@ describe('a letter that is not so any more', () => {
 		return prepared.value.map((one) => ({ ...one, corrects: one.letter.corrects, title: one.subject }));
 	};
 	const told = async () =>
-		(await lookAtRun(books.db, { kind: 'statement', page: 0, corrections: true }, viewer)).rows.map(
-			(row) => `${row.code} ${row.corrects}`
-		);
+		(
+			await lookAtRun(books.db, { kind: 'statement', page: 0, corrections: true, waiting: [] }, viewer)
+		).rows.map((row) => `${row.code} ${row.corrects}`);
 	const place = (customerId: number, itemId: number, cash: number, version = 1) =>
 		done(
 			books,

@@ -4,6 +4,8 @@ import { previewCustomers, type Preview } from '../../customers/commands/bring-i
 import { lookAtSmallBalances } from '../../allocation/queries/small-balances';
 import { previewDocuments } from '../../documents/commands/bring-in-documents';
 import { lookAtBalances } from '../../ledger/queries/journal';
+import { countRuns, lookAtRun } from '../../letters/queries/letters';
+import { lookAtToday } from '../../reports/queries/today';
 import { lookAtRecord } from '../../ledger/queries/record';
 import type { Db } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
@@ -26,6 +28,9 @@ export interface PreviewSummed extends Omit<Preview, 'problems'> {
 export const HEAVY_LOOKS = {
 	balances: lookAtBalances,
 	record: lookAtRecord,
+	today: lookAtToday,
+	'letters-run': lookAtRun,
+	'letters-count': countRuns,
 	'small-balances': lookAtSmallBalances,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
