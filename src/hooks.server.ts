@@ -13,6 +13,7 @@ import { endSessions } from '$lib/server/people/end-sessions';
 import { signInStage } from '$lib/server/people/store/sign-in-stage';
 import { noteEvent } from '$lib/server/people/note-event';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
+import { leaveNothingUnread } from '$lib/server/platform/http/leave-nothing-unread';
 import { refusedBody } from '$lib/server/platform/http/body-limit';
 import { oldAddress } from '$lib/server/platform/http/old-address';
 import { RequestRates } from '$lib/server/platform/http/request-rates';
@@ -76,6 +77,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		});
 	// What was done may change every answer: they are made while the person still looks at what was done.
 	if (event.request.method === 'POST' && event.locals.who) answeredPile(app.books.db).catch(() => undefined);
+	await leaveNothingUnread(event.request, response.headers);
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'same-origin');
 	response.headers.set('x-frame-options', 'SAMEORIGIN');
