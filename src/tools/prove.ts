@@ -3,6 +3,8 @@ import { parseArgs } from 'node:util';
 import { openOwnBooks, ownAnchors } from '../lib/server/app';
 import { readAnchorFile } from '../lib/server/platform/anchors/anchor-files';
 import { breachSentence } from '../lib/words';
+import { config } from '../lib/server/platform/config';
+import { openForReading } from '../lib/server/platform/db/open-for-reading';
 import { checkedConfig } from './checked-config';
 import { proveBooks } from '../lib/server/ledger/queries/proof';
 
@@ -10,9 +12,12 @@ checkedConfig();
 const { values } = parseArgs({ options: { anchor: { type: 'string', multiple: true } } });
 const own = ownAnchors();
 const anchors = { ...own, files: [...own.files, ...(values.anchor ?? []).map(readAnchorFile)] };
-const books = await openOwnBooks();
-const { breaches, counts } = await proveBooks(books.db, anchors);
-await books.close();
+// Brought up to date first; then read as they are at one moment, for the application may be writing meanwhile.
+await (await openOwnBooks()).close();
+const { database } = config();
+const db = openForReading(database.url, database.token);
+const { breaches, counts } = await db.transaction((tx) => proveBooks(tx, anchors));
+db.$client.close();
 console.log(
 	`Read ${counts.acts} acts, ${counts.journalLines} journal lines, ${counts.items} items, ${counts.receipts} receipts, ${counts.seals} seals, ${counts.anchors} anchors.`
 );

@@ -44,6 +44,8 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 	const customers = new Map(books.customers.map((row) => [row.id, row.name]));
 	const items = new Map(books.items.map((row) => [row.id, row]));
 	const rules = (await readSetting(db, 'asideRules')) ?? {};
+	// Keys of names take a while to work out for thousands.
+	const ruled = Object.keys(rules).length > 0;
 	const rows: PileRow[] = receipts.map((row) => {
 		const answer = answers.get(row.id)!;
 		const lines = answer.lines.filter((line) => items.has(line.itemId));
@@ -61,7 +63,7 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 			otherAnswers: answer.otherAnswers,
 			text: row.text,
 			cameBack: row.amount < 0 && saysReturned(row),
-			aside: (row.payerName && rules[nameKey(row.payerName)]?.account) || null
+			aside: (ruled && row.payerName && rules[nameKey(row.payerName)]?.account) || null
 		};
 	});
 	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);

@@ -22,10 +22,21 @@ import { isOpen, signedOpenBase } from '../../documents/store/is-open';
 import { unconfirmedFiles } from '../../receipts/store/entry-doubts';
 import { statementFaults } from '../../receipts/store/statement-faults';
 import { readSetting } from '../../firm/store/settings';
-import type { PileSummed } from '../../services/answers/sum-pile';
 import { defineLook } from '../../act/define-look';
 
 const MOST_LATE = 7;
+
+/** What the pile comes to: it crosses threads, where the pile itself would not. */
+export interface PileSummed {
+	/** False where receipts are still being answered: then it pays to ask again. */
+	readonly answered: boolean;
+	readonly bands: Readonly<Record<'certain' | 'likely' | 'choose' | 'none', number>>;
+	/** How many of the bank's lines are debits. */
+	readonly out: number;
+	/** What waits by currency, in minor units. */
+	readonly waiting: Readonly<Record<string, number>>;
+	readonly waitingCustomers: number;
+}
 
 /** Today: what the day asks for, with true figures, and what waits as it was summed up. Sums over currencies are in base currency. */
 export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { today }) => {

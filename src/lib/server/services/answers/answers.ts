@@ -13,6 +13,9 @@ import { waitingReceipts, type Waiting } from '../../receipts/store/waiting-rece
 import { matchingBooks } from '../../matching/store/matching-books';
 import { logFailure, logTrace } from '../../platform/log';
 import { traceOf, type Trace } from '../../platform/trace-of';
+import { APPLICATION } from '../../act/person';
+import { day } from '../../../core/day/day';
+import { lookInThread } from '../threads/look-in-thread';
 import { runWorker } from '../../platform/worker-pool';
 
 export interface Pile {
@@ -41,6 +44,8 @@ const FIRST_PATIENCE = 3_000;
 interface Kept {
 	/** The last that was made. */
 	pile: Pile | null;
+	/** What was read to be shown meanwhile, for which act. */
+	meanwhile: { readonly actId: number; readonly receipts: Promise<readonly Waiting[]> } | null;
 	making: { readonly actId: number; readonly pile: Promise<Pile> } | null;
 }
 
@@ -59,7 +64,7 @@ export function answerInThread(db: Db, place: BooksPlace): void {
  */
 export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	const actId = await newestAct(db);
-	const mine = kept.get(db) ?? { pile: null, making: null };
+	const mine = kept.get(db) ?? { pile: null, meanwhile: null, making: null };
 	kept.set(db, mine);
 	if (mine.pile && mine.pile.actId >= actId) return mine.pile;
 	const before = mine.pile;
@@ -72,7 +77,7 @@ export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	});
 	const bound = before ? patience : Math.max(patience, FIRST_PATIENCE);
 	const pile = bound <= 0 ? null : await within(made, bound);
-	return pile ?? asFarAsKnown(db, before ?? NO_PILE);
+	return pile ?? asFarAsKnown(db, mine, actId);
 }
 
 /** What is there before anything was answered. */
@@ -116,6 +121,7 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 				for (const { receiptId, trace } of pile.failures)
 					logTrace('answering a receipt', trace, { ...(receiptId !== null && { id: receiptId }) });
 				mine.pile = pile;
+				mine.meanwhile = null;
 				mine.making = null;
 			},
 			() => (mine.making = null)
@@ -130,9 +136,19 @@ async function newestAct(db: Reader): Promise<number> {
 	return last?.id ?? 0;
 }
 
-/** What waits now, with the answers of before; what came since has none yet. */
-async function asFarAsKnown(db: Db, before: Pile): Promise<Pile> {
-	const receipts = await waitingReceipts(db);
+/**
+ * What waits now, with the answers of before; what came since has none yet. It is read once for all who look meanwhile, and in a thread
+ * where there is one: thousands of receipts take as long as several pages.
+ */
+async function asFarAsKnown(db: Db, mine: Kept, actId: number): Promise<Pile> {
+	const before = mine.pile ?? NO_PILE;
+	if (mine.meanwhile?.actId !== actId) {
+		const viewer = { who: APPLICATION, today: day('2000-01-01') };
+		const read = places.has(db) ? lookInThread(db, 'waiting-receipts', null, viewer) : waitingReceipts(db);
+		mine.meanwhile = { actId, receipts: read };
+		read.catch(() => (mine.meanwhile = null));
+	}
+	const receipts = await mine.meanwhile.receipts;
 	const answers = new Map(
 		receipts.map((row) => [row.id, before.answers.get(row.id) ?? notYet(row)] as const)
 	);

@@ -1,17 +1,6 @@
 import type { Db } from '../../platform/db/open';
+import type { PileSummed } from '../../reports/queries/today';
 import { answeredPile } from './answers';
-
-/** What the pile comes to: it crosses threads, where the pile itself would not. */
-export interface PileSummed {
-	/** False where receipts are still being answered: then it pays to ask again. */
-	readonly answered: boolean;
-	readonly bands: Readonly<Record<'certain' | 'likely' | 'choose' | 'none', number>>;
-	/** How many of the bank's lines are debits. */
-	readonly out: number;
-	/** What waits by currency, in minor units. */
-	readonly waiting: Readonly<Record<string, number>>;
-	readonly waitingCustomers: number;
-}
 
 /** Sums up the pile as it is answered now. */
 export async function sumPile(db: Db): Promise<PileSummed> {

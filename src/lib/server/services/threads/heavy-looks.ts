@@ -10,6 +10,7 @@ import { lookAtRecord } from '../../ledger/queries/record';
 import type { Db } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
 import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
+import { waitingReceipts } from '../../receipts/store/waiting-receipts';
 import { customersTable, openItemsTable } from './tables';
 
 const SHOWN = 300;
@@ -28,6 +29,7 @@ export interface PreviewSummed extends Omit<Preview, 'problems'> {
 export const HEAVY_LOOKS = {
 	balances: lookAtBalances,
 	record: lookAtRecord,
+	'waiting-receipts': (db: Db, _: null) => waitingReceipts(db),
 	today: lookAtToday,
 	'letters-run': lookAtRun,
 	'letters-count': countRuns,

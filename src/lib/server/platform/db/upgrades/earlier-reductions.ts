@@ -16,7 +16,8 @@ export async function countEarlierReductions(tx: Tx): Promise<number> {
 		);
 	await tx.run(sql`
 		insert into reduction (act_id, kind, customer_id, base, person_id, role, asked_by_id, day)
-		select a.id, took.kind, took.customer_id, sum(took.base), a.user_id, coalesce(u.role, 'clerk'), null, substr(a.at, 1, 10)
+		select a.id, took.kind, took.customer_id, sum(took.base), a.user_id, coalesce(u.role, 'clerk'), null,
+			case when a.at glob '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]*' then substr(a.at, 1, 10) else a.date end
 		from (
 			select d.act_id, d.kind, i.customer_id, d.base from standing_difference d join item i on i.id = d.item_id
 				where d.kind <> 'settled_before'
