@@ -52,16 +52,16 @@ export const PARTS: Readonly<Record<string, Part>> = {
 			const { asked, wrong } = await tryRoles(root, clients, new Client(base, cookie));
 			return { said: `${asked} requests by role`, wrong };
 		}),
-	addresses: (books) =>
+	addresses: (books, short) =>
 		withServer(books, async (base) => {
 			const client = await Client.asDemo(base, 'supervisor');
-			const { asked, failed } = await walkOddAddresses(root, (path) => client.get(path));
+			const { asked, failed } = await walkOddAddresses(root, (path) => client.get(path), short ? 4 : 1);
 			return { said: `${asked} odd addresses`, wrong: failed };
 		}),
 	inputs: (books, short) =>
 		withServer(books, async (base) => {
 			const client = await Client.asDemo(base, 'supervisor');
-			const report = await sendBadInputs(root, client, short ? 1_500 : 10_000);
+			const report = await sendBadInputs(root, client, short ? 1_000 : 10_000);
 			const { sent, refused, failed, slowest } = report;
 			const up = (await fetch(`${base}/health`)).ok ? [] : ['the application does not answer any more'];
 			return {
@@ -78,8 +78,8 @@ export const PARTS: Readonly<Record<string, Part>> = {
 			const told = Object.entries(done).map(([what, { tried, through }]) => `${what} ${through} of ${tried}`);
 			return { said: `${people.length} people at once (${told.sort().join(', ')})`, wrong };
 		}),
-	senders: async (books, short) => sendTwice(copyOf(books), short ? 20 : 60),
-	kills: (books, short) => killAtRandom(copyOf(books), short ? 8 : 200),
+	senders: async (books, short) => sendTwice(copyOf(books), short ? 12 : 60),
+	kills: (books, short) => killAtRandom(copyOf(books), short ? 6 : 200),
 	forgeries: async (books) => {
 		const copy = join(books, 'forged.db');
 		copyFileSync(join(books, 'odd-penny.db'), copy);

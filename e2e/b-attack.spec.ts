@@ -17,7 +17,10 @@ async function attack(...parts: string[]): Promise<string> {
 
 test.describe.configure({ timeout: 400_000 });
 
-for (const parts of [['roles', 'inputs'], ['addresses'], ['crowd', 'senders', 'kills']])
+for (const parts of [
+	['roles', 'addresses', 'inputs'],
+	['crowd', 'senders', 'kills']
+])
 	test(`nothing gets through: ${parts.join(', ')}`, async () => {
 		const said = await attack(...parts);
 		expect(said).toContain('Nothing got through.');

@@ -56,8 +56,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 			took: Math.round(performance.now() - began),
 			person: event.locals.who?.id ?? null
 		});
-	const tooFast = rates.take(event.locals.who?.id ?? event.getClientAddress(), Date.now());
-	if (tooFast > 0 && event.url.pathname !== '/health') {
+	const tooFast = event.url.pathname === '/health' ? 0 : rates.take(askerOf(event), Date.now());
+	if (tooFast > 0) {
 		log(429);
 		return new Response('That is more than a person asks for. Wait a few seconds, and go on.', {
 			...{
@@ -85,6 +85,16 @@ export const handle: Handle = async ({ event, resolve }) => {
 	log(response.status);
 	return response;
 };
+
+/** Who asks, for counting: a person, or an address; one name for all whose address a proxy does not tell. */
+function askerOf(event: RequestEvent): string {
+	if (event.locals.who) return event.locals.who.id;
+	try {
+		return event.getClientAddress();
+	} catch {
+		return 'no address';
+	}
+}
 
 /** Whether a session was used lately; one that lay idle too long ends. */
 async function inUse({ who, sessionId }: { who: { id: string }; sessionId: string }): Promise<boolean> {
