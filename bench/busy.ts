@@ -1,10 +1,11 @@
-import { spawn } from 'node:child_process';
 import { createReadStream, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
 import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
+import { Client } from '../attack/client';
+import { startServer } from '../attack/start-server';
 import { config } from '../src/lib/server/platform/config';
 import { document, item } from '../src/lib/server/platform/db/schema';
 import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
@@ -39,15 +40,8 @@ export async function busy(say: (what: string, figure: string) => void): Promise
 	if (!read.ok) throw new Error('the bench file was refused');
 	await must(books, importBankFile, read.value);
 	await books.close();
-	const server = spawn(process.execPath, [join(config().root, 'build/tools/serve.js')], {
-		env: {
-			...{ ...process.env, DATA_DIR: folder, PORT: String(PORT), NODE_ENV: 'production' },
-			...{ ODD_PENNY_ROOT: config().root, LOG_LEVEL: 'silent', RATE_LIMIT: '0' }
-		},
-		stdio: 'ignore'
-	});
+	const server = await startServer(PORT, folder, { root: config().root });
 	try {
-		for (let n = 0; n < 200 && !(await isUp()); n++) await pause(100);
 		await measure(say, files);
 	} finally {
 		server.kill('SIGINT');
@@ -55,8 +49,8 @@ export async function busy(say: (what: string, figure: string) => void): Promise
 }
 
 async function measure(say: (what: string, figure: string) => void, files: string): Promise<void> {
-	const clerk = await signedIn('clerk');
-	const reader = await signedIn('reader');
+	const { cookie: clerk } = await Client.asDemo(BASE, 'clerk');
+	const { cookie: reader } = await Client.asDemo(BASE, 'reader');
 	const get = (cookie: string, path: string) => async () =>
 		void (await (await fetch(BASE + path, { headers: { cookie } })).arrayBuffer());
 	const post = (cookie: string, path: string, form: Record<string, string | Blob>) => async () => {
@@ -147,25 +141,6 @@ async function during(ask: () => Promise<unknown>): Promise<number[]> {
 	done = true;
 	await watching;
 	return waits.sort((a, b) => a - b);
-}
-
-async function isUp(): Promise<boolean> {
-	return fetch(`${BASE}/health`)
-		.then((one) => one.ok)
-		.catch(() => false);
-}
-
-async function signedIn(role: string): Promise<string> {
-	const answer = await fetch(`${BASE}/sign-in?/demo`, {
-		method: 'POST',
-		body: new URLSearchParams({ role }),
-		headers: { origin: BASE },
-		redirect: 'manual'
-	});
-	return answer.headers
-		.getSetCookie()
-		.map((one) => one.split(';')[0])
-		.join('; ');
 }
 
 async function wrongSignIn(i: number): Promise<void> {

@@ -128,6 +128,10 @@ test('the firm asks for it: who has none sets it up before anything else; a supe
 	await reader.getByLabel('The code that it shows').fill(await codeOf(key));
 	await reader.getByRole('button', { name: 'Add the app' }).click();
 	await confirmPassword(reader);
+	// Where one wanted to go is inside, whatever the address says.
+	await reader.goto('/me/second-step?to=https%3A%2F%2Felsewhere.example%2F');
+	await expect(reader.getByRole('link', { name: 'Go on to where' })).toHaveAttribute('href', '/');
+	await reader.goto('/me/second-step?to=%2Fcustomers');
 	await reader.getByRole('link', { name: 'Go on to where you were going.' }).click();
 	await reader.waitForURL('/customers');
 	await page.reload();

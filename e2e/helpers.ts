@@ -6,7 +6,7 @@ import { DEMO_PASSWORD } from '../src/demo/firm';
 import { MADE } from './own-books';
 
 /**
- * Sessions by role, kept with the books that they belong to: signing in for each test would meet the limit for it.
+ * Sessions by role, kept with the books that they belong to: a password takes a while to check.
  */
 const sessionsFile = () => join(process.env['E2E_FOLDER'] ?? '', 'sessions.json');
 const sessions = (): Record<string, Cookie[]> =>

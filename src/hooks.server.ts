@@ -56,16 +56,6 @@ export const handle: Handle = async ({ event, resolve }) => {
 			took: Math.round(performance.now() - began),
 			person: event.locals.who?.id ?? null
 		});
-	const tooFast = event.url.pathname === '/health' ? 0 : rates.take(askerOf(event), Date.now());
-	if (tooFast > 0) {
-		log(429);
-		return new Response('That is more than a person asks for. Wait a few seconds, and go on.', {
-			...{
-				status: 429,
-				headers: { 'content-type': 'text/plain', 'retry-after': String(Math.ceil(tooFast / 1000)) }
-			}
-		});
-	}
 	const response = await answer(event, resolve).catch((thrown: unknown) => {
 		if (isRedirect(thrown)) log(thrown.status);
 		throw thrown;
@@ -109,6 +99,14 @@ async function inUse({ who, sessionId }: { who: { id: string }; sessionId: strin
  */
 async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
 	const { url, request, locals } = event;
+	const wait = url.pathname === '/health' ? 0 : rates.take(askerOf(event), Date.now());
+	if (wait > 0)
+		return new Response('That is more than a person asks for. Wait a few seconds, and go on.', {
+			...{
+				status: 429,
+				headers: { 'content-type': 'text/plain', 'retry-after': String(Math.ceil(wait / 1000)) }
+			}
+		});
 	const refused = refusedBody(request, locals.who !== null);
 	if (refused !== null)
 		return new Response(refused === 413 ? 'That is too large.' : 'Say how large it is.', {

@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		perPage: RUN_PAGE,
 		run: await viewInThread(locals, 'letters-run', {
 			...{ kind, page, corrections },
-			waiting: await whoseMoneyWaits(locals.app.books.db, true)
+			waiting: await whoseMoneyWaits(locals.app.books.db)
 		}),
 		standIn: locals.app.postOffice.standIn,
 		mayAct: mayAct(locals)

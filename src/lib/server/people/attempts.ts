@@ -35,9 +35,17 @@ export class Attempts {
 			this.#wrong.set(key, [...this.#since(key, now - FROM_ALL.within), now]);
 	}
 
-	/** Whose account it is came in from there: what went wrong with it there counts no more. */
+	/** Whose account it is came in from there: what went wrong with it there counts no more, nor against the address. */
 	succeeded(account: string, origin: string): void {
+		const own = [...(this.#wrong.get(fromOne(account, origin)) ?? [])];
 		this.#wrong.delete(fromOne(account, origin));
+		const left = (this.#wrong.get(atAny(origin)) ?? []).filter((at) => {
+			const place = own.indexOf(at);
+			if (place >= 0) own.splice(place, 1);
+			return place < 0;
+		});
+		if (left.length > 0) this.#wrong.set(atAny(origin), left);
+		else this.#wrong.delete(atAny(origin));
 	}
 
 	#since(key: string, since: number): readonly number[] {

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Attempts } from './attempts';
 import { Confirmations } from './confirmations';
@@ -47,6 +48,49 @@ describe('what is kept in memory', () => {
 			true
 		]);
 		expect(attempts.mayTry('wren', HERE, 15 * MINUTE + 1)).toBe(true);
+	});
+
+	it('who comes in takes what went wrong with their account off the address', () => {
+		const attempts = new Attempts();
+		for (let i = 0; i < 39; i++) attempts.failed(`person ${i % 13}`, HERE, i);
+		attempts.succeeded('person 0', HERE);
+		for (let i = 0; i < 3; i++) attempts.failed('nobody', HERE, 50 + i);
+		expect(attempts.mayTry('wren', HERE, 100)).toBe(true);
+		attempts.failed('nobody', HERE, 60);
+		expect(attempts.mayTry('wren', HERE, 100)).toBe(false);
+	});
+
+	it('whatever was tried, it is as a plain list of all of it says', () => {
+		const name = fc.constantFrom('wren', 'hollis', 'any');
+		const from = fc.constantFrom('a', 'b');
+		const step = fc.record({ name, from, wait: fc.integer({ min: 1, max: 6 * MINUTE }), right: fc.nat(9) });
+		fc.assert(
+			fc.property(fc.array(step, { minLength: 60, maxLength: 160 }), (steps) => {
+				const attempts = new Attempts();
+				// Slow and plain: every wrong attempt with whether it still counts against its account there.
+				let all: { name: string; from: string; at: number; there: boolean }[] = [];
+				let now = 0;
+				for (const one of steps) {
+					now += one.wait;
+					const since = (minutes: number) => all.filter(({ at }) => at > now - minutes * MINUTE);
+					const here = since(15).filter((was) => was.there && was.from === one.from);
+					const may =
+						here.filter((was) => was.name === one.name).length < 10 &&
+						here.length < 40 &&
+						since(60).filter((was) => was.name === one.name).length < 90;
+					expect(attempts.mayTry(one.name, one.from, now)).toBe(may);
+					if (one.right === 0) {
+						attempts.succeeded(one.name, one.from);
+						all = all.map((was) =>
+							was.name === one.name && was.from === one.from ? { ...was, there: false } : was
+						);
+					} else {
+						attempts.failed(one.name, one.from, now);
+						all.push({ name: one.name, from: one.from, at: now, there: true });
+					}
+				}
+			})
+		);
 	});
 
 	it('who tried long ago is forgotten', () => {

@@ -44,15 +44,15 @@ export function askForOne(url: URL, known: readonly Passkey[]) {
 	});
 }
 
-/** A passkey that a browser made; null where what it sent does not hold. */
+/** A passkey that a browser made; null where what it sent does not hold. @param answer JSON, as the browser gave it */
 export async function newPasskey(
 	url: URL,
 	challenge: string,
-	response: unknown
+	answer: string
 ): Promise<Omit<ShownFactor, 'name' | 'sessionId'> | null> {
 	try {
 		const { verified, registrationInfo } = await verifyRegistrationResponse({
-			...{ response: response as RegistrationResponseJSON, expectedChallenge: challenge },
+			...{ response: JSON.parse(answer) as RegistrationResponseJSON, expectedChallenge: challenge },
 			...{ expectedOrigin: url.origin, expectedRPID: url.hostname, requireUserVerification: false }
 		});
 		if (!verified || !registrationInfo) return null;
@@ -66,17 +66,17 @@ export async function newPasskey(
 	}
 }
 
-/** Which of a person's passkeys a browser showed, and its count; null where what it sent does not hold. */
+/** Which of a person's passkeys a browser showed, and its count; null where what it sent does not hold. @param answer as above */
 export async function shownPasskey(
 	url: URL,
 	challenge: string,
-	response: unknown,
+	answer: string,
 	known: readonly Passkey[]
 ): Promise<{ readonly factor: Passkey; readonly counter: number } | null> {
-	const given = response as AuthenticationResponseJSON | null;
-	const factor = known.find(({ kind, mark }) => kind === 'passkey' && mark === given?.id);
-	if (!factor?.publicKey) return null;
 	try {
+		const given = JSON.parse(answer) as AuthenticationResponseJSON | null;
+		const factor = known.find(({ kind, mark }) => kind === 'passkey' && mark === given?.id);
+		if (!factor?.publicKey) return null;
 		const { verified, authenticationInfo } = await verifyAuthenticationResponse({
 			...{ response: given!, expectedChallenge: challenge },
 			...{ expectedOrigin: url.origin, expectedRPID: url.hostname, requireUserVerification: false },

@@ -10,7 +10,7 @@ import { goodRecoveryCodes } from './store/recovery-codes';
 import { keepShown, secondFactorsOf } from './store/second-factors';
 
 /** What somebody shows beside their password. */
-export type Shown = { readonly code: string } | { readonly passkey: unknown };
+export type Shown = { readonly code: string } | { readonly passkey: string };
 
 /**
  * Lets somebody in who typed their password and shows their second factor: the code of an app, a recovery code, or a passkey.
@@ -21,7 +21,7 @@ export async function showSecondFactor(
 	who: Person,
 	shown: Shown
 ): Promise<string | null> {
-	const { app, sessionId } = event.locals;
+	const { app } = event.locals;
 	const account = `second step ${who.id}`;
 	const [origin, now] = [event.getClientAddress(), Date.now()];
 	const note = (kind: 'second-factor-shown' | 'second-factor-refused') =>
@@ -37,7 +37,7 @@ export async function showSecondFactor(
 			: 'That passkey does not fit. Try again, or type a code.';
 	}
 	app.attempts.succeeded(account, origin);
-	if (sessionId) note('second-factor-shown');
+	note('second-factor-shown');
 	return null;
 }
 
@@ -61,10 +61,10 @@ async function byCode(
 	return (await perform(app.books, useRecoveryCode, given, await app.context(who))).ok;
 }
 
-async function byPasskey({ locals: { app, sessionId }, url }: RequestEvent, who: Person, response: unknown) {
+async function byPasskey({ locals: { app, sessionId }, url }: RequestEvent, who: Person, answer: string) {
 	const at = new Date();
 	const challenge = app.challenges.take(sessionId!, at.getTime());
 	if (challenge === null) return false;
-	const found = await shownPasskey(url, challenge, response, await secondFactorsOf(app.books.db, who.id));
+	const found = await shownPasskey(url, challenge, answer, await secondFactorsOf(app.books.db, who.id));
 	return found !== null && app.books.write((tx) => keepShown(tx, { ...found, sessionId: sessionId!, at }));
 }

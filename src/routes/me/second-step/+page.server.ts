@@ -10,6 +10,7 @@ import {
 import { newPasskey, passkeysWork } from '$lib/server/people/passkeys';
 import { lookAtOwnSecondFactors } from '$lib/server/people/queries/own-second-factors';
 import { action, shaped } from '$lib/server/platform/http/action';
+import { inside } from '$lib/server/platform/http/inside';
 import { view } from '$lib/server/platform/http/view';
 import { mailPerson } from '$lib/server/services/mail-person';
 import type { RequestEvent } from '@sveltejs/kit';
@@ -28,7 +29,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		codes: confirmed ? codes.map((code) => app.codeText('recovery code', code)) : null,
 		fresh: { mark, key: keyText(key), address: keyAddress(key, email) },
 		passkeys: passkeysWork(url),
-		mustSetUp: locals.mustSetUp
+		mustSetUp: locals.mustSetUp,
+		/** Where one wanted to go before a second step was asked for. */
+		to: url.searchParams.has('to') ? inside(url.searchParams.get('to')) : null
 	};
 };
 
@@ -69,7 +72,7 @@ export const actions: Actions = {
 			const read = shaped(passkeyInput, fields);
 			if (!read.ok) return read;
 			const challenge = app.challenges.take(sessionId!, Date.now());
-			const made = challenge && (await newPasskey(url, challenge, parsed(read.value.passkey)));
+			const made = challenge && (await newPasskey(url, challenge, read.value.passkey));
 			if (!made) return field('name', 'The browser’s passkey could not be taken. Try again.');
 			return ok({ ...made, name: read.value.name, sessionId: sessionId! });
 		}
@@ -81,11 +84,3 @@ export const actions: Actions = {
 	}),
 	codes: action(remakeRecoveryCodes, { confirm: always })
 };
-
-function parsed(text: string): unknown {
-	try {
-		return JSON.parse(text);
-	} catch {
-		return null;
-	}
-}

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
-	import { page } from '$app/state';
 	import type {
 		addSecondFactor,
 		removeSecondFactor,
@@ -13,7 +12,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import QrCode from '$lib/ui/QrCode.svelte';
-	import { usePasskey } from '$lib/trade/use-passkey';
+	import PasskeyButton from '$lib/trade/PasskeyButton.svelte';
 	import { count, moment } from '$lib/words';
 	let { data } = $props();
 	const added = () => void toast('Added. Keep the recovery codes where only you can see them.');
@@ -26,8 +25,6 @@
 		done: () => void toast('Made anew. Those from before are good no longer.')
 	});
 	const problems = $derived([...removeForm.problems, ...codesForm.problems]);
-	/** Where one wanted to go before a second step was asked for. */
-	const to = $derived(page.url.searchParams.get('to'));
 	// The key that was shown first stays while the page is open: it is in the app by then.
 	// svelte-ignore state_referenced_locally
 	let fresh = $state(data.fresh);
@@ -38,19 +35,6 @@
 		if (data.factors.length !== known) fresh = data.fresh;
 		known = data.factors.length;
 	});
-	let answer = $state('');
-	let said = $state('');
-	let passkeyElement = $state<HTMLFormElement>();
-
-	async function makePasskey(): Promise<void> {
-		said = '';
-		try {
-			answer = await usePasskey('make');
-			queueMicrotask(() => passkeyElement?.requestSubmit());
-		} catch (cause) {
-			said = (cause as Error).message;
-		}
-	}
 
 	async function showCodes(): Promise<void> {
 		if (await confirmYourself.ask()) await invalidateAll();
@@ -67,8 +51,10 @@
 			<p role="status" class="note mt-2">
 				The firm asks for a second step when you sign in. Set one up here; everything else opens then.
 			</p>
-		{:else if to}
-			<p role="status" class="note mt-2">You are set up. <a href={to}>Go on to where you were going.</a></p>
+		{:else if data.to}
+			<p role="status" class="note mt-2">
+				You are set up. <a href={data.to}>Go on to where you were going.</a>
+			</p>
 		{/if}
 		<p class="mt-1 mb-3 says">
 			After the password you show a code from an app on your phone, or a passkey. Who learns your password
@@ -154,16 +140,8 @@
 			<p class="mt-1 mb-3 says">
 				A key that lies in this device, in your phone or on a security key, and never leaves it.
 			</p>
-			{#if said}<p role="alert" class="note mb-3 text-oxblood">{said}</p>{/if}
 			<Problems problems={passkeyForm.problems} />
-			<form
-				method="POST"
-				action="?/passkey"
-				bind:this={passkeyElement}
-				use:enhance={passkeyForm.submit()}
-				class="grid w-72 gap-3"
-			>
-				<input type="hidden" name="passkey" value={answer} />
+			<form method="POST" action="?/passkey" use:enhance={passkeyForm.submit()} class="grid w-72 gap-3">
 				<Field form={passkeyForm} name="name" label="What you call the passkey"
 					>{#snippet input(attributes)}<input
 							type="text"
@@ -173,12 +151,7 @@
 							{...attributes}
 						/>{/snippet}</Field
 				>
-				<button
-					type="button"
-					class="btn btn-main justify-center"
-					disabled={passkeyForm.busy}
-					onclick={makePasskey}>Make a passkey</button
-				>
+				<PasskeyButton what="make" disabled={passkeyForm.busy}>Make a passkey</PasskeyButton>
 			</form>
 		{:else}
 			<p class="mt-1 says">

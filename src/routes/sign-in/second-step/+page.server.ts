@@ -27,16 +27,8 @@ export const actions: Actions = {
 		const read = shaped(input, Object.fromEntries(await event.request.formData()));
 		if (!read.ok) return refuse(read.problems);
 		const { code = '', passkey } = read.value;
-		const why = await showSecondFactor(event, who, passkey ? { passkey: parsed(passkey) } : { code });
+		const why = await showSecondFactor(event, who, passkey ? { passkey } : { code });
 		if (why !== null) return fail(400, { problems: [why], fields: { code: why }, codes: ['field'] });
 		redirect(303, inside(event.url.searchParams.get('to')));
 	}
 };
-
-function parsed(text: string): unknown {
-	try {
-		return JSON.parse(text);
-	} catch {
-		return null;
-	}
-}

@@ -2,26 +2,12 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { attributesOf } from '$lib/ui/field-faults';
-	import { usePasskey } from '$lib/trade/use-passkey';
+	import PasskeyButton from '$lib/trade/PasskeyButton.svelte';
 	let { data, form } = $props();
 	const to = $derived(page.url.searchParams.get('to'));
 	const along = $derived(to ? `?to=${encodeURIComponent(to)}` : '');
-	let answer = $state('');
-	let said = $state('');
-	let passkeyForm = $state<HTMLFormElement>();
-	const why = $derived(said || form?.problems?.[0] || '');
+	const why = $derived(form?.problems?.[0] ?? '');
 	const fault = $derived(attributesOf(why, 'refused'));
-
-	async function showPasskey(): Promise<void> {
-		said = '';
-		try {
-			answer = await usePasskey('show');
-			// The field takes its value before the form goes.
-			queueMicrotask(() => passkeyForm?.requestSubmit());
-		} catch (cause) {
-			said = (cause as Error).message;
-		}
-	}
 </script>
 
 <svelte:head><title>The second step · Odd Penny</title></svelte:head>
@@ -34,11 +20,8 @@
 	{#if why}<p id="refused" role="alert" class="note mb-4 text-oxblood">{why}</p>{/if}
 	<p class="mb-4 says">{data.name}, your password is right. Now show that it is you.</p>
 	{#if data.passkey}
-		<button type="button" class="btn btn-main mb-6 w-full justify-center py-2" onclick={showPasskey}
-			>Use your passkey</button
-		>
-		<form method="POST" action={along} use:enhance bind:this={passkeyForm}>
-			<input type="hidden" name="passkey" value={answer} />
+		<form method="POST" action={along} use:enhance class="mb-6">
+			<PasskeyButton what="show" class="w-full py-2">Use your passkey</PasskeyButton>
 		</form>
 	{/if}
 	<form method="POST" action={along} use:enhance class="grid gap-3">

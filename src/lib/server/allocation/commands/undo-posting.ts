@@ -118,7 +118,7 @@ export async function undoOne(
 		receiptId: first.receiptId,
 		undoesId: first.id
 	});
-	if (standing.actIds.length === 1) await undoReductions(tx, actId, first.id);
+	if (standing.reductions === null) await undoReductions(tx, actId, first.id);
 	else await undoSomeReductions(tx, actId, standing.reductions);
 	const undoings = await writeUndoing(tx, { actId, date }, { allocations, differences, receiptAdjustments });
 	if (bankMatches.length)

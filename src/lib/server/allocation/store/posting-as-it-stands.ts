@@ -8,10 +8,11 @@ import type { Tx } from '../../platform/db/open';
 import {
 	act,
 	allocation,
-	type difference,
+	difference,
 	document,
 	item,
 	receipt,
+	receiptAdjustment,
 	standingAllocation,
 	standingDifference,
 	standingReceiptAdjustment
@@ -23,22 +24,31 @@ import type { FirstRecords } from './write-undoing';
 export interface StandingPosting extends FirstRecords {
 	/** The lines of all of it, as they were posted. */
 	readonly lines: readonly JournalLine[];
-	/** What of it counts against limits, by the act that counted it. */
-	readonly reductions: readonly (Reduction & { readonly actId: number })[];
-	/** The acts that wrote it: the posting, and where a return was taken back, those two. */
+	/** What of it counts against limits, by the act that counted it; null where that is all that the posting counted. */
+	readonly reductions: readonly (Reduction & { readonly actId: number })[] | null;
+	/** The acts that wrote it: the posting, and where a payment of it was returned, the return and the taking back. */
 	readonly actIds: readonly number[];
 }
 
+/** A posting: with a receipt it brought that receipt's money, without one it allocated what lay on account. */
+interface FirstAct {
+	readonly id: number;
+	readonly receiptId: number | null;
+}
+
 /**
- * The records of a posting that stand. Most are the posting's own; where its payment was entered as returned, and that was taken
- * back, what it settled was allocated anew by the taking back: that stands in their place.
- * @param first the posting; with a receipt it brought that receipt's money, without one it allocated what lay on account
+ * The records of a posting that stand. Nearly always they are the posting's own; where a payment of it was entered as returned, and that
+ * was taken back, what it settled was allocated anew by the taking back: that stands in their place.
  */
-export async function postingAsItStands(
-	tx: Tx,
-	first: { readonly id: number; readonly receiptId: number | null }
-): Promise<StandingPosting> {
-	const all = await tx.select().from(allocation).where(eq(allocation.actId, first.id));
+export async function postingAsItStands(tx: Tx, first: FirstAct): Promise<StandingPosting> {
+	const whole = {
+		allocations: await tx.select().from(allocation).where(eq(allocation.actId, first.id)),
+		differences: await tx.select().from(difference).where(eq(difference.actId, first.id)),
+		receiptAdjustments: await tx.select().from(receiptAdjustment).where(eq(receiptAdjustment.actId, first.id))
+	};
+	const lines = await journalOf(tx, first.id);
+	const returned = await returnsSince(tx, first, whole.allocations);
+	if (returned.length === 0) return { ...whole, lines, reductions: null, actIds: [first.id] };
 	const own = {
 		allocations: await tx.select().from(standingAllocation).where(eq(standingAllocation.actId, first.id)),
 		differences: await tx.select().from(standingDifference).where(eq(standingDifference.actId, first.id)),
@@ -47,93 +57,101 @@ export async function postingAsItStands(
 			.from(standingReceiptAdjustment)
 			.where(eq(standingReceiptAdjustment.actId, first.id))
 	};
-	const anew = await allocatedAnew(tx, first, all, own.allocations);
 	const stands = new Set([
 		...own.allocations.map(({ id }) => `allocation ${id}`),
 		...own.differences.map(({ id }) => `deduction ${id}`),
 		...own.receiptAdjustments.map(({ id }) => `receipt-adjustment ${id}`)
 	]);
-	const lines = await journalOf(tx, first.id);
+	const gone = whole.allocations.filter(({ id }) => !stands.has(`allocation ${id}`));
+	const anew = await allocatedAnew(tx, first, gone, returned);
 	const differences = [...own.differences, ...anew.differences];
+	const ofPosting = journalOfStanding(
+		lines,
+		({ kind, id }) => kind === 'receipt' || kind === 'currency-difference' || stands.has(`${kind} ${id}`)
+	);
 	return {
 		...{ allocations: [...own.allocations, ...anew.allocations], differences },
 		receiptAdjustments: own.receiptAdjustments,
-		lines:
-			anew.actIds.length === 0
-				? lines
-				: [
-						...journalOfStanding(lines, ({ kind, id }) => kind === 'receipt' || stands.has(`${kind} ${id}`)),
-						...(await linesOf(tx, anew))
-					],
+		lines: [...ofPosting, ...(await linesOf(tx, anew))],
 		reductions: [
 			...(await withOwners(tx, differences)),
 			...own.receiptAdjustments.flatMap(({ actId, kind, base, customerId }) =>
 				kind === 'returned' ? [] : [{ actId, kind, base, customerId }]
 			)
 		],
-		actIds: [first.id, ...anew.actIds]
+		actIds: [first.id, ...returned]
 	};
 }
 
-interface AllocatedAnew extends Omit<FirstRecords, 'receiptAdjustments'> {
-	readonly actIds: readonly number[];
-}
-
-/** What returns of a posting's payments, and the taking back of those, allocated in place of what the posting had. */
-async function allocatedAnew(
+/** The acts since a posting that entered payments of it as returned, or took that back: nothing else takes back parts of a posting. */
+async function returnsSince(
 	tx: Tx,
-	first: { readonly id: number; readonly receiptId: number | null },
-	all: readonly (typeof allocation.$inferSelect)[],
-	standing: readonly (typeof allocation.$inferSelect)[]
-): Promise<AllocatedAnew> {
-	const stands = new Set(standing.map(({ id }) => id));
-	const gone = all.filter(({ id }) => !stands.has(id));
-	const receiptIds = [
-		...new Set([
-			...gone.flatMap(({ receiptId }) => receiptId ?? []),
-			...(first.receiptId === null ? [] : [first.receiptId])
-		])
-	];
+	first: FirstAct,
+	allocations: readonly (typeof allocation.$inferSelect)[]
+): Promise<number[]> {
+	const receiptIds = new Set(allocations.flatMap(({ receiptId }) => receiptId ?? []));
+	if (first.receiptId !== null) receiptIds.add(first.receiptId);
+	if (receiptIds.size === 0) return [];
 	const acts = await tx
 		.select({ id: act.id })
 		.from(act)
 		.where(
 			and(
+				inArray(act.receiptId, [...receiptIds]),
 				inArray(act.kind, ['return-payment', 'undo-return']),
-				gt(act.id, first.id),
-				inArray(act.receiptId, receiptIds)
+				gt(act.id, first.id)
 			)
 		);
-	const actIds = acts.map(({ id }) => id);
+	return acts.map(({ id }) => id);
+}
+
+interface AllocatedAnew {
+	readonly allocations: readonly (typeof allocation.$inferSelect)[];
+	readonly differences: readonly (typeof difference.$inferSelect)[];
+}
+
+/**
+ * What was allocated in place of what a posting had.
+ * @param gone what the posting allocated and does not stand
+ * @param actIds the acts that may have done so
+ */
+async function allocatedAnew(
+	tx: Tx,
+	first: FirstAct,
+	gone: readonly (typeof allocation.$inferSelect)[],
+	actIds: readonly number[]
+): Promise<AllocatedAnew> {
+	// Money on account that was allocated by a later posting is that posting's.
+	const own =
+		first.receiptId !== null
+			? eq(standingAllocation.receiptId, first.receiptId)
+			: and(
+					inArray(
+						standingAllocation.receiptId,
+						gone.flatMap(({ receiptId }) => receiptId ?? [])
+					),
+					inArray(
+						standingAllocation.itemId,
+						gone.map(({ itemId }) => itemId)
+					)
+				);
 	const placed = await tx
 		.select()
 		.from(standingAllocation)
-		.where(
-			and(
-				inArray(standingAllocation.actId, actIds),
-				inArray(standingAllocation.receiptId, receiptIds),
-				// Money on account that was allocated later is that later posting's.
-				first.receiptId === null
-					? inArray(
-							standingAllocation.itemId,
-							gone.map(({ itemId }) => itemId)
-						)
-					: undefined
-			)
-		);
+		.where(and(inArray(standingAllocation.actId, [...actIds]), own));
 	const gaps = await tx
 		.select()
 		.from(standingDifference)
 		.where(
 			and(
-				inArray(standingDifference.actId, actIds),
+				inArray(standingDifference.actId, [...actIds]),
 				inArray(
 					standingDifference.itemId,
 					placed.map(({ itemId }) => itemId)
 				)
 			)
 		);
-	return { actIds, allocations: placed, differences: gaps.filter(({ kind }) => kind !== 'claim') };
+	return { allocations: placed, differences: gaps.filter(({ kind }) => kind !== 'claim') };
 }
 
 /** Deductions as what they took off whose account; what was settled before the books began took nothing off. */

@@ -67,7 +67,7 @@ export async function proveBooks(
 		breaches: [
 			...prove(facts),
 			...chain.breaches,
-			...(await sealBreaches(db, seals, known)),
+			...(await sealBreaches(db, seals)),
 			...anchors,
 			...statements
 		],
@@ -98,11 +98,7 @@ async function brokenLinks(
 }
 
 /** What the seals say, with the act by which each row was written. */
-async function sealBreaches(
-	db: Reader,
-	check: SealCheck,
-	known: Awaited<ReturnType<typeof acknowledged>>
-): Promise<Breach[]> {
+async function sealBreaches(db: Reader, check: SealCheck): Promise<Breach[]> {
 	const { chain, unsound, foreign, pending, unguarded } = check;
 	const ids = unsound.flatMap(({ sealId }) => sealId ?? []);
 	const writtenBy = new Map(
@@ -118,11 +114,9 @@ async function sealBreaches(
 			const rows = `${rowName(tableName)} ${firstKey}${firstKey === lastKey ? '' : ` to ${lastKey}`}`;
 			return breach(actId ? `${rows} (record ${actId})` : rows, what);
 		}),
-		...foreign
-			.filter(({ id }) => !known.foreign(id))
-			.map(({ tableName, rowKey, foundAt }) =>
-				breach(`${rowName(tableName)} ${rowKey}, found ${moment(foundAt)},`, 'foreign')
-			),
+		...foreign.map(({ tableName, rowKey, foundAt }) =>
+			breach(`${rowName(tableName)} ${rowKey}, found ${moment(foundAt)},`, 'foreign')
+		),
 		...pending.map(({ tableName, rowKey }) => breach(`${rowName(tableName)} ${rowKey}`, 'unsealed')),
 		...unguarded.map((name) => breach(rowName(name), 'unguarded'))
 	];

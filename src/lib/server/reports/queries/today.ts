@@ -35,7 +35,8 @@ export interface PileSummed {
 	readonly out: number;
 	/** What waits by currency, in minor units. */
 	readonly waiting: Readonly<Record<string, number>>;
-	readonly waitingCustomers: number;
+	/** The customers whose money waits. */
+	readonly customers: readonly number[];
 }
 
 /** Today: what the day asks for, with true figures, and what waits as it was summed up. Sums over currencies are in base currency. */
@@ -69,7 +70,8 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 		.where(inArray(delivery.state, ['waiting', 'refused', 'failed']))
 		.groupBy(delivery.state);
 	return {
-		...pile,
+		...{ answered: pile.answered, bands: pile.bands, out: pile.out, waiting: pile.waiting },
+		waitingCustomers: pile.customers.length,
 		waitingCount: Object.values(pile.bands).reduce((a, b) => a + b, 0),
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,

@@ -143,6 +143,7 @@ async function newestAct(db: Reader): Promise<number> {
 async function asFarAsKnown(db: Db, mine: Kept, actId: number): Promise<Pile> {
 	const before = mine.pile ?? NO_PILE;
 	if (mine.meanwhile?.actId !== actId) {
+		// Nobody in particular looks: what waits is the same for all, and on any day.
 		const viewer = { who: APPLICATION, today: day('2000-01-01') };
 		const read = places.has(db) ? lookInThread(db, 'waiting-receipts', null, viewer) : waitingReceipts(db);
 		mine.meanwhile = { actId, receipts: read };

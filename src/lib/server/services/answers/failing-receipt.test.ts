@@ -50,7 +50,7 @@ it('one receipt that makes the matcher fail takes no page and no other receipt w
 		['BOOM', 'none', []]
 	]);
 	expect((await lookAtToday(books.db, await sumPile(books.db), viewer)).waiting).toBeDefined();
-	const waiting = await whoseMoneyWaits(books.db, true);
+	const waiting = await whoseMoneyWaits(books.db);
 	const run = { kind: 'statement' as const, page: 0, corrections: false, waiting };
 	expect((await lookAtRun(books.db, run, viewer)).rows.length).toBeGreaterThan(0);
 	const desk = await lookAtDesk(books.db, { receiptId: 2, customerId: null, also: [] }, viewer);

@@ -1,6 +1,7 @@
 import type { Db } from '../../platform/db/open';
 import type { PileSummed } from '../../reports/queries/today';
 import { answeredPile } from './answers';
+import { customersOf } from './whose-money-waits';
 
 /** Sums up the pile as it is answered now. */
 export async function sumPile(db: Db): Promise<PileSummed> {
@@ -16,6 +17,5 @@ export async function sumPile(db: Db): Promise<PileSummed> {
 		bands[pile.answers.get(row.id)!.band]++;
 		waiting[row.currency] = (waiting[row.currency] ?? 0) + row.amount;
 	}
-	const customers = new Set([...pile.answers.values()].flatMap((answer) => answer.customerId ?? []));
-	return { answered: pile.fresh, bands, out, waiting, waitingCustomers: customers.size };
+	return { answered: pile.fresh, bands, out, waiting, customers: customersOf(pile) };
 }

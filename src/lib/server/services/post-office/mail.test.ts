@@ -204,7 +204,7 @@ it('the run says who would better wait, and why', async () => {
 	await bringIn(books, bankXml([credit(1000, 'AK-1')]));
 	const { rows, ready } = await lookAtRun(
 		books.db,
-		{ kind: 'reminder', page: 0, waiting: await whoseMoneyWaits(books.db, true) },
+		{ kind: 'reminder', page: 0, waiting: await whoseMoneyWaits(books.db) },
 		viewer
 	);
 	expect(ready).toEqual([{ customerId: rows[0]!.customerId, currency: 'GBP' }]);

@@ -58,18 +58,24 @@ export const verification = sqliteTable('verification', {
 	updatedAt: integer('updated_at', { mode: 'timestamp' }).notNull()
 });
 
-/** A code by which a person sets a password of their own. The code itself is kept nowhere. */
-export const signInCode = sqliteTable(
-	'sign_in_code',
-	{
-		id: integer('id').primaryKey(),
-		/** The act that made it. */
+/** By which act something of a person's was made, and whose it is. */
+function byActFor() {
+	return {
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
 		userId: text('user_id')
 			.notNull()
-			.references(() => user.id, { onDelete: 'cascade' }),
+			.references(() => user.id, { onDelete: 'cascade' })
+	};
+}
+
+/** A code by which a person sets a password of their own. The code itself is kept nowhere. */
+export const signInCode = sqliteTable(
+	'sign_in_code',
+	{
+		id: integer('id').primaryKey(),
+		...byActFor(),
 		expiresAt: integer('expires_at', { mode: 'timestamp' }).notNull(),
 		/** Whether it went by mail to who asked for it; else a supervisor handed it over. */
 		mailed: integer('mailed', { mode: 'boolean' }).notNull().default(false),
@@ -84,12 +90,7 @@ export const secondFactor = sqliteTable(
 	'second_factor',
 	{
 		id: integer('id').primaryKey(),
-		actId: integer('act_id')
-			.notNull()
-			.references(() => act.id),
-		userId: text('user_id')
-			.notNull()
-			.references(() => user.id, { onDelete: 'cascade' }),
+		...byActFor(),
 		kind: text('kind', { enum: ['app', 'passkey'] }).notNull(),
 		/** What the person calls it. */
 		name: text('name').notNull(),
@@ -111,12 +112,7 @@ export const recoveryCode = sqliteTable(
 	'recovery_code',
 	{
 		id: integer('id').primaryKey(),
-		actId: integer('act_id')
-			.notNull()
-			.references(() => act.id),
-		userId: text('user_id')
-			.notNull()
-			.references(() => user.id, { onDelete: 'cascade' }),
+		...byActFor(),
 		endedAt: integer('ended_at', { mode: 'timestamp' })
 	},
 	(t) => [index('recovery_code_user').on(t.userId)]

@@ -11,9 +11,8 @@ const FINDINGS = 20;
 export interface SealCheck {
 	readonly chain: Chain;
 	readonly unsound: readonly UnsoundRows[];
-	/** Changes that somebody else wrote, found before by the application. */
+	/** Changes that somebody else wrote, found before by the application, and put down by nobody. */
 	readonly foreign: readonly {
-		readonly id: number;
 		readonly tableName: string;
 		readonly rowKey: number | string;
 		readonly foundAt: string;
@@ -46,7 +45,7 @@ export async function checkSeals(db: Reader, each?: (hash: string) => void): Pro
 		}
 	}
 	const foreign = await db.all<SealCheck['foreign'][number]>(sql`
-		select id, table_name as "tableName", row_key as "rowKey", found_at as "foundAt" from foreign_change
+		select table_name as "tableName", row_key as "rowKey", found_at as "foundAt" from foreign_change
 		where not exists (select 1 from acknowledged_finding k where k.kind = 'foreign' and k.ref = foreign_change.id)
 		order by id limit ${FINDINGS}`);
 	const pending = await db.all<SealCheck['pending'][number]>(sql`
