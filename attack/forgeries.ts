@@ -57,54 +57,51 @@ export async function forgeBooks(url: string): Promise<Forgeries> {
 	const unnoticed: string[] = [];
 	const refused: string[] = [];
 	let made = 0;
-	const attempt = async ({ what, edit, shows }: Forgery) => {
-		await taken(async () => {
-			await db.transaction(async (tx) => {
-				await tx.run(sql`pragma defer_foreign_keys = on`);
-				try {
-					for (const statement of edit) await tx.run(statement);
-				} catch {
-					refused.push(what);
-					throw new TakenBack();
-				}
-				made++;
-				if (!(await shows(tx))) unnoticed.push(what);
-				throw new TakenBack();
-			});
+	const attempt = async (within: Tx, { what, edit, shows }: Forgery) => {
+		await takenBack(within, async (tx) => {
+			try {
+				for (const statement of edit) await tx.run(statement);
+			} catch {
+				refused.push(what);
+				return;
+			}
+			made++;
+			if (!(await shows(tx))) unnoticed.push(what);
 		});
 	};
 	const triggers = await db.all<{ name: string; text: string }>(
 		sql`select name, sql as text from sqlite_master where type = 'trigger'`
 	);
-	const lift = triggers.map(({ name }) => sql`drop trigger ${sql.identifier(name)}`);
-	for (const name of [...ROW_FORMS.keys(), ...CHAIN])
-		for (const one of await editsOf(db, name)) await attempt({ ...one, edit: [...lift, ...one.edit] });
-	for (const { name } of triggers.filter(
-		({ name: own }) => /_no_|^note_|^bound_/.test(own) && !/_state_no/.test(own)
-	))
-		await attempt({
-			what: `guard ${name} taken away`,
-			edit: [sql`drop trigger ${sql.identifier(name)}`],
-			shows: async (tx) => (await missingGuards(tx)).length > 0
+	await takenBack(db, async (tx) => {
+		for (const { name } of triggers.filter(
+			({ name: own }) => /_no_|^note_|^bound_/.test(own) && !/_state_no/.test(own)
+		))
+			await attempt(tx, {
+				what: `guard ${name} taken away`,
+				edit: [sql`drop trigger ${sql.identifier(name)}`],
+				shows: async (at) => (await missingGuards(at)).length > 0
+			});
+	});
+	await takenBack(db, async (tx) => {
+		// Whoever edits the file lifts its guards first.
+		await tx.run(sql`pragma defer_foreign_keys = on`);
+		for (const { name } of triggers) await tx.run(sql`drop trigger ${sql.identifier(name)}`);
+		for (const name of [...ROW_FORMS.keys(), ...CHAIN])
+			for (const one of await editsOf(tx, name)) await attempt(tx, one);
+		for (const seals of [1, 2, 3, 10, 50])
+			await attempt(tx, { what: `the last ${seals} cut off`, edit: cutOff(seals), shows: beyondAnchor });
+		await attempt(tx, {
+			what: 'the chain made anew over an amount changed',
+			edit: [
+				sql`update journal_line set amount = amount + 1 where id = 1`,
+				...CHAIN.map(emptied),
+				emptied('sealed_form')
+			],
+			shows: async (at) => {
+				await installSealsIn(at, () => '2026-10-30T10:00:00.000Z');
+				return beyondAnchor(at);
+			}
 		});
-	for (const seals of [1, 2, 3, 10, 50])
-		await attempt({
-			what: `the last ${seals} cut off`,
-			edit: [...lift, ...cutOff(seals)],
-			shows: beyondAnchor
-		});
-	await attempt({
-		what: 'the chain made anew over an amount changed',
-		edit: [
-			...lift,
-			sql`update journal_line set amount = amount + 1 where id = 1`,
-			...CHAIN.map(emptied),
-			emptied('sealed_form')
-		],
-		shows: async (tx) => {
-			await installSealsIn(tx, () => '2026-10-30T10:00:00.000Z');
-			return beyondAnchor(tx);
-		}
 	});
 	client.close();
 	return { made, unnoticed, refused, left: reasons() };
@@ -112,10 +109,16 @@ export async function forgeBooks(url: string): Promise<Forgeries> {
 
 class TakenBack extends Error {}
 
-async function taken(work: () => Promise<void>): Promise<void> {
-	await work().catch((error: unknown) => {
-		if (!(error instanceof TakenBack)) throw error;
-	});
+/** Does something to the books, in a transaction or a part of one, and takes it all back. */
+async function takenBack(within: Pick<Tx, 'transaction'>, work: (tx: Tx) => Promise<void>): Promise<void> {
+	await within
+		.transaction(async (tx) => {
+			await work(tx);
+			throw new TakenBack();
+		})
+		.catch((error: unknown) => {
+			if (!(error instanceof TakenBack)) throw error;
+		});
 }
 
 interface Column {

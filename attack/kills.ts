@@ -151,6 +151,7 @@ export async function killAtRandom(folder: string, times: number, seed = 11): Pr
 	const each = Object.entries(counts).map(([name, count]) => `${name} ${count}`);
 	return {
 		said: `${times} kills (${each.join(', ')}), ${underWay} of them in the middle of it, ${keys.size + said.size} acts acknowledged`,
+		reached: keys.size + said.size,
 		wrong
 	};
 }

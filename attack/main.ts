@@ -23,7 +23,8 @@ try {
 	for (const [name, part] of Object.entries(PARTS)) {
 		if (named.length && !named.includes(name)) continue;
 		const began = Date.now();
-		const { said, wrong } = await part(folder, short);
+		const { said, reached, wrong: seen } = await part(folder, short);
+		const wrong = reached ? seen : [...seen, 'nothing of it reached the application'];
 		console.log(`${name} (${((Date.now() - began) / 1000).toFixed(0)} s): ${said}; ${wrong.length} wrong`);
 		for (const line of wrong.slice(0, 50)) console.log(`  WRONG: ${line}`);
 		faults += wrong.length;

@@ -28,10 +28,10 @@ async function withServer(
 	const port = await freePort();
 	const server = await startServer(port, folder, { root });
 	try {
-		const { said, wrong } = await what(`http://127.0.0.1:${port}`, folder);
+		const { wrong, ...report } = await what(`http://127.0.0.1:${port}`, folder);
 		await killed(server);
 		const broken = await proofOf(folder);
-		return { said, wrong: [...wrong, ...broken.map((line) => `the books do not prove: ${line}`)] };
+		return { ...report, wrong: [...wrong, ...broken.map((line) => `the books do not prove: ${line}`)] };
 	} finally {
 		await killed(server);
 		rmSync(folder, { recursive: true, force: true });
@@ -50,13 +50,13 @@ export const PARTS: Readonly<Record<string, Part>> = {
 			};
 			const cookie = clients.supervisor.cookie.replace(/=[^;]{20}/, `=${'A'.repeat(20)}`);
 			const { asked, wrong } = await tryRoles(root, clients, new Client(base, cookie));
-			return { said: `${asked} requests by role`, wrong };
+			return { said: `${asked} requests by role`, reached: asked, wrong };
 		}),
 	addresses: (books, short) =>
 		withServer(books, async (base) => {
 			const client = await Client.asDemo(base, 'supervisor');
 			const { asked, failed } = await walkOddAddresses(root, (path) => client.get(path), short ? 4 : 1);
-			return { said: `${asked} odd addresses`, wrong: failed };
+			return { said: `${asked} odd addresses`, reached: asked, wrong: failed };
 		}),
 	inputs: (books, short) =>
 		withServer(books, async (base) => {
@@ -66,6 +66,7 @@ export const PARTS: Readonly<Record<string, Part>> = {
 			const up = (await fetch(`${base}/health`)).ok ? [] : ['the application does not answer any more'];
 			return {
 				said: `${sent} bad inputs, ${refused} refused, the slowest ${slowest[0]} ms (${slowest[1]})`,
+				reached: sent,
 				wrong: [...failed, ...up]
 			};
 		}),
@@ -76,7 +77,8 @@ export const PARTS: Readonly<Record<string, Part>> = {
 			const { done, wrong } = await letCrowdLoose(db, people, short ? 8 : 60);
 			db.close();
 			const told = Object.entries(done).map(([what, { tried, through }]) => `${what} ${through} of ${tried}`);
-			return { said: `${people.length} people at once (${told.sort().join(', ')})`, wrong };
+			const reached = Object.values(done).reduce((sum, { through }) => sum + through, 0);
+			return { said: `${people.length} people at once (${told.sort().join(', ')})`, reached, wrong };
 		}),
 	senders: async (books, short) => sendTwice(copyOf(books), short ? 12 : 60),
 	kills: (books, short) => killAtRandom(copyOf(books), short ? 6 : 200),
@@ -87,6 +89,7 @@ export const PARTS: Readonly<Record<string, Part>> = {
 		for (const why of left) console.log(`  not covered: ${why}`);
 		return {
 			said: `${made} forgeries, ${made - unnoticed.length} noticed, ${refused.length} refused by the tables`,
+			reached: made,
 			wrong: unnoticed
 		};
 	}

@@ -64,7 +64,11 @@ export async function sendTwice(folder: string, most: number): Promise<PartRepor
 			wrong.push(`only ${letters.length} letters were written`);
 		await Promise.all(servers.map(killed));
 		append(wrong, await proofOf(folder));
-		return { said: `${letters.length} letters by two people through two processes, ${sent} sent`, wrong };
+		return {
+			said: `${letters.length} letters by two people through two processes, ${sent} sent`,
+			reached: sent,
+			wrong
+		};
 	} finally {
 		await Promise.all(servers.map(killed));
 		await mail.close();

@@ -24,6 +24,5 @@ for (const parts of [
 	test(`nothing gets through: ${parts.join(', ')}`, async () => {
 		const said = await attack(...parts);
 		expect(said).toContain('Nothing got through.');
-		for (const part of parts)
-			expect(said).toMatch(new RegExp(`^${part} \\(\\d+ s\\): .*\\b[1-9]\\d+ .*; 0 wrong$`, 'm'));
+		for (const part of parts) expect(said).toMatch(new RegExp(`^${part} \\(\\d+ s\\): .*; 0 wrong$`, 'm'));
 	});
