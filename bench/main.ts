@@ -6,6 +6,7 @@ import { once } from 'node:events';
 import { importBankFile } from '../src/lib/server/receipts/commands/import-bank-file';
 import { config } from '../src/lib/server/platform/config';
 import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
+import { answering } from './answering';
 import { bookOf, must } from './books';
 import { busy } from './busy';
 import { deskKeys } from './desk-keys';
@@ -50,6 +51,12 @@ if (process.argv[2] === 'keys') {
 if (process.argv[2] === 'matcher') {
 	await matcher(say);
 	names(say);
+	process.exit(0);
+}
+
+/** `answering` measures answering a long pile anew. */
+if (process.argv[2] === 'answering') {
+	await answering(say);
 	process.exit(0);
 }
 

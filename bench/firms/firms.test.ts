@@ -7,7 +7,8 @@ import { minor } from '../../src/lib/core/money/minor';
 import { addCustomers } from '../../src/lib/server/customers/commands/add-customers';
 import type { Books } from '../../src/lib/server/platform/db/open';
 import { answeredPile } from '../../src/lib/server/services/answers/answers';
-import { customersById } from '../../src/lib/server/matching/store/matching-books';
+import { customersById } from '../../src/lib/server/matching/store/customers-by-id';
+import { readSetting } from '../../src/lib/server/firm/store/settings';
 import { openItemsOf } from '../../src/lib/server/documents/store/open-items';
 import {
 	bankXml,
@@ -90,10 +91,10 @@ test.each([505, 506, 507, 508, 509, 510, 511, 515])(
 		);
 		const came = await bringIn(books, bankXml(entries, { closingOn: day('2026-10-30') }));
 		expect(came.ok).toBe(true);
-		const { answers, receipts, books: read } = await answeredPile(books.db, Infinity);
+		const { answers, receipts } = await answeredPile(books.db, Infinity);
 		const everybody = (await books.db.all<{ id: number }>(sql`select id from customer`)).map(({ id }) => id);
 		const whole = answerReceipts(receipts, {
-			...read,
+			baseCurrency: (await readSetting(books.db, 'firm'))!.baseCurrency,
 			customers: await customersById(books.db, everybody),
 			items: await openItemsOf(books.db, everybody)
 		});

@@ -16,6 +16,8 @@ import { addPersonWithPassword } from './people/commands/people';
 import { setUpFirm } from './firm/commands/set-up-firm';
 import { openBooks, type Books } from './platform/db/open';
 import { act } from './platform/db/schema';
+import { itemsById } from './documents/store/open-items';
+import { answeredPile } from './services/answers/answers';
 import { readBankFile } from './receipts/store/read-bank-file';
 import { proveBooks } from './ledger/queries/proof';
 
@@ -127,6 +129,23 @@ export function payment(
 	return {
 		...{ receiptId, receiptVersion: 1, customerId },
 		lines: lines.map(([itemId, cash]) => ({ itemId, version: 1, cash, differences: [] }))
+	};
+}
+
+/** A receipt as its answer would allocate it now, to be posted as it is or otherwise. */
+export async function asAnswered(books: Books, receiptId: number) {
+	const pile = await answeredPile(books.db, Infinity);
+	const { lines, customerId } = pile.answers.get(receiptId)!;
+	const items = await itemsById(
+		books.db,
+		lines.map((line) => line.itemId)
+	);
+	const versions = new Map(items.map((item) => [item.id, item.version]));
+	return {
+		...{ receiptId, receiptVersion: pile.receipts.find((row) => row.id === receiptId)!.version, customerId },
+		lines: lines.map(({ itemId, cash, differences }) => ({
+			...{ itemId, cash, version: versions.get(itemId)!, differences: [...differences] }
+		}))
 	};
 }
 

@@ -13,16 +13,12 @@ import { keysInFrames, type NumberFrame } from './named/number-frames';
 import { findPayer } from './payer/find-payer';
 import { namesInWords } from './payer/names-in-words';
 
-/** What of the books may matter to a pile of receipts; beside it, what hangs on those customers and documents. */
+/** What of the books may matter to a receipt; beside it, what hangs on those customers and documents. */
 export interface BooksAsked {
-	/** Customers that the receipts name or are known to be of. */
+	/** Customers that it names or is known to be of. */
 	readonly customerIds: ReadonlySet<number>;
-	/** Accounts that customers may pay from. */
-	readonly payerAccounts: ReadonlySet<string>;
 	/** Numbers, orders and payment references of documents, as `referenceKey` makes them. */
 	readonly references: ReadonlySet<string>;
-	/** What receipts come to, as `amountKey` makes them: only an advice of such a total can be of one of them. */
-	readonly amounts: ReadonlySet<string>;
 }
 
 /** The longest reference that documents have. */
@@ -34,29 +30,22 @@ export function amountKey(amount: number, currency: string): string {
 }
 
 /**
- * What of the books is to be read for a pile, so that it is answered as it would be by all of them.
+ * What of the books is to be read for a receipt, so that it is answered as it would be by all of them.
  * @param frames what stands around the digits of the firm's own document numbers
  * @param names the names of all customers and nothing else of the books
  */
 export function booksAsked(
-	receipts: readonly ReceiptFacts[],
+	receipt: ReceiptFacts,
 	frames: readonly NumberFrame[],
 	names: MatchIndex
 ): BooksAsked {
-	const customerIds = new Set<number>();
-	const payerAccounts = new Set<string>();
-	const references = new Set<string>();
-	for (const receipt of receipts) {
-		if (receipt.knownCustomerId) customerIds.add(receipt.knownCustomerId);
-		if (receipt.payerAccount) payerAccounts.add(receipt.payerAccount);
-		for (const key of referencesOf(receipt)) references.add(key);
-		for (const digits of digitRuns(receipt))
-			for (const key of keysInFrames(frames, digits)) references.add(key);
-		for (const id of findPayer(receipt, names).customerIds) customerIds.add(id);
-		for (const one of namesInWords(receipt.text, names)) customerIds.add(one.customerId);
-	}
-	const amounts = new Set(receipts.map((one) => amountKey(one.amount, one.currency)));
-	return { customerIds, payerAccounts, references, amounts };
+	const customerIds = new Set(findPayer(receipt, names).customerIds);
+	if (receipt.knownCustomerId) customerIds.add(receipt.knownCustomerId);
+	for (const one of namesInWords(receipt.text, names)) customerIds.add(one.customerId);
+	const references = new Set(referencesOf(receipt));
+	for (const digits of digitRuns(receipt))
+		for (const key of keysInFrames(frames, digits)) references.add(key);
+	return { customerIds, references };
 }
 
 /** What may be a reference in a receipt's words and in what the bank gives apart. */

@@ -3,7 +3,8 @@ export type { Answer, AnswerLine, Band, Reason, UsedCredit } from './answer';
 export { type AnswerFailure, answerPile, notYet } from './answering/answer-pile';
 export { answerReceipts } from './answering/answer-receipts';
 export { type WhyNot, whyNot } from './answering/why-not';
-export { amountKey, booksAsked } from './books-asked';
+export { amountKey, type BooksAsked, booksAsked } from './books-asked';
+export { groupReceipts } from './conflicts/group-receipts';
 export { findReturned, MOST_DAYS_TO_RETURN, type ReturnClue, saysReturned } from './find-returned';
 export {
 	type Habits,
@@ -26,6 +27,9 @@ export type {
 export { indexBooks, type MatchIndex } from './match-index';
 export { matchAdvice, type MatchedLine } from './named/match-advice';
 export { type NumberFrame, numberFrames } from './named/number-frames';
+export { type NameIndex } from './payer/name-index';
+export { learnNumberPatterns, type NumberPatterns } from './named/number-patterns';
+export { tariffPayer } from './gaps/tariff-payer';
 export { findPayer } from './payer/find-payer';
 export {
 	learnPayers,

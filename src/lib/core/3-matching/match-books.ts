@@ -3,12 +3,18 @@ import type { Minor } from '../money/minor';
 import type { AdviceLine } from '../model/advice';
 import type { Customer, OpenItem } from '../model/records';
 import type { Habits } from './lessons/habits';
+import type { NumberPatterns } from './named/number-patterns';
+import type { NameIndex } from './payer/name-index';
 import type { PayerLesson } from './payer/payer-lessons';
 
 /** What the matcher is told: the accounts, what they owe, and numbers that were settled before. */
 export interface MatchBooks {
 	readonly customers: readonly Customer[];
 	readonly items: readonly OpenItem[];
+	/** The names of all customers; those of `customers` where they are all there is. */
+	readonly names?: NameIndex;
+	/** The shapes of the firm's document numbers; learned from `items` where those are all there is. */
+	readonly patterns?: NumberPatterns;
 	/** The firm's own currency: payments in others come less what banks on the way keep. */
 	readonly baseCurrency?: string;
 	/** Document numbers without anything open, for saying so. */

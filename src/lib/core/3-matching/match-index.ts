@@ -11,27 +11,16 @@ import { compareItems } from './sets/compare-items';
 import { NO_HABITS, type Habits } from './lessons/habits';
 import { numberDigits } from './named/number-digits';
 import { digitsByPattern, learnNumberPatterns, type NumberPatterns } from './named/number-patterns';
-import { fullName, spelledName } from './payer/full-name';
-import { nameKey } from '../text/name-key';
-import { NearNames } from './payer/near-names';
-import { partsOfName } from './payer/parts-of-name';
+import { indexNames, put, type NameIndex } from './payer/name-index';
 import { learnPayers, type PayerTrait, type TaughtPayer } from './payer/payer-lessons';
 import type { SetsFound } from './sets/sets-found';
 import { referenceKey } from '../text/words-of-text';
 
 /** The books with the indexes that answering needs; built once for a pile of receipts. */
-export interface MatchIndex {
+export interface MatchIndex extends NameIndex {
 	readonly customers: ReadonlyMap<number, Customer>;
 	readonly children: ReadonlyMap<number, readonly number[]>;
 	readonly byAccount: ReadonlyMap<string, readonly number[]>;
-	readonly byName: ReadonlyMap<string, readonly number[]>;
-	/** All names as they are compared, sorted. */
-	readonly names: readonly string[];
-	/** The same with their legal forms. */
-	readonly byFullName: ReadonlyMap<string, readonly number[]>;
-	readonly fullNames: readonly string[];
-	/** The names by what they are nearly; made when first asked for. */
-	readonly near: () => NearNames;
 	/** Items by document number, purchase order and payment reference, as reference keys. */
 	readonly byReference: ReadonlyMap<string, readonly OpenItem[]>;
 	/** Items by the digits of their documents' numbers, and those digits by item. */
@@ -62,24 +51,17 @@ export interface MatchIndex {
 /** Indexes the books. The order of customers and items given makes no difference to any answer. */
 export function indexBooks(books: MatchBooks): MatchIndex {
 	const byAccount = new Map<string, number[]>();
-	const byName = new Map<string, number[]>();
-	const byFullName = new Map<string, number[]>();
 	const children = new Map<number, number[]>();
 	const customers = [...books.customers].sort((a, b) => a.id - b.id);
 	for (const customer of customers) {
 		for (const account of customer.payerAccounts) put(byAccount, account, customer.id);
-		for (const name of [customer.name, ...customer.otherNames].flatMap(partsOfName)) {
-			put(byName, nameKey(name), customer.id);
-			put(byFullName, fullName(name), customer.id);
-			put(byFullName, spelledName(name), customer.id);
-		}
 		if (customer.parentId !== null) put(children, customer.parentId, customer.id);
 	}
 	const byReference = new Map<string, OpenItem[]>();
 	const itemsOf = new Map<number, OpenItem[]>();
 	const byDigits = new Map<string, OpenItem[]>();
 	const digitsOf = new Map<number, string>();
-	const patterns = learnNumberPatterns(books.items.map((item) => item.number));
+	const patterns = books.patterns ?? learnNumberPatterns(books.items.map((item) => item.number));
 	for (const item of [...books.items].sort(compareItems)) {
 		put(itemsOf, item.customerId, item);
 		const digits = digitsByPattern(item.number, patterns);
@@ -103,17 +85,11 @@ export function indexBooks(books: MatchBooks): MatchIndex {
 	for (const one of [...(books.allocatedBefore ?? [])].sort((a, b) => (a.booked < b.booked ? -1 : 1)))
 		put(allocatedBefore, one.customerId, one);
 	const known = new Set(customers.map((customer) => customer.id));
-	const names = [...byName.keys()].sort();
-	let near: NearNames | null = null;
 	return {
+		...(books.names ?? indexNames(namesOf(customers))),
 		customers: new Map(customers.map((customer) => [customer.id, customer])),
 		children,
 		byAccount,
-		byName,
-		names,
-		near: () => (near ??= new NearNames(names)),
-		byFullName,
-		fullNames: [...byFullName.keys()].sort(),
 		byReference,
 		byDigits,
 		digitsOf,
@@ -133,8 +109,6 @@ export function indexBooks(books: MatchBooks): MatchIndex {
 	};
 }
 
-function put<K, V>(map: Map<K, V[]>, key: K, value: V): void {
-	const list = map.get(key);
-	if (!list) map.set(key, [value]);
-	else if (!list.includes(value)) list.push(value);
+function namesOf(customers: readonly Customer[]): Map<number, readonly string[]> {
+	return new Map(customers.map(({ id, name, otherNames }) => [id, [name, ...otherNames]]));
 }

@@ -2,7 +2,7 @@ import { feeOf, feePattern, type FeePattern, type SeenFee } from '../../money/fe
 import { minor } from '../../money/minor';
 import type { ReceiptFacts } from '../../model/records';
 import type { Answer, Reason } from '../answer';
-import { nameKey } from '../../text/name-key';
+import { tariffPayer } from './tariff-payer';
 import { namesInWords } from '../payer/names-in-words';
 import type { PastFee } from '../match-books';
 import type { MatchIndex } from '../match-index';
@@ -21,7 +21,7 @@ export type Tariffs = ReadonlyMap<string, FeePattern>;
 /** The gap is what the tariff of a processor makes of the items. */
 export function byTariff(short: Short, tariffs: Tariffs): Answer | null {
 	const { receipt, open, gap } = short;
-	const tariff = tariffs.get(payerKey(receipt));
+	const tariff = tariffOf(receipt, tariffs);
 	if (!tariff || feeOf(tariff, minor(open)) !== gap) return null;
 	const reason: Reason = {
 		code: 'tariff-kept',
@@ -48,7 +48,7 @@ export function byNameAndTariff(
 	tariffs: Tariffs,
 	index: MatchIndex
 ): Answer | null {
-	const tariff = tariffs.get(payerKey(receipt));
+	const tariff = tariffOf(receipt, tariffs);
 	if (!tariff || answer.lines.length > 0) return null;
 	const said = namesInWords(receipt.text, index);
 	if (said.length === 0) return null;
@@ -83,12 +83,9 @@ export function byNameAndTariff(
 	};
 }
 
-function payerKey({
-	payerName,
-	payerAccount,
-	currency
-}: Pick<ReceiptFacts, 'payerName' | 'payerAccount' | 'currency'>): string {
-	return `${payerName ? nameKey(payerName) : payerAccount} ${currency}`;
+function tariffOf(receipt: ReceiptFacts, tariffs: Tariffs): FeePattern | undefined {
+	const key = tariffPayer(receipt);
+	return key === null ? undefined : tariffs.get(key);
 }
 
 /**
@@ -104,11 +101,16 @@ export function tariffsOf(shorts: readonly Short[], past: readonly PastFee[]): T
 	};
 	for (const { receipt, answer, open, gap } of shorts) {
 		if (gap * MOST_FEE > open) continue;
-		const group = groupOf(payerKey(receipt));
+		const key = tariffPayer(receipt);
+		if (key === null) continue;
+		const group = groupOf(key);
 		group.accounts.add(answer.customerId);
 		group.now.push({ gross: minor(open), fee: minor(gap) });
 	}
-	for (const one of past) groupOf(payerKey(one)).before.push({ gross: one.gross, fee: one.fee });
+	for (const one of past) {
+		const key = tariffPayer(one);
+		if (key !== null) groupOf(key).before.push({ gross: one.gross, fee: one.fee });
+	}
 	const tariffs = new Map<string, FeePattern>();
 	for (const [key, { accounts, now, before }] of groups) {
 		if (accounts.size < ACCOUNTS && before.length === 0) continue;

@@ -2,7 +2,7 @@ import { fullName } from './full-name';
 import { namesBeginning } from './names-beginning';
 import { isForm, nameKey, nameWords } from '../../text/name-key';
 import { MOST_TEXT } from '../../text/words-of-text';
-import type { MatchIndex } from '../match-index';
+import type { NameIndex } from './name-index';
 
 /** A name of so few characters stands in any text. */
 const SHORTEST = 9;
@@ -18,7 +18,7 @@ export interface NameInWords {
  * The customers whose name stands in a text, whole or cut off at its end; of two names of which one begins the other, the
  * longer. Names are looked up at each word of the text, so that the cost follows the text and not the books.
  */
-export function namesInWords(text: string, index: MatchIndex): NameInWords[] {
+export function namesInWords(text: string, index: NameIndex): NameInWords[] {
 	const words = wordsWithPlaces(text.slice(0, MOST_TEXT));
 	let best = 0;
 	const found = new Map<number, string>();
@@ -48,11 +48,10 @@ export function namesInWords(text: string, index: MatchIndex): NameInWords[] {
 }
 
 /** Of customers of one name those whose legal form stands in the text as well; all where that tells none. */
-function ofForm(ids: ReadonlySet<number>, text: string, index: MatchIndex): ReadonlySet<number> {
+function ofForm(ids: ReadonlySet<number>, text: string, index: NameIndex): ReadonlySet<number> {
 	const said = ` ${fullName(text)} `;
 	const exact = [...ids].filter((id) => {
-		const { name, otherNames } = index.customers.get(id)!;
-		return [name, ...otherNames].some((one) => {
+		return index.namesOf(id).some((one) => {
 			const full = fullName(one);
 			return full !== nameKey(one) && said.includes(` ${full} `);
 		});

@@ -1,14 +1,13 @@
-import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
-import { type Answer, answerPile } from '../../../core/3-matching';
+import type { Answer } from '../../../core/3-matching';
 import { append } from '../../../core/append';
 import type { LimitedKind, Reduction } from '../../../core/4-allocation/over-limits';
 import { overLimitsNow } from '../../reductions/store/over-limits-now';
 import { minor } from '../../../core/money/minor';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { idField, versionField } from '../../act/fields';
-import { receipt, receiptState } from '../../platform/db/schema';
-import { matchingBooks } from '../../matching/store/matching-books';
+import { KeptAnswers } from '../../matching/store/kept-answers';
+import { KnownPile } from '../../matching/store/known-pile';
 import { accountingDate, converter } from '../../receipts/commands/accounting-day';
 import { postAllocation } from './allocate-receipt';
 
@@ -36,32 +35,23 @@ export const postCertain = defineAct({
 	run: async (ctx, input): Promise<PostedCertain> => {
 		const { tx } = ctx;
 		const asked = new Map(input.receipts.map((row) => [row.id, row.version]));
-		// Answered with the whole pile: what another receipt wants decides whether this one is still certain.
-		const rows = await tx
-			.select({ row: receipt, version: receiptState.version })
-			.from(receiptState)
-			.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-			.where(inArray(receiptState.state, ['waiting', 'held']))
-			.orderBy(asc(receiptState.booked), asc(receipt.id));
-		const facts = rows.map(({ row }) => ({
-			...row,
-			booked: row.booked,
-			amount: minor(row.amount + row.fee),
-			charges: row.charges
-		}));
+		// What another receipt wants decides whether one is still certain, so all that wait are known.
+		const pile = new KnownPile();
+		await pile.read(tx);
+		const rows = [...pile.receipts].map(({ row }) => row);
 		const fees = new Map(
 			rows
-				.filter(({ row }) => row.fee > 0)
-				.map(({ row }) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
+				.filter((row) => row.fee > 0)
+				.map((row) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
 		);
-		const currencies = new Map(rows.map(({ row }) => [row.id, row.currency]));
-		const books = await matchingBooks(tx, facts);
-		const versions = new Map(rows.map(({ row, version }) => [row.id, version]));
-		const itemVersions = new Map(books.items.map((item) => [item.id, item.version]));
+		const currencies = new Map(rows.map((row) => [row.id, row.currency]));
+		const versions = new Map(rows.map((row) => [row.id, row.version]));
+		const itemVersions = new Map(pile.items.map((item) => [item.id, item.version]));
+		const groups = new KeptAnswers().answer(pile, new Set(asked.keys()));
 		// Earlier money is allocated by a person only.
 		const certain: Answer[] = [];
 		const pending: Reduction[] = [];
-		for (const answer of answerPile(facts, books).answers)
+		for (const { answer } of [...groups].flatMap((group) => group.answered))
 			if (
 				answer.band === 'certain' &&
 				answer.credits.length === 0 &&

@@ -7,22 +7,35 @@ import type { Reader } from '../../platform/db/open';
 /** Days to look back. */
 const BACK = 60;
 
-/** Payments of these customers that were allocated not long before and are just as much as one in the pile. */
+/** A receipt, and the customers who may have paid just as much before. */
+export interface MayBeTwice {
+	readonly receipt: Pick<ReceiptFacts, 'id' | 'amount' | 'currency' | 'booked'>;
+	readonly customerIds: Iterable<number>;
+}
+
+/** Payments of just the same sum that were allocated to these customers not long before, by the receipt that they may be once more. */
 export async function allocatedBefore(
 	db: Reader,
-	receipts: readonly ReceiptFacts[],
-	customerIds: readonly number[]
-): Promise<AllocatedBefore[]> {
-	const [first] = receipts.map((one) => one.booked).sort();
-	if (!first) return [];
-	const amounts = [...new Set(receipts.map((one) => one.amount))];
-	const rows = await db.all<Omit<AllocatedBefore, 'numbers'> & { numbers: string }>(sql`
-		select s.customer_id as customerId, r.booked as booked, r.amount as amount, r.currency as currency,
+	asked: readonly MayBeTwice[]
+): Promise<Map<number, AllocatedBefore[]>> {
+	const pairs = asked.flatMap(({ receipt: { id, amount, currency, booked }, customerIds }) =>
+		[...customerIds].map((customer) => [id, customer, amount, currency, addDays(booked, -BACK), booked])
+	);
+	const rows = await db.all<Omit<AllocatedBefore, 'numbers'> & { receiptId: number; numbers: string }>(sql`
+		select p.value ->> 0 as receiptId, s.customer_id as customerId, r.booked as booked, r.amount as amount, r.currency as currency,
 			(select json_group_array(distinct d.number) from allocation a join item i on i.id = a.item_id
 				join document d on d.id = i.document_id where a.act_id = s.act_id) as numbers
-		from receipt_state s join receipt r on r.id = s.receipt_id
-		where s.customer_id in (select value from json_each(${JSON.stringify(customerIds)}))
-			and s.state = 'allocated' and s.booked >= ${addDays(first, -BACK)}
-			and r.amount in (select value from json_each(${JSON.stringify(amounts)}))`);
-	return rows.map((row) => ({ ...row, numbers: JSON.parse(row.numbers) as string[] }));
+		from json_each(${JSON.stringify(pairs)}) p
+			join receipt_state s on s.customer_id = p.value ->> 1 and s.state = 'allocated'
+				and s.booked between p.value ->> 4 and p.value ->> 5
+			join receipt r on r.id = s.receipt_id and r.amount = p.value ->> 2 and r.currency = p.value ->> 3
+		order by r.booked, r.id`);
+	const found = new Map<number, AllocatedBefore[]>();
+	for (const { receiptId, numbers, ...row } of rows) {
+		const one = { ...row, numbers: JSON.parse(numbers) as string[] };
+		const list = found.get(receiptId);
+		if (list) list.push(one);
+		else found.set(receiptId, [one]);
+	}
+	return found;
 }

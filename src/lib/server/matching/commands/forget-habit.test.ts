@@ -9,6 +9,7 @@ import { lookAtAccount } from '../../customers/queries/account';
 import { habitsOf } from '../store/lessons';
 import {
 	as,
+	asAnswered,
 	bankXml,
 	bringIn,
 	CLERK,
@@ -54,13 +55,7 @@ afterEach(async () => {
 });
 
 const place = async (receiptId: number) => {
-	const { answers, books: known } = await answeredPile(books.db);
-	const { lines } = answers.get(receiptId)!;
-	const versions = new Map(known.items.map((item) => [item.id, item.version]));
-	const order = {
-		...{ receiptId, receiptVersion: 1, customerId: 1 },
-		lines: lines.map((line) => ({ ...line, differences: [], version: versions.get(line.itemId)! }))
-	};
+	const order = { ...(await asAnswered(books, receiptId)), customerId: 1 };
 	return (await done(books, allocateReceipt, order, CLERK)).actId!;
 };
 const habits = async () => (await habitsOf(books.db, [1])).get(1);

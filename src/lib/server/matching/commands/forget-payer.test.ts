@@ -4,6 +4,7 @@ import { answeredPile } from '../../services/answers/answers';
 import { lookAtAccount } from '../../customers/queries/account';
 import {
 	as,
+	asAnswered,
 	bankXml,
 	bringIn,
 	CLERK,
@@ -45,12 +46,7 @@ afterEach(async () => {
 
 const answer = async (receiptId: number) => (await answeredPile(books.db)).answers.get(receiptId)!;
 const place = async (receiptId: number) => {
-	const { answers, books: known } = await answeredPile(books.db);
-	const versions = new Map(known.items.map((item) => [item.id, item.version]));
-	const lines = answers
-		.get(receiptId)!
-		.lines.map((line) => ({ ...line, differences: [], version: versions.get(line.itemId)! }));
-	const order = { receiptId, receiptVersion: 1, customerId: 1, lines };
+	const order = { ...(await asAnswered(books, receiptId)), customerId: 1 };
 	return (await done(books, allocateReceipt, order, CLERK)).actId!;
 };
 const seen = async () => {

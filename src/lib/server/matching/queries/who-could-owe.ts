@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { type AccountItem, setsByAccount } from '../../../core/3-matching';
 import { minor } from '../../../core/money/minor';
 import type { Db } from '../../platform/db/open';
-import { customersById } from '../store/matching-books';
+import { customersById } from '../store/customers-by-id';
 import { itemsById } from '../../documents/store/open-items';
 import { defineLook } from '../../act/define-look';
 

@@ -7,7 +7,7 @@ import type { Reader, Tx } from '../../platform/db/open';
 import { payerLesson } from '../../platform/db/schema';
 
 /** What of a receipt payers are known by. */
-interface Traits {
+export interface Traits {
 	readonly payerName: string | null;
 	readonly payerAccount: string | null;
 	readonly text: string;
@@ -15,7 +15,8 @@ interface Traits {
 
 const TRAITS = ['account', 'name', 'words'] as const satisfies readonly PayerTrait[];
 
-function keysOf({ payerName, payerAccount, text }: Traits): Record<PayerTrait, string | null> {
+/** What a payer may be known by, as it is compared; null where a receipt does not have it. */
+export function payerKeys({ payerName, payerAccount, text }: Traits): Record<PayerTrait, string | null> {
 	return {
 		account: payerAccount || null,
 		name: (payerName && nameKey(payerName)) || null,
@@ -30,7 +31,7 @@ export async function keepPayerLesson(
 	placed: { readonly receiptId: number; readonly customerId: number; readonly told: boolean },
 	receipt: Traits
 ): Promise<void> {
-	const keys = keysOf(receipt);
+	const keys = payerKeys(receipt);
 	if (TRAITS.every((trait) => keys[trait] === null)) return;
 	await tx.insert(payerLesson).values({ actId, ...placed, ...keys });
 }
@@ -45,7 +46,7 @@ const NEWEST = 200;
 export async function payerLessonsFor(db: Reader, receipts: readonly Traits[]): Promise<PayerLesson[]> {
 	const wanted: Record<PayerTrait, Set<string>> = { account: new Set(), name: new Set(), words: new Set() };
 	for (const receipt of receipts) {
-		const keys = keysOf(receipt);
+		const keys = payerKeys(receipt);
 		for (const trait of TRAITS) if (keys[trait] !== null) wanted[trait].add(keys[trait]);
 	}
 	const lessons: PayerLesson[] = [];

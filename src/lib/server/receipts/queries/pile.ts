@@ -4,6 +4,7 @@ import { nameKey } from '../../../core/text/name-key';
 import type { Db } from '../../platform/db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../../platform/db/schema';
 import { answeredPile } from '../../services/answers/answers';
+import type { Shown } from '../../matching/store/kept-answers';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
@@ -38,28 +39,28 @@ export interface CreditRow {
 	readonly deposit: string | null;
 }
 
+/** What is shown of a receipt that has no answer yet. */
+const NOTHING: Shown = { customer: null, numbers: [], open: 0 };
+
 /** The pile on Money in: every receipt that waits, by how sure the answer is. */
 export const lookAtPile = defineLook('reader', async (db, _: null) => {
-	const { receipts, answers, books, fresh } = await answeredPile(db);
-	const customers = new Map(books.customers.map((row) => [row.id, row.name]));
-	const items = new Map(books.items.map((row) => [row.id, row]));
+	const { receipts, answers, shown, fresh } = await answeredPile(db);
 	const rules = (await readSetting(db, 'asideRules')) ?? {};
 	// Keys of names take a while to work out for thousands.
 	const ruled = Object.keys(rules).length > 0;
 	const rows: PileRow[] = receipts.map((row) => {
 		const answer = answers.get(row.id)!;
-		const lines = answer.lines.filter((line) => items.has(line.itemId));
-		const open = lines.reduce((sum, line) => sum + Math.sign(line.cash) * items.get(line.itemId)!.open, 0);
+		const { customer, numbers, open } = shown.get(row.id) ?? NOTHING;
 		return {
 			id: row.id,
 			version: row.version,
 			band: answer.band,
 			held: row.heldBecause,
-			who: (answer.customerId && customers.get(answer.customerId)) || row.payerName || 'Unnamed payer',
+			who: customer ?? (row.payerName || 'Unnamed payer'),
 			amount: row.amount,
 			currency: row.currency,
-			numbers: [...new Set(lines.map((line) => items.get(line.itemId)!.number))],
-			gap: lines.length ? row.amount - open : 0,
+			numbers,
+			gap: numbers.length ? row.amount - open : 0,
 			otherAnswers: answer.otherAnswers,
 			text: row.text,
 			cameBack: row.amount < 0 && saysReturned(row),

@@ -1,8 +1,9 @@
-import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { ReceiptFacts } from '../../../core/model/records';
 import type { Minor } from '../../../core/money/minor';
 import { entryDoubts } from './entry-doubts';
 import { allocationInput, type AllocationInput } from '../../allocation/allocation-input';
+import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
 import { receipt, receiptState } from '../../platform/db/schema';
 
@@ -34,13 +35,13 @@ export async function countWaiting(db: Reader): Promise<number> {
 	return row?.n ?? 0;
 }
 
-/** All that wait, with what is known of each, the oldest first. */
-export async function waitingReceipts(db: Reader): Promise<Waiting[]> {
+/** All that wait, or those of some, with what is known of each, the oldest first. */
+export async function waitingReceipts(db: Reader, ids?: readonly number[]): Promise<Waiting[]> {
 	const rows = await db
 		.select({ row: receipt, state: receiptState })
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
-		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.where(and(inArray(receiptState.state, ['waiting', 'held']), ids && inList(receiptState.receiptId, ids)))
 		.orderBy(asc(receiptState.booked), asc(receipt.id));
 	const doubts = await entryDoubts(db);
 	return rows.map(({ row, state }) => ({

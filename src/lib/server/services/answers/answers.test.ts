@@ -7,6 +7,7 @@ import type { Books } from '../../platform/db/open';
 import { answeredPile } from './answers';
 import { lookAtDesk } from '../../allocation/queries/desk';
 import {
+	asAnswered,
 	bankXml,
 	bringIn,
 	CLERK,
@@ -95,10 +96,7 @@ it('of two rates for one day the first counts, once', async () => {
 
 it('a sum that was allocated a few days before, and fits nothing, is asked about', async () => {
 	await bringIn(books, bankXml([credit(7_000, 'AK-40234', { reference: 'P1', booked: '2026-10-27' })]));
-	const { answers, books: known } = await answeredPile(books.db);
-	const version = known.items.find((item) => item.number === 'AK-40234')!.version;
-	const lines = answers.get(1)!.lines.map((line) => ({ ...line, differences: [], version }));
-	await done(books, allocateReceipt, { receiptId: 1, receiptVersion: 1, customerId: 1, lines }, CLERK);
+	await done(books, allocateReceipt, await asAnswered(books, 1), CLERK);
 	const again = { reference: 'S2', opening: 7_000 };
 	await bringIn(books, bankXml([credit(7_000, 'thanks', { reference: 'P2' })], again), 'again.xml');
 	expect((await answeredPile(books.db)).answers.get(2)!.reasons.at(-1)).toEqual({

@@ -1,33 +1,17 @@
-import { desc } from 'drizzle-orm';
-import {
-	type Answer,
-	type AnswerFailure,
-	answerPile,
-	type MatchBooks,
-	notYet
-} from '../../../core/3-matching';
-import { minor } from '../../../core/money/minor';
-import { act } from '../../platform/db/schema';
-import type { Db, Reader } from '../../platform/db/open';
+import { type Answer, notYet } from '../../../core/3-matching';
+import type { Shown } from '../../matching/store/kept-answers';
+import type { Db } from '../../platform/db/open';
 import { waitingReceipts, type Waiting } from '../../receipts/store/waiting-receipts';
-import { matchingBooks } from '../../matching/store/matching-books';
 import { logFailure, logTrace } from '../../platform/log';
-import { traceOf, type Trace } from '../../platform/trace-of';
 import { APPLICATION } from '../../act/person';
 import { day } from '../../../core/day/day';
 import { lookInThread } from '../threads/look-in-thread';
 import { runWorker } from '../../platform/worker-pool';
+import { type AnsweredReceipts, newestAct, patched, PileMaker, type PilePatch } from './pile-maker';
 
-export interface Pile {
-	readonly receipts: readonly Waiting[];
-	readonly answers: ReadonlyMap<number, Answer>;
-	readonly books: MatchBooks;
-	/** The newest act of the books that it was answered for. */
-	readonly actId: number;
+export interface Pile extends AnsweredReceipts {
 	/** False where something was done since, and a newer one is being made. */
 	readonly fresh: boolean;
-	/** Receipts on which answering failed, and how: they are answered "not yet". */
-	readonly failures: readonly { readonly receiptId: number | null; readonly trace: Trace }[];
 }
 
 /** Where books can be read by a thread of its own. */
@@ -41,7 +25,15 @@ const PATIENCE = 400;
 /** And so many where there are none yet: then it shows what waits, and the answers when they are there. */
 const FIRST_PATIENCE = 3_000;
 
+/** What the thread is asked: the pile as it is now, to one who knows it as of an act, or not at all. */
+export interface AskedPile {
+	readonly place: BooksPlace;
+	readonly since: number | null;
+}
+
 interface Kept {
+	/** What is known where there is no thread for it. */
+	readonly maker: PileMaker;
 	/** The last that was made. */
 	pile: Pile | null;
 	/** What was read to be shown meanwhile, for which act. */
@@ -64,7 +56,7 @@ export function answerInThread(db: Db, place: BooksPlace): void {
  */
 export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 	const actId = await newestAct(db);
-	const mine = kept.get(db) ?? { pile: null, meanwhile: null, making: null };
+	const mine = kept.get(db) ?? { maker: new PileMaker(), pile: null, meanwhile: null, making: null };
 	kept.set(db, mine);
 	if (mine.pile && mine.pile.actId >= actId) return mine.pile;
 	const before = mine.pile;
@@ -82,8 +74,7 @@ export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 
 /** What is there before anything was answered. */
 const NO_PILE: Pile = {
-	...{ receipts: [], answers: new Map(), books: { customers: [], items: [] }, actId: 0, fresh: false },
-	failures: []
+	...{ receipts: [], answers: new Map(), shown: new Map(), actId: 0, fresh: false, failures: [] }
 };
 
 /** What comes of work within so many milliseconds; null where that is too short. */
@@ -97,11 +88,6 @@ async function within<T>(work: Promise<T>, milliseconds: number): Promise<T | nu
 	}
 }
 
-/** A failure as it crosses threads. */
-function asText({ receiptId, error }: AnswerFailure) {
-	return { receiptId, trace: traceOf(error) };
-}
-
 /** What was answered last for a receipt, as pages have shown it; null where nothing was. */
 export function answerGiven(db: Db, receiptId: number): Answer | null {
 	return kept.get(db)?.pile?.answers.get(receiptId) ?? null;
@@ -112,9 +98,12 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 	while (mine.making && mine.making.actId < actId) await mine.making.pile.catch(() => undefined);
 	if (!mine.making) {
 		const place = places.get(db);
-		const made =
-			(place && runWorker<BooksPlace, Pile>('answers-worker', place, { keeps: true })) ??
-			readPile(db).then(answerPileRead);
+		const before = mine.pile;
+		const since = before?.actId ?? null;
+		const patch =
+			(place && runWorker<AskedPile, PilePatch>('answers-worker', { place, since }, { keeps: true })) ??
+			mine.maker.make(db, since);
+		const made = patch.then((one) => ({ ...patched(before, one), fresh: true }));
 		mine.making = { actId, pile: made };
 		made.then(
 			(pile) => {
@@ -129,11 +118,6 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 	}
 	const pile = await mine.making.pile;
 	return pile.actId < actId ? newestPile(db, actId, mine) : pile;
-}
-
-async function newestAct(db: Reader): Promise<number> {
-	const last = await db.select({ id: act.id }).from(act).orderBy(desc(act.id)).limit(1).get();
-	return last?.id ?? 0;
 }
 
 /**
@@ -154,31 +138,4 @@ async function asFarAsKnown(db: Db, mine: Kept, actId: number): Promise<Pile> {
 		receipts.map((row) => [row.id, before.answers.get(row.id) ?? notYet(row)] as const)
 	);
 	return { ...before, receipts, answers, fresh: false };
-}
-
-/** What a pile is answered from. */
-interface PileRead {
-	readonly actId: number;
-	readonly receipts: readonly Waiting[];
-	readonly books: MatchBooks;
-}
-
-/**
- * Reads what waits and what of the books matters to it.
- * @param connection what `db` reads by, where it is a transaction of its own
- */
-export async function readPile(db: Reader, connection: object = db): Promise<PileRead> {
-	const actId = await newestAct(db);
-	const receipts = await waitingReceipts(db);
-	return { actId, receipts, books: await matchingBooks(db, receipts, connection) };
-}
-
-/** Answers what was read, in the thread that calls; the books may go on meanwhile. */
-export function answerPileRead({ actId, receipts, books }: PileRead): Pile {
-	const gross = receipts.map((row) => ({ ...row, amount: minor(row.amount + row.fee) }));
-	const { answers, failures } = answerPile(gross, books);
-	return {
-		...{ receipts, books, actId, fresh: true, failures: failures.map(asText) },
-		answers: new Map(answers.map((answer) => [answer.receiptId, answer]))
-	};
 }
