@@ -30,10 +30,10 @@ export async function touchedBy(db: Reader, changes: Changes): Promise<Touched> 
 	const itemIds = keys('item_state');
 	const receipts = await receiptsTouched(db, receiptIds);
 	const documents = await documentsOf(db, { itemIds, ids: keys('document') });
+	// What an allocation taught of a habit it taught of the customer of its items.
 	const lessons = await db.all<{ customerId: number }>(sql`
-		select distinct customer_id as customerId from allocation_lesson
-		where act_id in (select act_id from allocation where receipt_id in (select value from json_each(${JSON.stringify(receiptIds)})))
-		union select customer_id from forgotten_lesson where act_id in (select value from json_each(${JSON.stringify(keys('forgotten_lesson'))}))`);
+		select customer_id as customerId from forgotten_lesson
+		where act_id in (select value from json_each(${JSON.stringify(keys('forgotten_lesson'))}))`);
 	const forgotten = await db.all<{ key: string }>(sql`
 		select trait || ' ' || key as key from forgotten_payer
 		where act_id in (select value from json_each(${JSON.stringify(keys('forgotten_payer'))}))`);
