@@ -4,7 +4,6 @@ import { day } from '../../../core/day/day';
 import { minor } from '../../../core/money/minor';
 import type { Books } from '../../platform/db/open';
 import { allocationLesson } from '../../platform/db/schema';
-import { answeredPile } from '../../services/answers/answers';
 import { lookAtAccount } from '../../customers/queries/account';
 import { habitsOf } from '../store/lessons';
 import {

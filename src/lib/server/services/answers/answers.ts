@@ -1,5 +1,4 @@
 import { type Answer, notYet } from '../../../core/3-matching';
-import type { Shown } from '../../matching/store/kept-answers';
 import type { Db } from '../../platform/db/open';
 import { waitingReceipts, type Waiting } from '../../receipts/store/waiting-receipts';
 import { logFailure, logTrace } from '../../platform/log';

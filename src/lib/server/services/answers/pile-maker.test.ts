@@ -49,7 +49,7 @@ const PAYERS: readonly NonNullable<Parameters<typeof credit>[2]>[] = [
 	{ account: null, name: 'TARN WORKS' },
 	{ account: null, name: null }
 ];
-const TEXTS = ['AK-2', 'inv AK-1 AK-4', 'payment', 'PO-7', 'for Tarn Works', 'AK-90 AK-91', 'thanks'];
+const TEXTS = ['AK-402', 'inv AK-401 AK-404', 'payment', 'PO-7', 'for Tarn Works', 'AK-90 AK-91', 'thanks'];
 const SUMS = [4_800, 4_754, 620, 7_046, 10_000, 6_920, 12_345, 300, 620, 4_680];
 
 const act = fc.record({
@@ -64,7 +64,7 @@ type RandomAct = typeof act extends fc.Arbitrary<infer T> ? T : never;
 
 /** Payments of customer 1 that name the oldest invoice, each in part. */
 const paysOldestFirst = [1_100, 1_200, 1_300, 1_400].map((sum, i) =>
-	credit(sum, 'AK-1', { reference: `P${i}` })
+	credit(sum, 'AK-401', { reference: `P${i}` })
 );
 
 /** Does something that answers may rest on. @returns whether it was allowed */
@@ -98,7 +98,7 @@ async function doSomething(
 			return (await bringIn(at, xml, `f${n}.xml`)).ok;
 		}
 		case 'advice':
-			return run(keepAdvice, { customerId, date: '2026-10-29', source: `AK-2 ${sum / 100}` });
+			return run(keepAdvice, { customerId, date: '2026-10-29', source: `AK-402 ${sum / 100}` });
 		case 'by-hand': {
 			const row = {
 				...{ id: null, customerId, date: '2026-10-29', method: 'cheque', reference: `1004${n}` },
@@ -137,13 +137,13 @@ async function doSomething(
 
 const someDocuments = () =>
 	testBooks(
-		newDocument('AK-1', 1, 10_000),
-		newDocument('AK-2', 1, 4_800),
-		newDocument('AK-3', 1, 620, { purchaseOrder: 'PO-7' }),
-		newDocument('AC-1', 1, 1_250, { kind: 'credit_note' }),
-		newDocument('AK-4', 2, 7_046),
-		newDocument('AK-5', 2, 620),
-		newDocument('AC-2', 2, 300, { kind: 'credit_note' })
+		newDocument('AK-401', 1, 10_000),
+		newDocument('AK-402', 1, 4_800),
+		newDocument('AK-403', 1, 620, { purchaseOrder: 'PO-7' }),
+		newDocument('AC-401', 1, 1_250, { kind: 'credit_note' }),
+		newDocument('AK-404', 2, 7_046),
+		newDocument('AK-405', 2, 620),
+		newDocument('AC-402', 2, 300, { kind: 'credit_note' })
 	);
 
 async function someBooks(): Promise<Books> {
@@ -219,6 +219,16 @@ describe('answers that are kept', () => {
 		);
 		return { actIds: [last!.id] };
 	});
+	const keepsFee = (
+		receiptId: number,
+		customerId: number,
+		[itemId, cash, fee]: readonly [number, number, number]
+	) =>
+		does(allocateReceipt, {
+			...{ receiptId, receiptVersion: 1, customerId },
+			lines: [{ itemId, version: 1, cash, differences: [{ kind: 'processor_fee' as const, amount: fee }] }]
+		});
+	const cardlink = { account: null, name: 'CARDLINK PAYMENTS' };
 	const strangers = { account: null, name: 'MRS TREVENA' };
 	const kestrel = { account: 'ACC77', name: 'KESTREL HOLDINGS' };
 	const [first, second] = [{ reference: 'A' }, { reference: 'B' }];
@@ -230,22 +240,22 @@ describe('answers that are kept', () => {
 	it.each<[string, XmlEntry[], ((at: Books) => Promise<unknown>)[]]>([
 		[
 			'the same sum allocated before',
-			[credit(4_800, 'AK-2', first), credit(4_800, 'thanks', { ...second, booked: '2026-10-29' })],
+			[credit(4_800, 'AK-402', first), credit(4_800, 'thanks', { ...second, booked: '2026-10-29' })],
 			[allocates(1)]
 		],
 		[
 			'what an allocation taught of a payer',
-			[credit(4_800, 'AK-2', { ...first, ...kestrel }), credit(5_000, 'x', { ...second, ...kestrel })],
+			[credit(4_800, 'AK-402', { ...first, ...kestrel }), credit(5_000, 'x', { ...second, ...kestrel })],
 			[allocates(1)]
 		],
 		[
 			'that it was undone',
-			[credit(4_800, 'AK-2', { ...first, ...kestrel }), credit(5_000, 'x', { ...second, ...kestrel })],
+			[credit(4_800, 'AK-402', { ...first, ...kestrel }), credit(5_000, 'x', { ...second, ...kestrel })],
 			[allocates(1), undoesLast]
 		],
 		[
 			'that it was forgotten',
-			[credit(4_800, 'AK-2', { ...first, ...kestrel }), credit(5_000, 'x', { ...second, ...kestrel })],
+			[credit(4_800, 'AK-402', { ...first, ...kestrel }), credit(5_000, 'x', { ...second, ...kestrel })],
 			[allocates(1), does(forgetPayer, { customerId: 1, kind: 'account', text: 'ACC77' })]
 		],
 		[
@@ -255,13 +265,13 @@ describe('answers that are kept', () => {
 		],
 		[
 			'an order that is open again',
-			[credit(620, 'AK-3', first), credit(620, 'PO-7', { ...second, ...strangers })],
+			[credit(620, 'AK-403', first), credit(620, 'PO-7', { ...second, ...strangers })],
 			[allocates(1), undoesLast]
 		],
 		[
 			'an advice',
 			[credit(4_800, 'x', { ...first, ...strangers })],
-			[does(keepAdvice, { customerId: 1, date: '2026-10-29', source: 'AK-2 48.00' })]
+			[does(keepAdvice, { customerId: 1, date: '2026-10-29', source: 'AK-402 48.00' })]
 		],
 		[
 			'money recorded by hand',
@@ -273,12 +283,12 @@ describe('answers that are kept', () => {
 		],
 		[
 			'money on account',
-			[credit(1_800, 'on account', first), credit(3_000, 'AK-2', { ...second, booked: '2026-10-29' })],
+			[credit(1_800, 'on account', first), credit(3_000, 'AK-402', { ...second, booked: '2026-10-29' })],
 			[allocates(1)]
 		],
 		[
 			'money that is on account no longer',
-			[credit(1_800, 'on account', first), credit(3_000, 'AK-2', { ...second, booked: '2026-10-29' })],
+			[credit(1_800, 'on account', first), credit(3_000, 'AK-402', { ...second, booked: '2026-10-29' })],
 			[allocates(1), undoesLast]
 		],
 		[
@@ -300,6 +310,16 @@ describe('answers that are kept', () => {
 			]
 		],
 		[
+			'what a processor kept',
+			[
+				credit(4_704, 'AK-402', { ...first, ...cardlink }),
+				credit(9_800, 'AK-401', { ...second, ...cardlink }),
+				credit(608, 'AK-405', { reference: 'D', ...cardlink }),
+				credit(6_905, 'AK-404', { reference: 'C', ...cardlink })
+			],
+			[keepsFee(1, 1, [2, 4_704, 96]), keepsFee(2, 1, [1, 9_800, 200]), keepsFee(3, 2, [6, 608, 12])]
+		],
+		[
 			'a customer of the same name',
 			[credit(4_800, 'x', { ...first, account: null, name: 'HAZEL HILL POTTERY' })],
 			[does(addCustomers, [newCustomer('N1', 'Hazel Hill Pottery', { payerAccounts: [] })])]
@@ -309,12 +329,12 @@ describe('answers that are kept', () => {
 	);
 
 	it('are answered anew for one receipt where an act touches one', async () => {
-		books = await testBooks(newDocument('AK-1', 1, 1_000), newDocument('AK-2', 2, 2_000));
+		books = await testBooks(newDocument('AK-401', 1, 1_000), newDocument('AK-402', 2, 2_000));
 		await bringIn(
 			books,
 			bankXml([
-				credit(1_000, 'AK-1', { reference: 'A' }),
-				credit(2_000, 'AK-2', { reference: 'B', account: 'ACCW2', name: 'Holm' })
+				credit(1_000, 'AK-401', { reference: 'A' }),
+				credit(2_000, 'AK-402', { reference: 'B', account: 'ACCW2', name: 'Holm' })
 			])
 		);
 		const maker = new PileMaker();
