@@ -12,5 +12,5 @@ export default async function ({ place, since }: AskedPile): Promise<PilePatch> 
 	const mine = known.get(url) ?? { connection: openForReading(url, token), maker: new PileMaker() };
 	known.set(url, mine);
 	const { connection, maker } = mine;
-	return connection.transaction((tx) => maker.make(tx, since, connection));
+	return connection.transaction((tx) => maker.make(tx, since));
 }

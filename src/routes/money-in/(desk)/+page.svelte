@@ -58,7 +58,7 @@
 	});
 	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	/** The last act done here that can be undone: U undoes it. */
-	let lastAct = $state<number | null>(null);
+	let lastAct = $state<readonly number[] | null>(null);
 	let filter = $state<HTMLInputElement>();
 	let sets = $state<SetsHere>();
 	let active = $state(0);
@@ -77,7 +77,8 @@
 	});
 
 	/** Says what was done, with the way back of that very act, and goes on to the next receipt where that is wanted. */
-	const done: Done = async (said, { undo: undoable }, goOn = false) => {
+	const done: Done = async (said, { undo: way }, goOn = false) => {
+		const undoable = way === null ? null : [way].flat();
 		const going = nextId;
 		shown++;
 		dialog = null;
@@ -95,16 +96,20 @@
 		else await invalidateAll();
 		active = 0;
 	};
-	const undo = new ActForm<typeof undoActs>('?/undo', {
-		done: () => {
-			shown++;
-			active = 0;
-			toast('Undone. It waits in the pile again.');
+	const undo = new ActForm<typeof undoActs>('?/undo', { refresh: false });
+	/** Undoes what was done together, the last first, each by itself, so that others are let in between. */
+	async function undoAct(actIds: readonly number[]) {
+		if (lastAct === actIds) lastAct = null;
+		let undone = 0;
+		for (const actId of [...actIds].reverse()) {
+			if (!(await undo.send({ actIds: [actId] }))) break;
+			undone++;
 		}
-	});
-	function undoAct(actId: number) {
-		if (lastAct === actId) lastAct = null;
-		return undo.send({ actIds: [actId] });
+		if (undone === 0) return;
+		shown++;
+		active = 0;
+		if (undone === actIds.length) toast('Undone. It waits in the pile again.');
+		await invalidateAll();
 	}
 	const join = new ActForm<typeof joinParts>('?/join', {
 		otherwise: 'That did not work; try again.',
@@ -278,7 +283,7 @@
 				bind:active
 				mayAct={data.mayAct}
 				join={() => join.send({ receiptId: data.desk?.receipt?.id ?? 0 })}
-				takeOff={undoAct}
+				takeOff={(actId) => undoAct([actId])}
 			/>
 		{:else if !data.gone}
 			<div class="mx-auto mt-24 w-[460px]">

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import { invalidateAll } from '$app/navigation';
 	import type { postCertain } from '$lib/server/allocation/commands/post-certain';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
@@ -20,14 +20,34 @@
 		base: string;
 		done: Done;
 	} = $props();
-	const form = new ActForm<typeof postCertain>('?/certain', {
-		refresh: false,
-		done: (answer) => {
-			const { posted, left } = answer.output;
-			const rest = left ? ` ${count(left, 'receipt')} changed meanwhile or takes a supervisor.` : '';
-			return done(`Posted ${count(posted, 'receipt')}.${rest}`, answer);
+	/** So many are sent together: others are let in between, and one sees how far it is. */
+	const TOGETHER = 50;
+	const form = new ActForm<typeof postCertain>('?/certain', { refresh: false });
+	/** How many were sent, of how many, while they are being posted. */
+	let going = $state<{ readonly sent: number; readonly of: number } | null>(null);
+	let stopping = $state(false);
+
+	async function post() {
+		const all = rows.map(({ id, version }) => ({ id, version }));
+		const acts: number[] = [];
+		let [posted, left, sent] = [0, 0, 0];
+		stopping = false;
+		while (sent < all.length && !stopping) {
+			going = { sent, of: all.length };
+			const answer = await form.send({ receipts: all.slice(sent, sent + TOGETHER) });
+			if (!answer) break;
+			posted += answer.output.posted;
+			left += answer.output.left;
+			if (answer.undo !== null) acts.push(answer.undo);
+			sent = Math.min(sent + TOGETHER, all.length);
 		}
-	});
+		going = null;
+		const failed = form.problems.length > 0;
+		if (failed) return posted > 0 ? invalidateAll() : undefined;
+		const stopped = sent < all.length ? ` ${count(all.length - sent, 'receipt')} left as you stopped.` : '';
+		const rest = left ? ` ${count(left, 'receipt')} changed meanwhile or takes a supervisor.` : '';
+		await done(`Posted ${count(posted, 'receipt')}.${rest}${stopped}`, { undo: acts.length ? acts : null });
+	}
 </script>
 
 <Dialog title="Post what is certain" wide bind:open>
@@ -52,11 +72,14 @@
 		</table>
 	</div>
 	<Problems problems={form.problems} />
-	<form
-		method="POST"
-		action="?/certain"
-		use:enhance={form.submit(() => ({ receipts: rows.map(({ id, version }) => ({ id, version })) }))}
-	>
-		<button class="btn btn-main" disabled={form.busy || rows.length === 0}>Post these {rows.length}</button>
-	</form>
+	<div class="flex items-center gap-4">
+		<button class="btn btn-main" disabled={going !== null || rows.length === 0} onclick={post}
+			>Post these {going?.of ?? rows.length}</button
+		>
+		{#if going && going.of > TOGETHER}
+			<progress class="w-48" value={going.sent} max={going.of} aria-label="Receipts sent"></progress>
+			<span class="text-soft" role="status">{going.sent} of {going.of}</span>
+			<button class="btn" disabled={stopping} onclick={() => (stopping = true)}>Stop here</button>
+		{/if}
+	</div>
 </Dialog>

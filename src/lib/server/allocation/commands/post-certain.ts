@@ -11,8 +11,13 @@ import { KnownPile } from '../../matching/store/known-pile';
 import { accountingDate, converter } from '../../receipts/commands/accounting-day';
 import { postAllocation } from './allocate-receipt';
 
+/** So many are posted in one transaction: others wait to write meanwhile. */
+export const MOST_AT_ONCE = 100;
+
 export const postCertainInput = z.object({
-	receipts: z.array(z.object({ id: idField, version: versionField })).max(5000)
+	receipts: z
+		.array(z.object({ id: idField, version: versionField }))
+		.max(MOST_AT_ONCE, `Post ${MOST_AT_ONCE} at a time.`)
 });
 
 /** What posting the certain ones came to. */
@@ -28,69 +33,74 @@ export interface PostedCertain {
  * Posts receipts whose answers are certain, those that were read and still are so, each a part of one decision, all in one
  * transaction. One that changed since, or is no longer certain, is left where it is.
  */
-export const postCertain = defineAct({
-	kind: 'post-certain',
-	role: 'clerk',
-	input: postCertainInput,
-	run: async (ctx, input): Promise<PostedCertain> => {
-		const { tx } = ctx;
-		const asked = new Map(input.receipts.map((row) => [row.id, row.version]));
-		// What another receipt wants decides whether one is still certain, so all that wait are known.
-		const pile = new KnownPile();
-		await pile.read(tx);
-		const rows = [...pile.receipts].map(({ row }) => row);
-		const fees = new Map(
-			rows
-				.filter((row) => row.fee > 0)
-				.map((row) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
-		);
-		const currencies = new Map(rows.map((row) => [row.id, row.currency]));
-		const versions = new Map(rows.map((row) => [row.id, row.version]));
-		const itemVersions = new Map(pile.items.map((item) => [item.id, item.version]));
-		const groups = new KeptAnswers().answer(pile, new Set(asked.keys()));
-		// Earlier money is allocated by a person only.
-		const certain: Answer[] = [];
-		const pending: Reduction[] = [];
-		for (const { answer } of [...groups].flatMap((group) => group.answered))
-			if (
-				answer.band === 'certain' &&
-				answer.credits.length === 0 &&
-				asked.get(answer.receiptId) === versions.get(answer.receiptId) &&
-				(await isWithinLimits(ctx, pending, {
-					answer,
-					currency: currencies.get(answer.receiptId)!,
-					fees: fees.get(answer.receiptId) ?? []
-				}))
-			)
-				certain.push(answer);
-		if (certain.length === 0) return ctx.unchanged({ actId: null, posted: 0, left: input.receipts.length });
-		const actId = await ctx.record({
-			summary: { count: certain.length },
-			facts: { receipts: certain.map((answer) => answer.receiptId) }
-		});
-		for (const answer of certain) {
-			const order = {
-				receiptId: answer.receiptId,
-				receiptVersion: versions.get(answer.receiptId)!,
-				customerId: answer.customerId,
-				lines: answer.lines.map((line) => ({
-					itemId: line.itemId,
-					version: itemVersions.get(line.itemId)!,
-					cash: line.cash,
-					differences: [...line.differences]
-				})),
-				fees: fees.get(answer.receiptId) ?? [],
-				adviceId: answer.adviceId ?? null
-			};
-			await postAllocation(ctx.part('allocate-receipt'), order, {
-				...{ reasons: answer.reasons, within: 'checked' }
+export const postCertain = postCertainKnowing(() => new KnownPile());
+
+/** The same by one who knows the pile already, and reads only what was written since. */
+export function postCertainKnowing(known: () => KnownPile) {
+	return defineAct({
+		kind: 'post-certain',
+		role: 'clerk',
+		input: postCertainInput,
+		run: async (ctx, input): Promise<PostedCertain> => {
+			const { tx } = ctx;
+			const asked = new Map(input.receipts.map((row) => [row.id, row.version]));
+			// What another receipt wants decides whether one is still certain, so all that wait are known.
+			const pile = known();
+			await pile.read(tx);
+			const rows = [...pile.receipts].map(({ row }) => row);
+			const fees = new Map(
+				rows
+					.filter((row) => row.fee > 0)
+					.map((row) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
+			);
+			const currencies = new Map(rows.map((row) => [row.id, row.currency]));
+			const versions = new Map(rows.map((row) => [row.id, row.version]));
+			const itemVersions = new Map(pile.items.map((item) => [item.id, item.version]));
+			const groups = new KeptAnswers().answer(pile, new Set(asked.keys()));
+			// Earlier money is allocated by a person only.
+			const certain: Answer[] = [];
+			const pending: Reduction[] = [];
+			for (const { answer } of [...groups].flatMap((group) => group.answered))
+				if (
+					answer.band === 'certain' &&
+					answer.credits.length === 0 &&
+					asked.get(answer.receiptId) === versions.get(answer.receiptId) &&
+					(await isWithinLimits(ctx, pending, {
+						answer,
+						currency: currencies.get(answer.receiptId)!,
+						fees: fees.get(answer.receiptId) ?? []
+					}))
+				)
+					certain.push(answer);
+			if (certain.length === 0) return ctx.unchanged({ actId: null, posted: 0, left: input.receipts.length });
+			const actId = await ctx.record({
+				summary: { count: certain.length },
+				facts: { receipts: certain.map((answer) => answer.receiptId) }
 			});
-			for (const line of order.lines) itemVersions.set(line.itemId, line.version + 1);
+			for (const answer of certain) {
+				const order = {
+					receiptId: answer.receiptId,
+					receiptVersion: versions.get(answer.receiptId)!,
+					customerId: answer.customerId,
+					lines: answer.lines.map((line) => ({
+						itemId: line.itemId,
+						version: itemVersions.get(line.itemId)!,
+						cash: line.cash,
+						differences: [...line.differences]
+					})),
+					fees: fees.get(answer.receiptId) ?? [],
+					adviceId: answer.adviceId ?? null
+				};
+				await postAllocation(ctx.part('allocate-receipt'), order, {
+					...{ reasons: answer.reasons, within: 'checked' }
+				});
+				for (const line of order.lines) itemVersions.set(line.itemId, line.version + 1);
+			}
+			const posted = certain.length;
+			return { actId, posted, left: input.receipts.length - posted };
 		}
-		const posted = certain.length;
-		return { actId, posted, left: input.receipts.length - posted };
-	}
-});
+	});
+}
 
 /**
  * What is beyond a person's limits takes a supervisor, and so a person who asks: it is not posted with the others. What is within

@@ -100,42 +100,35 @@ export class KnownPile {
 		}
 	}
 
-	/**
-	 * Brings it up to the books as they are in one moment.
-	 * @param connection what `db` reads by, where it is a transaction of its own
-	 */
-	async read(db: Reader, connection: object = db): Promise<void> {
+	/** Brings it up to the books as they are in one moment. */
+	async read(db: Reader): Promise<void> {
 		const [from, to] = [this.#seal, await newestSeal(db)];
 		this.#seal = null;
 		const known = this.#firm !== null && from !== null && from <= to;
 		const changes = known ? await changesSince(db, from, WANTED, MOST_CHANGES) : null;
 		const all = changes && [...changes.keys()].some((name) => (RESTS_ON[name] ?? 'all') === 'all');
-		if (changes === null || all) await this.#readAll(db, connection);
+		if (changes === null || all) await this.#readAll(db);
 		else if (changes.size > 0) {
 			const firm = this.#firm!;
-			const series = await numberSeries(db, connection);
-			if (series.patterns !== firm.patterns) await this.#readAll(db, connection);
-			else await this.#readChanged(db, connection, changes);
+			const series = await numberSeries(db, this);
+			if (series.patterns !== firm.patterns) await this.#readAll(db);
+			else await this.#readChanged(db, changes);
 		}
 		this.#seal = to;
 	}
 
-	async #readAll(db: Reader, connection: object): Promise<void> {
+	async #readAll(db: Reader): Promise<void> {
 		this.#receipts = new Map();
 		this.#accounts = new Map();
-		this.#firm = await readFirm(db, connection, null, { lists: true, fees: true });
-		await this.#take(db, connection, await waitingReceipts(db));
+		this.#firm = await readFirm(db, this, null, { lists: true, fees: true });
+		await this.#take(db, await waitingReceipts(db));
 	}
 
-	async #readChanged(
-		db: Reader,
-		connection: object,
-		changes: Awaited<ReturnType<typeof changesSince>> & object
-	): Promise<void> {
+	async #readChanged(db: Reader, changes: Awaited<ReturnType<typeof changesSince>> & object): Promise<void> {
 		const touched = await touchedBy(db, changes);
 		const before = this.#firm!;
 		const lists = touched.byHand || [...changes.keys()].some((name) => RESTS_ON[name] === 'list');
-		this.#firm = await readFirm(db, connection, before, { lists, fees: touched.fees });
+		this.#firm = await readFirm(db, this, before, { lists, fees: touched.fees });
 		for (const id of touched.customers) this.#accounts.delete(id);
 		for (const [id, { credits }] of this.#accounts)
 			if (credits.some((one) => touched.receipts.has(one.receiptId))) this.#accounts.delete(id);
@@ -150,13 +143,13 @@ export class KnownPile {
 				(this.#firm !== before && hangsOnLists(one, before, this.#firm))
 			)
 				rows.push(one.row);
-		await this.#take(db, connection, rows);
+		await this.#take(db, rows);
 	}
 
 	/** Looks receipts up in the books, in a handful of queries for all of them, and puts them in their places. */
-	async #take(db: Reader, connection: object, rows: readonly Waiting[]): Promise<void> {
-		const names = await namesIndex(db, connection);
-		const { frames } = await numberSeries(db, connection);
+	async #take(db: Reader, rows: readonly Waiting[]): Promise<void> {
+		const names = await namesIndex(db, this);
+		const { frames } = await numberSeries(db, this);
 		const facts = rows.map((row): { row: Waiting; facts: ReceiptFacts } => ({
 			...{ row, facts: { ...row, amount: minor(row.amount + row.fee) } }
 		}));
@@ -261,7 +254,7 @@ function hangsOnLists({ amount, currency }: ReceiptFacts, before: KnownFirm, now
 /** Reads what all receipts are answered by; of the firm as it was before what is still so. */
 async function readFirm(
 	db: Reader,
-	connection: object,
+	pile: KnownPile,
 	before: KnownFirm | null,
 	what: { readonly lists: boolean; readonly fees: boolean }
 ): Promise<KnownFirm> {
@@ -272,8 +265,8 @@ async function readFirm(
 		}));
 	return {
 		baseCurrency: (await readSetting(db, 'firm'))?.baseCurrency,
-		names: await namesIndex(db, connection),
-		patterns: (await numberSeries(db, connection)).patterns,
+		names: await namesIndex(db, pile),
+		patterns: (await numberSeries(db, pile)).patterns,
 		recorded:
 			before && !what.lists
 				? before.recorded

@@ -13,14 +13,14 @@ const kept = new WeakMap<object, Kept>();
 
 /**
  * The names of all customers as matching indexes them, and nothing else of the books: whom a name or words may mean is looked for
- * here in just the way in which it is answered. Made once and kept while no name comes or goes, by the connection that `db` is of.
+ * here in just the way in which it is answered. Made once and kept while no name comes or goes, by whoever keeps it.
  */
-export async function namesIndex(db: Reader, connection: object = db): Promise<MatchIndex> {
+export async function namesIndex(db: Reader, keeper: object): Promise<MatchIndex> {
 	const row = await db.get<{ mark: string }>(
 		sql`select count(*) || ' ' || coalesce(max(id), 0) || ' ' || coalesce(sum(id), 0) as mark from customer_name`
 	);
 	const mark = row?.mark ?? '';
-	const known = kept.get(connection);
+	const known = kept.get(keeper);
 	if (known?.mark === mark) return known.index;
 	// In one value: fifty thousand rows of their own would take a second.
 	const all = await db.get<{ list: string }>(
@@ -36,6 +36,6 @@ export async function namesIndex(db: Reader, connection: object = db): Promise<M
 		...{ id, code: '', name: name!, otherNames, payerAccounts: [], parentId: null, currency: '' }
 	}));
 	const index = indexBooks({ customers, items: [] });
-	kept.set(connection, { mark, index });
+	kept.set(keeper, { mark, index });
 	return index;
 }

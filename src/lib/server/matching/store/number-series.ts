@@ -27,10 +27,10 @@ const kept = new WeakMap<object, Kept>();
 const READ = 1_000;
 
 /** Learned from documents, whatever of them waits for money; the same object for as long as they teach the same. */
-export async function numberSeries(db: Reader, connection: object = db): Promise<NumberSeries> {
+export async function numberSeries(db: Reader, keeper: object): Promise<NumberSeries> {
 	const newest = await db.all<{ mark: number | null }>(sql`select max(id) as mark from document`);
 	const mark = newest[0]?.mark ?? 0;
-	const known = kept.get(connection);
+	const known = kept.get(keeper);
 	if (known?.mark === mark) return known.series;
 	const spread = Array.from({ length: READ }, (_, n) => Math.ceil(((n + 1) * mark) / READ));
 	const rows = await db.all<{ number: string }>(sql`
@@ -40,6 +40,6 @@ export async function numberSeries(db: Reader, connection: object = db): Promise
 	const series = { frames: numberFrames(numbers), patterns: learnNumberPatterns(numbers) };
 	const text = JSON.stringify([series.frames, [...series.patterns].sort()]);
 	const same = known?.text === text ? known.series : series;
-	kept.set(connection, { mark, text, series: same });
+	kept.set(keeper, { mark, text, series: same });
 	return same;
 }

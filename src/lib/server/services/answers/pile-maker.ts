@@ -49,15 +49,14 @@ export class PileMaker {
 	/**
 	 * Reads what was written since the last time, and answers what that touches.
 	 * @param since the act that whoever asks knows the pile of; null where none
-	 * @param connection what `db` reads by, where it is a transaction of its own
 	 */
-	async make(db: Reader, since: number | null, connection: object = db): Promise<PilePatch> {
+	async make(db: Reader, since: number | null): Promise<PilePatch> {
 		const before = this.#made?.actId === since ? this.#made : null;
 		let actId = 0;
 		for (let reads = 0; reads < MOST_READS; reads++) {
 			const seal = await newestSeal(db);
 			actId = await newestAct(db);
-			await this.#known.read(db, connection);
+			await this.#known.read(db);
 			if ((await newestSeal(db)) === seal) break;
 		}
 		const rows = new Map([...this.#known.receipts].map((one) => [one.id, one.row]));

@@ -4,9 +4,11 @@ import type { ActKind } from '../../../core/model/act-facts';
 import type { CallContext } from '../../act/define-act';
 import { perform } from '../../act/perform';
 import type { Role } from '../../act/person';
-import { postCertain } from '../../allocation/commands/post-certain';
+import { postCertainKnowing, type postCertain } from '../../allocation/commands/post-certain';
 import { bringInCustomers } from '../../customers/commands/bring-in-customers';
 import { bringInDocuments } from '../../documents/commands/bring-in-documents';
+import type { z } from 'zod';
+import { KnownPile } from '../../matching/store/known-pile';
 import type { Books } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
 import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
@@ -17,6 +19,15 @@ import { readBankFile } from '../../receipts/store/read-bank-file';
 export interface FileGiven {
 	readonly name: string;
 	readonly bytes: Uint8Array;
+}
+
+const piles = new WeakMap<Books, KnownPile>();
+
+/** What is known of what waits, kept for as long as the books are open in this thread. */
+function pileOf(books: Books): KnownPile {
+	const known = piles.get(books) ?? new KnownPile();
+	piles.set(books, known);
+	return known;
 }
 
 /**
@@ -47,12 +58,20 @@ export const HEAVY_ACTS = {
 	},
 	'post-certain': {
 		role: 'clerk',
-		run: (books: Books, given: Parameters<typeof postCertain.input.parse>[0], call: CallContext) =>
-			perform(books, postCertain, given as never, call)
+		/** What waits is read beforehand, so that within the act, while others wait, only what was written since is. */
+		prepare: (books: Books) => pileOf(books).read(books.db),
+		run: (books: Books, given: z.input<typeof postCertain.input>, call: CallContext) =>
+			perform(
+				books,
+				postCertainKnowing(() => pileOf(books)),
+				given,
+				call
+			)
 	}
 } as const satisfies {
 	readonly [K in ActKind]?: {
 		readonly role: Role;
+		readonly prepare?: (books: Books) => Promise<void>;
 		readonly run: (books: Books, given: never, call: CallContext) => Promise<Result<unknown>>;
 	};
 };

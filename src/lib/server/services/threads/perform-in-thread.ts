@@ -10,6 +10,8 @@ export interface ActAsked {
 	readonly place: { readonly url: string; readonly token?: string };
 	readonly migrations: string;
 	readonly name: HeavyAct;
+	/** Only what can be done before it takes its turn. */
+	readonly prepare: boolean;
 	readonly given: unknown;
 	readonly call: Pick<CallContext, 'who' | 'today' | 'key' | 'sent'>;
 }
@@ -18,7 +20,7 @@ export interface ActAsked {
  * Does an act in bulk in a thread of its own where the application is built, else in place. It takes its turn among those who write: the
  * others go on reading meanwhile, and write after it.
  */
-export function performInThread<N extends HeavyAct>(
+export async function performInThread<N extends HeavyAct>(
 	books: Books,
 	name: N,
 	given: HeavyGiven<N>,
@@ -28,9 +30,24 @@ export function performInThread<N extends HeavyAct>(
 	if (!hasWorker('acts-worker')) return runAct(books, name, given, call);
 	const { who, today, key, sent } = call;
 	const asked: ActAsked = {
-		...{ place, migrations: join(root, 'drizzle'), name, given, call: { who, today, key, sent } }
+		...{
+			place,
+			migrations: join(root, 'drizzle'),
+			name,
+			given,
+			prepare: false,
+			call: { who, today, key, sent }
+		}
 	};
-	return books.turn(() => runWorker<ActAsked, HeavyDone<N>>('acts-worker', asked, { keeps: true })!);
+	const run = <T>(what: ActAsked) => runWorker<ActAsked, T>('acts-worker', what, { keeps: true })!;
+	if ('prepare' in HEAVY_ACTS[name]) await run<void>({ ...asked, prepare: true });
+	return books.turn(() => run<HeavyDone<N>>(asked));
+}
+
+/** Does what can be done before an act takes its turn. */
+export async function prepareAct(books: Books, name: HeavyAct): Promise<void> {
+	const act: (typeof HEAVY_ACTS)[HeavyAct] & { prepare?: (books: Books) => Promise<void> } = HEAVY_ACTS[name];
+	await act.prepare?.(books);
 }
 
 /** Does one by its name, in whatever thread. */
