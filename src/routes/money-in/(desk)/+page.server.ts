@@ -5,7 +5,7 @@ import { matchBankEntry } from '$lib/server/receipts/commands/match-bank-entry';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { whereReceiptIs } from '$lib/server/receipts/queries/where-receipt-is';
 import { lookAtDesk } from '$lib/server/allocation/queries/desk';
-import type { PileRow } from '$lib/server/receipts/queries/pile';
+import { lookAtPlace } from '$lib/server/receipts/queries/pile';
 import { reasonSentence } from '$lib/words';
 import { ok } from '$lib/core/result';
 import { actionInThread } from '$lib/server/services/threads/action-in-thread';
@@ -17,12 +17,13 @@ import { matchBankReturn } from '$lib/server/returns/commands/match-bank-return'
 import { undoActs } from '$lib/server/allocation/commands/undo-acts';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, url, depends, parent }) => {
+export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	depends('books:pile');
 	const asked = rowNumber(url.searchParams.get('receipt'));
 	// An account whose credits are allocated, without new money.
 	const credits = rowNumber(url.searchParams.get('credits'));
-	const receiptId = credits ? null : (asked ?? (await firstOf(parent)));
+	const start = credits || asked ? null : (await view(locals, lookAtPlace, null)).first;
+	const receiptId = credits ? null : (asked ?? start);
 	const customerId = credits ?? rowNumber(url.searchParams.get('customer'));
 	const also = rowNumbers(url.searchParams.get('accounts'));
 	// These items are allocated instead of what was proposed.
@@ -30,6 +31,7 @@ export const load: PageServerLoad = async ({ locals, url, depends, parent }) => 
 	const desk = receiptId || credits ? await view(locals, lookAtDesk, { receiptId, customerId, also }) : null;
 	return {
 		desk,
+		...(await placeIn(locals, receiptId)),
 		lay,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
 		gone: asked !== null && desk === null ? await view(locals, whereReceiptIs, asked) : null,
@@ -37,10 +39,10 @@ export const load: PageServerLoad = async ({ locals, url, depends, parent }) => 
 	};
 };
 
-/** The first receipt that is not certain, else the first of all. */
-async function firstOf(parent: () => Promise<{ rows: readonly PileRow[] }>): Promise<number | null> {
-	const { rows } = await parent();
-	return rows.find((row) => row.band !== 'certain')?.id ?? rows[0]?.id ?? null;
+/** Where a receipt stands in the pile, and which are beside it. */
+async function placeIn(locals: App.Locals, receiptId: number | null) {
+	const { place, beside } = await view(locals, lookAtPlace, receiptId);
+	return { place, beside };
 }
 
 export const actions = {

@@ -19,6 +19,7 @@
 	import BankMatchNote from './BankMatchNote.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { Done } from './done';
+	import { FIRST_ROWS, wantRows } from './pile-rows';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
@@ -49,12 +50,16 @@
 		}, 700);
 		return () => clearInterval(timer);
 	});
-	const certain = $derived(data.rows.filter((row) => row.band === 'certain' && !row.held));
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const row of data.rows)
-			if (row.amount > 0) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
-		return [...by].map(([currency, sum]) => money(sum, currency)).join(' and ');
+	const certain = $derived(data.groups.find((group) => group.name === 'certain')!);
+	const sums = $derived(
+		Object.entries(data.sums)
+			.map(([currency, sum]) => money(sum, currency))
+			.join(' and ')
+	);
+	/** The receipt on the desk is drawn in the list, however far down it stands. */
+	$effect(() => {
+		if (data.place && wantRows(data.place.group, data.place.at + FIRST_ROWS / 2))
+			void invalidate('books:pile-rows');
 	});
 	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	/** The last act done here that can be undone: U undoes it. */
@@ -64,10 +69,7 @@
 	let active = $state(0);
 	let postForm = $state<HTMLFormElement>()!;
 
-	const nextId = $derived.by(() => {
-		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
-		return data.rows[at + 1]?.id ?? data.rows[at - 1]?.id ?? null;
-	});
+	const nextId = $derived(data.beside.next ?? data.beside.previous);
 
 	/** The next receipt is fetched while this one is looked at, so that going on answers at once. */
 	$effect(() => {
@@ -140,13 +142,12 @@
 	const problems = $derived([...post.problems, ...undo.problems, ...join.problems]);
 
 	function step(by: 1 | -1) {
-		const at = data.rows.findIndex((row) => row.id === data.desk?.receipt?.id);
-		const row = data.rows[at + by];
-		if (!row) return;
+		const id = by > 0 ? data.beside.next : data.beside.previous;
+		if (id === null) return;
 		post.say();
 		active = 0;
-		void goto(`/money-in?receipt=${row.id}`, { noScroll: true, keepFocus: true })?.then(() =>
-			document.querySelector(`[data-receipt="${row.id}"]`)?.scrollIntoView({ block: 'nearest' })
+		void goto(`/money-in?receipt=${id}`, { noScroll: true, keepFocus: true })?.then(() =>
+			document.querySelector(`[data-receipt="${id}"]`)?.scrollIntoView({ block: 'nearest' })
 		);
 	}
 
@@ -173,7 +174,7 @@
 		{
 			keys: ['c'],
 			what: 'read and post what is certain',
-			run: () => certain.length > 0 && data.mayAct && (dialog = 'certain')
+			run: () => certain.count > 0 && data.mayAct && (dialog = 'certain')
 		},
 		{ keys: ['u'], what: 'undo the last posting', run: () => lastAct !== null && void undoAct(lastAct) },
 		{ keys: ['?'], what: 'these keys', run: () => (dialog = 'keys') }
@@ -207,12 +208,10 @@
 	<section class="overflow-y-auto border-r border-rule" aria-label="The pile">
 		<div class="px-5 pt-4">
 			<h1 class="text-xl">
-				{data.rows.length
-					? `${count(data.rows.length, 'entry', 'entries')}, ${sums || 'money out'}`
-					: 'All is allocated'}
+				{data.count ? `${count(data.count, 'entry', 'entries')}, ${sums || 'money out'}` : 'All is allocated'}
 			</h1>
 			<p class="text-sm text-soft">
-				{data.rows.length ? 'need a home.' : 'Nothing waits.'}
+				{data.count ? 'need a home.' : 'Nothing waits.'}
 				{data.doneOfNewest} of the newest file are done.
 			</p>
 			<BringIn mayAct={data.mayAct} />
@@ -229,7 +228,8 @@
 			</p>
 		{/if}
 		<PileList
-			rows={data.rows}
+			groups={data.groups}
+			more={(group, rows) => wantRows(group, rows) && void invalidate('books:pile-rows')}
 			credits={data.credits}
 			account={data.desk && !data.desk.receipt ? (data.desk.customer?.id ?? null) : null}
 			selected={data.desk?.receipt?.id ?? null}
@@ -349,7 +349,7 @@
 
 <PostCertainDialog
 	bind:open={() => dialog === 'certain', (on) => (dialog = on ? 'certain' : null)}
-	rows={certain}
+	group={certain}
 	base={data.base}
 	{done}
 />

@@ -3,39 +3,35 @@
 	import Coin from '$lib/ui/Coin.svelte';
 	import More from '$lib/ui/More.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
-	import type { CreditRow, PileRow } from '$lib/server/receipts/queries/pile';
+	import type { CreditRow, PileGroupRows, PileRow } from '$lib/server/receipts/queries/pile';
+	import { FIRST_ROWS, MOST_ROWS } from './pile-rows';
 	import { amount, count, money, list } from '$lib/words';
 
 	/** The receipts that wait, grouped by how sure the answer is. */
 	let {
-		rows,
+		groups,
+		more,
 		selected,
 		credits,
 		account,
 		readThrough
 	}: {
-		rows: readonly PileRow[];
+		groups: readonly PileGroupRows[];
+		/** Asks for so many rows of a group. */
+		more: (group: PileGroupRows['name'], rows: number) => void;
 		selected: number | null;
 		credits: readonly CreditRow[];
 		/** The account whose credits are on the desk, or null. */
 		account: number | null;
 		readThrough: () => void;
 	} = $props();
-	const groups = [
-		{ band: 'certain', name: 'Certain', filled: 3 },
-		{ band: 'likely', name: 'Likely', filled: 2 },
-		{ band: 'choose', name: 'Choose', filled: 1 },
-		{ band: 'none', name: 'Nothing yet', filled: 0 }
-	] as const;
-	const of = (band: PileRow['band']) => rows.filter((row) => row.band === band && !row.held);
-	/** Of a long pile only so many rows of each group are drawn; more when their end comes into sight. */
-	const STEP = 100;
-	let drawn = $state<Record<string, number>>({});
-	const shownOf = (band: PileRow['band'], some: readonly PileRow[]) => {
-		const at = some.findIndex((row) => row.id === selected);
-		return some.slice(0, Math.max(drawn[band] ?? STEP, at + STEP / 2));
-	};
-	const held = $derived(rows.filter((row) => row.held));
+	const NAMES = {
+		certain: { says: 'Certain', filled: 3 },
+		likely: { says: 'Likely', filled: 2 },
+		choose: { says: 'Choose', filled: 1 },
+		none: { says: 'Nothing yet', filled: 0 },
+		held: { says: 'Held', filled: null }
+	} as const;
 	function hint(row: PileRow): string {
 		if (row.held) return row.held;
 		if (row.aside) return `goes to ${row.aside}, as before`;
@@ -88,37 +84,35 @@
 {/snippet}
 
 <nav aria-label="Receipts to allocate" class="pb-4">
-	{#each groups as group (group.band)}
-		{@const some = of(group.band)}
-		{#if some.length}
+	{#each groups as { name, count: all, rows } (name)}
+		{@const { says, filled } = NAMES[name]}
+		{#if all}
 			<h3
 				class="sticky top-0 z-10 flex items-center gap-2 bg-paper px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft"
 			>
-				<Pips filled={group.filled} />
-				{group.name}
-				{#if group.band === 'certain'}
+				{#if filled !== null}<Pips {filled} />{/if}
+				{says}
+				{#if name === 'certain'}
 					<button
 						class="ml-auto cursor-pointer font-semibold text-copper hover:underline"
-						onclick={readThrough}>{some.length} · read and post</button
+						onclick={readThrough}>{all} · read and post</button
 					>
-				{:else}<span class="ml-auto">{some.length}</span>{/if}
+				{:else}<span class="ml-auto">{all}</span>{/if}
 			</h3>
-			{@const shown = shownOf(group.band, some)}
-			{#each shown as row (row.id)}{@render entry(row)}{/each}
-			{#if shown.length < some.length}{#key shown.length}<p class="px-5 py-2 text-sm">
-						<More
-							more={() => (drawn[group.band] = shown.length + STEP)}
-							words="{count(some.length - shown.length, 'receipt')} more"
-						/>
-					</p>{/key}{/if}
+			{#each rows as row (row.id)}{@render entry(row)}{/each}
+			{#if rows.length < all}
+				<p class="px-5 py-2 text-sm">
+					{#if rows.length < MOST_ROWS}
+						{#key rows.length}<More
+								more={() => more(name, rows.length + FIRST_ROWS)}
+								words="{count(all - rows.length, 'receipt')} more"
+							/>{/key}
+					{:else}<span class="text-soft">{count(all - rows.length, 'receipt')} more, when these are done</span
+						>{/if}
+				</p>
+			{/if}
 		{/if}
 	{/each}
-	{#if held.length}
-		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
-			Held <span class="float-right">{held.length}</span>
-		</h3>
-		{#each held as row (row.id)}{@render entry(row)}{/each}
-	{/if}
 	{#if credits.length}
 		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
 			Credit that could be allocated <span class="float-right">{credits.length}</span>

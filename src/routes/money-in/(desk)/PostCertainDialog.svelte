@@ -3,23 +3,44 @@
 	import type { postCertain } from '$lib/server/allocation/commands/post-certain';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import type { PileRow } from '$lib/server/receipts/queries/pile';
+	import type { PileGroupRows, PileRow } from '$lib/server/receipts/queries/pile';
 	import { amount, count, money } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import { untrack } from 'svelte';
 	import type { Done } from './done';
+	import { MOST_ROWS, rowsOf } from './pile-rows';
 
 	/** What is certain, to be read through and posted together. */
 	let {
 		open = $bindable(),
-		rows,
+		group,
 		base,
 		done
 	}: {
 		open: boolean;
-		rows: readonly PileRow[];
+		group: PileGroupRows;
 		base: string;
 		done: Done;
 	} = $props();
+	/** All of the group, as it is when the dialog is opened: the page has the first rows only. */
+	let rows = $state.raw<readonly PileRow[]>([]);
+	let reading = $state(false);
+	async function readAll() {
+		rows = group.rows;
+		if (rows.length >= group.count) return;
+		reading = true;
+		try {
+			rows = await rowsOf('certain', 0, MOST_ROWS);
+		} catch (error) {
+			form.say((error as Error).message);
+		} finally {
+			reading = false;
+		}
+	}
+	$effect(() => {
+		if (open) untrack(() => void readAll());
+	});
+
 	/** So many are sent together: others are let in between, and one sees how far it is. */
 	const TOGETHER = 50;
 	const form = new ActForm<typeof postCertain>('?/certain', { refresh: false });
@@ -43,7 +64,11 @@
 		}
 		going = null;
 		const failed = form.problems.length > 0;
-		if (failed) return posted > 0 ? invalidateAll() : undefined;
+		if (failed && posted > 0) {
+			await invalidateAll();
+			await readAll();
+		}
+		if (failed) return;
 		const stopped = sent < all.length ? ` ${count(all.length - sent, 'receipt')} left as you stopped.` : '';
 		const rest = left ? ` ${count(left, 'receipt')} changed meanwhile or takes a supervisor.` : '';
 		await done(`Posted ${count(posted, 'receipt')}.${rest}${stopped}`, { undo: acts.length ? acts : null });
@@ -71,9 +96,16 @@
 			</tbody>
 		</table>
 	</div>
+	{#if rows.length < group.count}
+		<p class="mb-3 text-sm text-soft">
+			{reading
+				? 'The others are being read.'
+				: `The first ${rows.length} of ${group.count}; the others come after these.`}
+		</p>
+	{/if}
 	<Problems problems={form.problems} />
 	<div class="flex items-center gap-4">
-		<button class="btn btn-main" disabled={going !== null || rows.length === 0} onclick={post}
+		<button class="btn btn-main" disabled={going !== null || reading || rows.length === 0} onclick={post}
 			>Post these {going?.of ?? rows.length}</button
 		>
 		{#if going && going.of > TOGETHER}

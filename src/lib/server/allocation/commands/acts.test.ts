@@ -262,8 +262,8 @@ describe('placing', () => {
 	});
 	it('holds with a note, and sets money aside and back', async () => {
 		await done(books, holdReceipt, { receiptId: 2, receiptVersion: 1, because: 'asked them' }, CLERK);
-		const pile = await lookAtPile(books.db, null, { who: READER, today: TODAY });
-		expect(pile.rows.find((row) => row.id === 2)!.held).toBe('asked them');
+		const pile = await lookAtPile(books.db, { most: 100 }, { who: READER, today: TODAY });
+		expect(pile.groups.flatMap((group) => group.rows).find((row) => row.id === 2)!.held).toBe('asked them');
 		const { actId } = await done(
 			books,
 			setAside,

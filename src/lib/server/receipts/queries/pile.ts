@@ -3,7 +3,9 @@ import { type Band, saysReturned } from '../../../core/3-matching';
 import { nameKey } from '../../../core/text/name-key';
 import type { Db } from '../../platform/db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../../platform/db/schema';
-import { answeredPile } from '../../services/answers/answers';
+import { answeredPile, type Pile } from '../../services/answers/answers';
+import { orderPile, besideInPile, PILE_GROUPS, type PileGroup } from '../../services/answers/order-pile';
+import type { Waiting } from '../store/waiting-receipts';
 import type { Shown } from '../../matching/store/kept-answers';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
@@ -39,34 +41,22 @@ export interface CreditRow {
 	readonly deposit: string | null;
 }
 
-/** What is shown of a receipt that has no answer yet. */
-const NOTHING: Shown = { customer: null, numbers: [], open: 0 };
+/** A group of the pile: how many it has, and the first of them. */
+export interface PileGroupRows {
+	readonly name: PileGroup;
+	readonly count: number;
+	readonly rows: readonly PileRow[];
+}
 
-/** The pile on Money in: every receipt that waits, by how sure the answer is. */
-export const lookAtPile = defineLook('reader', async (db, _: null) => {
-	const { receipts, answers, shown, fresh } = await answeredPile(db);
-	const rules = (await readSetting(db, 'asideRules')) ?? {};
-	// Keys of names take a while to work out for thousands.
-	const ruled = Object.keys(rules).length > 0;
-	const rows: PileRow[] = receipts.map((row) => {
-		const answer = answers.get(row.id)!;
-		const { customer, numbers, open } = shown.get(row.id) ?? NOTHING;
-		return {
-			id: row.id,
-			version: row.version,
-			band: answer.band,
-			held: row.heldBecause,
-			who: customer ?? (row.payerName || 'Unnamed payer'),
-			amount: row.amount,
-			currency: row.currency,
-			numbers,
-			gap: numbers.length ? row.amount - open : 0,
-			otherAnswers: answer.otherAnswers,
-			text: row.text,
-			cameBack: row.amount < 0 && saysReturned(row),
-			aside: (ruled && row.payerName && rules[nameKey(row.payerName)]?.account) || null
-		};
-	});
+/** The pile on Money in: what waits, by how sure the answer is; of each group only the first rows. */
+export const lookAtPile = defineLook('reader', async (db, { most }: { readonly most: number }) => {
+	const pile = await answeredPile(db);
+	const { groups, sums } = orderPile(pile);
+	const aside = await asideBy(db);
+	const shown = PILE_GROUPS.map((name): PileGroupRows => ({
+		...{ name, count: groups[name].length },
+		rows: groups[name].slice(0, most).map((row) => rowOf(row, pile, aside))
+	}));
 	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);
 	const done = await db
 		.select({ n: sql<number>`count(*)` })
@@ -76,8 +66,73 @@ export const lookAtPile = defineLook('reader', async (db, _: null) => {
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['allocated', 'set_aside'])))
 		.get();
-	return { rows, fresh, doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) };
+	return {
+		...{ groups: shown, sums, count: pile.receipts.length, fresh: pile.fresh },
+		...{ doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) }
+	};
 });
+
+/** More rows of a group of the pile. */
+export const lookAtPileGroup = defineLook(
+	'reader',
+	async (
+		db,
+		{ group, from, most }: { readonly group: PileGroup; readonly from: number; readonly most: number }
+	) => {
+		const pile = await answeredPile(db);
+		const aside = await asideBy(db);
+		return orderPile(pile)
+			.groups[group].slice(from, from + most)
+			.map((row) => rowOf(row, pile, aside));
+	}
+);
+
+/** Where a receipt stands in the pile, with those beside it; and the receipt to begin with: the first that is not certain. */
+export const lookAtPlace = defineLook('reader', async (db, receiptId: number | null) => {
+	const pile = orderPile(await answeredPile(db));
+	const first = PILE_GROUPS.filter((group) => group !== 'certain').flatMap(
+		(group) => pile.groups[group][0] ?? []
+	);
+	return {
+		place: (receiptId !== null && pile.placeOf.get(receiptId)) || null,
+		beside: besideInPile(pile, receiptId),
+		first: (first[0] ?? pile.groups.certain[0])?.id ?? null
+	};
+});
+
+/** What is shown of a receipt that has no answer yet. */
+const NOTHING: Shown = { customer: null, numbers: [], open: 0 };
+
+/** The account that a rule sets a payer's money aside to; null where there is none. */
+type AsideBy = (payerName: string | null) => string | null;
+
+async function asideBy(db: Db): Promise<AsideBy> {
+	const rules = (await readSetting(db, 'asideRules')) ?? {};
+	// Keys of names take a while to work out for thousands.
+	if (Object.keys(rules).length === 0) return () => null;
+	return (payerName) => (payerName && rules[nameKey(payerName)]?.account) || null;
+}
+
+function rowOf(row: Waiting, { answers, shown }: Pile, aside: AsideBy): PileRow {
+	const answer = answers.get(row.id)!;
+	const { customer, numbers, open } = shown.get(row.id) ?? NOTHING;
+	return {
+		...{
+			id: row.id,
+			version: row.version,
+			band: answer.band,
+			held: row.heldBecause,
+			numbers,
+			text: row.text
+		},
+		who: customer ?? (row.payerName || 'Unnamed payer'),
+		...{ amount: row.amount, currency: row.currency },
+		gap: numbers.length ? row.amount - open : 0,
+		otherAnswers: answer.otherAnswers,
+		cameBack: row.amount < 0 && saysReturned(row),
+		aside: aside(row.payerName)
+	};
+}
 
 /** Accounts where credit on account, or a credit note, could meet something that is owed. */
 async function creditsToPlace(db: Db): Promise<CreditRow[]> {

@@ -5,7 +5,7 @@ import { logFailure, logTrace } from '../../platform/log';
 import { APPLICATION } from '../../act/person';
 import { day } from '../../../core/day/day';
 import { lookInThread } from '../threads/look-in-thread';
-import { runWorker } from '../../platform/worker-pool';
+import { hasWorker, runWorker } from '../../platform/worker-pool';
 import { type AnsweredReceipts, newestAct, patched, PileMaker, type PilePatch } from './pile-maker';
 
 export interface Pile extends AnsweredReceipts {
@@ -22,7 +22,7 @@ export interface BooksPlace {
 /** So many milliseconds a page waits for the newest answers, where it can show those before. */
 const PATIENCE = 400;
 /** And so many where there are none yet: then it shows what waits, and the answers when they are there. */
-const FIRST_PATIENCE = 3_000;
+const FIRST_PATIENCE = 1_000;
 
 /** What the thread is asked: the pile as it is now, to one who knows it as of an act, or not at all. */
 export interface AskedPile {
@@ -35,17 +35,21 @@ interface Kept {
 	readonly maker: PileMaker;
 	/** The last that was made. */
 	pile: Pile | null;
-	/** What was read to be shown meanwhile, for which act. */
-	meanwhile: { readonly actId: number; readonly receipts: Promise<readonly Waiting[]> } | null;
-	making: { readonly actId: number; readonly pile: Promise<Pile> } | null;
+	/** What is shown meanwhile, for which act, with the answers of before. */
+	meanwhile: { readonly actId: number; readonly before: Pile | null; readonly pile: Promise<Pile> } | null;
+	making: { readonly actId: number; readonly began: number; readonly pile: Promise<Pile> } | null;
 }
 
 const kept = new WeakMap<Db, Kept>();
 const places = new WeakMap<Db, BooksPlace>();
 
-/** From now on the receipts of these books are answered in a thread of its own, where the application is built. */
+/**
+ * From now on the receipts of these books are answered in a thread of its own, where the application is built: those that wait at once,
+ * before somebody asks.
+ */
 export function answerInThread(db: Db, place: BooksPlace): void {
 	places.set(db, place);
+	if (hasWorker('answers-worker')) answeredPile(db, Infinity).catch(() => undefined);
 }
 
 /**
@@ -66,7 +70,9 @@ export async function answeredPile(db: Db, patience = PATIENCE): Promise<Pile> {
 		logFailure('answering the receipts that wait', error);
 		return null;
 	});
-	const bound = before ? patience : Math.max(patience, FIRST_PATIENCE);
+	// A page asks several times, one after another: it waits once.
+	const waited = performance.now() - (mine.making?.began ?? performance.now());
+	const bound = (before ? patience : Math.max(patience, FIRST_PATIENCE)) - waited;
 	const pile = bound <= 0 ? null : await within(made, bound);
 	return pile ?? asFarAsKnown(db, mine, actId);
 }
@@ -103,7 +109,7 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 			(place && runWorker<AskedPile, PilePatch>('answers-worker', { place, since }, { keeps: true })) ??
 			mine.maker.make(db, since);
 		const made = patch.then((one) => ({ ...patched(before, one), fresh: true }));
-		mine.making = { actId, pile: made };
+		mine.making = { actId, began: performance.now(), pile: made };
 		made.then(
 			(pile) => {
 				for (const { receiptId, trace } of pile.failures)
@@ -123,16 +129,19 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
  * What waits now, with the answers of before; what came since has none yet. It is read once for all who look meanwhile, and in a thread
  * where there is one: thousands of receipts take as long as several pages.
  */
-async function asFarAsKnown(db: Db, mine: Kept, actId: number): Promise<Pile> {
-	const before = mine.pile ?? NO_PILE;
-	if (mine.meanwhile?.actId !== actId) {
-		// Nobody in particular looks: what waits is the same for all, and on any day.
-		const viewer = { who: APPLICATION, today: day('2000-01-01') };
-		const read = places.has(db) ? lookInThread(db, 'waiting-receipts', null, viewer) : waitingReceipts(db);
-		mine.meanwhile = { actId, receipts: read };
-		read.catch(() => (mine.meanwhile = null));
-	}
-	const receipts = await mine.meanwhile.receipts;
+function asFarAsKnown(db: Db, mine: Kept, actId: number): Promise<Pile> {
+	const { pile: before, meanwhile } = mine;
+	if (meanwhile?.actId === actId && meanwhile.before === before) return meanwhile.pile;
+	// Nobody in particular looks: what waits is the same for all, and on any day.
+	const viewer = { who: APPLICATION, today: day('2000-01-01') };
+	const read = places.has(db) ? lookInThread(db, 'waiting-receipts', null, viewer) : waitingReceipts(db);
+	const pile = read.then((receipts) => withAnswersOf(before ?? NO_PILE, receipts));
+	mine.meanwhile = { actId, before, pile };
+	pile.catch(() => (mine.meanwhile = null));
+	return pile;
+}
+
+function withAnswersOf(before: Pile, receipts: readonly Waiting[]): Pile {
 	const answers = new Map(
 		receipts.map((row) => [row.id, before.answers.get(row.id) ?? notYet(row)] as const)
 	);

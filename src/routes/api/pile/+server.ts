@@ -1,0 +1,22 @@
+import { error, json } from '@sveltejs/kit';
+import { view } from '$lib/server/platform/http/view';
+import { lookAtPileGroup } from '$lib/server/receipts/queries/pile';
+import { PILE_GROUPS } from '$lib/server/services/answers/order-pile';
+import type { RequestHandler } from './$types';
+
+const MOST_ROWS = 2_000;
+
+/** Rows of a group of the pile, from one place on. */
+export const GET: RequestHandler = async ({ locals, url }) => {
+	const group = PILE_GROUPS.find((one) => one === url.searchParams.get('group'));
+	const from = countIn(url.searchParams.get('from'));
+	const most = countIn(url.searchParams.get('most'));
+	if (!group || from === null || most === null)
+		error(400, 'Say which group of the pile, from where, and how many.');
+	return json(await view(locals, lookAtPileGroup, { group, from, most: Math.min(most, MOST_ROWS) }));
+};
+
+/** A whole number from nought up that an address names. */
+function countIn(text: string | null): number | null {
+	return text && /^\d{1,9}$/.test(text) ? Number(text) : null;
+}
