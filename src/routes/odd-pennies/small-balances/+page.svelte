@@ -5,10 +5,14 @@
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
+	import More from '$lib/ui/More.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { overLimits } from '$lib/core/4-allocation/over-limits';
 	import { amount, count, list, money, overLimitSentence, shortDay } from '$lib/words';
 	let { data } = $props();
+	/** Of a long list only the first rows are drawn; more when their end comes into sight. All of them are meant. */
+	const ROWS_DRAWN = 150;
+	let drawn = $state(ROWS_DRAWN);
 	const today = $derived(data.today ?? '');
 	const { owner } = $derived(data);
 	/** Small balances are all chosen at first, an account's documents none: what was turned round by hand is remembered. */
@@ -101,7 +105,7 @@
 				></thead
 			>
 			<tbody>
-				{#each data.rows as row (row.itemId)}
+				{#each data.rows.slice(0, drawn) as row (row.itemId)}
 					<tr>
 						<td
 							><input
@@ -125,6 +129,14 @@
 				{/each}
 			</tbody>
 		</table>
+		{#if drawn < data.rows.length}
+			<p class="py-2 text-sm">
+				{#key drawn}<More
+						more={() => (drawn += ROWS_DRAWN)}
+						words="{count(data.rows.length - drawn, noun)} more"
+					/>{/key}
+			</p>
+		{/if}
 		{#if data.mayAct}
 			<footer class="double-top fixed inset-x-0 bottom-0 flex h-[54px] items-center gap-3 bg-raised px-5">
 				<button class="btn btn-main" disabled={form.busy || chosen.length === 0} onclick={writeOff}
