@@ -37,6 +37,12 @@ const CLAIMS = (['damaged', 'missing', 'late', 'returned', 'price', 'other'] as 
 	pattern: says((phrases) => phrases.claims[reason])
 }));
 
+/** All of them: put together here, they are beyond what lint reads, and a test looks at how long they may take. */
+export const PHRASE_PATTERNS: readonly RegExp[] = [
+	...[ON_ACCOUNT, UP_TO_DATE, NOT_WHOLE, PART, TAX],
+	...CLAIMS.map(({ pattern }) => pattern)
+];
+
 /** Reads what the words say; a phrase may stand anywhere in them. */
 export function remittancePhrases(text: string): RemittancePhrases {
 	const plain = withoutAccents(text.slice(0, MOST_TEXT)).replace(/\s+/g, ' ');

@@ -14,7 +14,8 @@ export interface NamedRange {
 	readonly ends: readonly OpenItem[];
 }
 
-const RANGE = new RegExp(
+/** Put together here, and so looked at by a test instead of lint. */
+export const RANGE = new RegExp(
 	String.raw`(?<![\w-])(?:[A-Z]{1,4}[-.]?)?(\d{4,})\s*(?:-|–|—|\.\.\.?|\b(?:to|till|until|thru|through|bis|tot)\b)\s*(?:[A-Z]{1,4}[-. ]?)?(\d{2,})(?![\w-])`,
 	'giu'
 );
