@@ -13,6 +13,8 @@ declare global {
 			halfway: Person | null;
 			/** That the firm demands a second factor of them, and they have none: they set one up before anything else. */
 			mustSetUp: boolean;
+			/** The form that was sent, where its files lie on disk until the request is answered. */
+			form?: FormData;
 			/** The session in which they ask. */
 			sessionId: string | null;
 		}

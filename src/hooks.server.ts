@@ -15,6 +15,7 @@ import { noteEvent } from '$lib/server/people/note-event';
 import { whoIsAsking } from '$lib/server/people/who-is-asking';
 import { leaveNothingUnread } from '$lib/server/platform/http/leave-nothing-unread';
 import { refusedBody } from '$lib/server/platform/http/body-limit';
+import { discardFiles } from '$lib/server/platform/http/read-multipart';
 import { oldAddress } from '$lib/server/platform/http/old-address';
 import { RequestRates } from '$lib/server/platform/http/request-rates';
 import { config } from '$lib/server/platform/config';
@@ -56,10 +57,12 @@ export const handle: Handle = async ({ event, resolve }) => {
 			took: Math.round(performance.now() - began),
 			person: event.locals.who?.id ?? null
 		});
-	const response = await answer(event, resolve).catch((thrown: unknown) => {
-		if (isRedirect(thrown)) log(thrown.status);
-		throw thrown;
-	});
+	const response = await answer(event, resolve)
+		.catch((thrown: unknown) => {
+			if (isRedirect(thrown)) log(thrown.status);
+			throw thrown;
+		})
+		.finally(() => event.locals.form && discardFiles(event.locals.form));
 	if (event.locals.who && (event.locals.refused || response.status === 403))
 		noteEvent(app.books, {
 			...{ kind: 'act-refused', personId: event.locals.who.id, origin: event.getClientAddress() },

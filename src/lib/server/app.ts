@@ -11,6 +11,7 @@ import { publicText } from './platform/anchors/anchor';
 import { readAnchors } from './platform/anchors/anchor-files';
 import { anchorKey, readAnchorKey } from './platform/anchors/anchor-key';
 import { keepAnchors, type Anchors } from './services/anchors/keep-anchors';
+import { emptyUploads } from './platform/files/uploads-folder';
 import { watchInbox, type Inbox } from './services/inbox';
 import { Attempts } from './people/attempts';
 import { nobodyYet } from './people/commands/people';
@@ -77,6 +78,7 @@ export async function bookDay(books: Books): Promise<Day> {
 export async function openApp(): Promise<App> {
 	const { dataDir, database, publicUrl, smtpUrl, anchorKey: givenKey } = config();
 	mkdirSync(dataDir, { recursive: true });
+	emptyUploads(dataDir);
 	const key = anchorKey(dataDir, givenKey);
 	const books = await openOwnBooks();
 	await followConventions(books);

@@ -7,6 +7,7 @@ import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
 import type { TableRow } from '../../core/model/table-row';
 import { parseTable } from '../../tables/parse-table';
+import { partsOfContent, readContent, type FileContent } from '../platform/files/file-content';
 import { decodeText } from '../platform/files/decode-text';
 import { readBankFile } from '../receipts/store/read-bank-file';
 import { runTrial, type TrialReceipt, type Trial } from './run-trial';
@@ -14,7 +15,7 @@ import { runTrial, type TrialReceipt, type Trial } from './run-trial';
 /** A file as it came. */
 export interface GivenFile {
 	readonly name: string;
-	readonly bytes: Uint8Array;
+	readonly content: FileContent;
 }
 
 export interface TrialFiles {
@@ -42,20 +43,20 @@ export async function tryFiles(files: TrialFiles): Promise<Result<Tried>> {
 		);
 		return null;
 	};
-	const table = <T>(
+	const table = async <T>(
 		file: GivenFile,
 		columns: readonly string[],
 		read: (rows: readonly TableRow[]) => Result<T>
-	): T | null => {
-		const rows = parseTable(decodeText(file.bytes), columns);
+	): Promise<T | null> => {
+		const rows = parseTable(decodeText(await readContent(file.content)), columns);
 		return named(rows.ok ? read(rows.value) : rows, file);
 	};
-	const customers = table(files.customers, CUSTOMER_COLUMNS, readCustomers);
-	const documents = table(files.invoices, DOCUMENT_COLUMNS, readDocuments);
-	const history = files.history ? table(files.history, HISTORY_COLUMNS, readHistory) : [];
+	const customers = await table(files.customers, CUSTOMER_COLUMNS, readCustomers);
+	const documents = await table(files.invoices, DOCUMENT_COLUMNS, readDocuments);
+	const history = files.history ? await table(files.history, HISTORY_COLUMNS, readHistory) : [];
 	const statements: ReadStatement[] = [];
 	for (const file of files.bank) {
-		const read = named(await readBankFile(file.name, [Buffer.from(file.bytes)]), file);
+		const read = named(await readBankFile(file.name, partsOfContent(file.content)), file);
 		if (read) append(statements, read.statements);
 	}
 	if (!customers || !documents || !history || problems.length > 0) return err(...problems.slice(0, 50));

@@ -2,6 +2,7 @@ import { err, ok } from '$lib/core/result';
 import { performInThread } from '$lib/server/services/threads/perform-in-thread';
 import { importedSentence, problemSentence } from '$lib/words';
 import { BANK_FILE_BYTES } from '$lib/server/receipts/store/read-bank-file';
+import { contentOf } from '$lib/server/platform/files/file-content';
 import { preview } from '$lib/server/platform/http/action';
 
 export const load = async () => ({});
@@ -25,8 +26,8 @@ export const actions = {
 			const ctx = await locals.app.context(locals.who!);
 			for (const file of files) {
 				const { name } = file;
-				const bytes = new Uint8Array(await file.arrayBuffer());
-				const result = await performInThread(locals.app.books, 'import-bank-file', { name, bytes }, ctx);
+				const content = await contentOf(file);
+				const result = await performInThread(locals.app.books, 'import-bank-file', { name, content }, ctx);
 				told.push(
 					result.ok
 						? {

@@ -1,6 +1,7 @@
 import { preview } from '$lib/server/platform/http/action';
 import { tryFiles, type GivenFile, type Tried, type TrialFiles } from '$lib/server/trial/try-files';
 import { runWorker } from '$lib/server/platform/worker-pool';
+import { contentOf } from '$lib/server/platform/files/file-content';
 import { err, ok, type Result } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 
@@ -28,7 +29,7 @@ export const actions = {
 			if (bytes > TRIAL_BYTES) return err({ code: 'file-too-large', bytes, most: TRIAL_BYTES });
 			const read = async (file: File): Promise<GivenFile> => ({
 				name: file.name,
-				bytes: new Uint8Array(await file.arrayBuffer())
+				content: await contentOf(file)
 			});
 			const [history] = given('history');
 			const files: TrialFiles = {

@@ -1,5 +1,9 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { z } from 'zod';
+import type { Problem } from '../../../core/problems';
+import { config } from '../config';
+import { uploadsFolder } from '../files/uploads-folder';
+import { DamagedForm, readMultipart } from './read-multipart';
 import type { ActKind } from '../../../core/model/act-facts';
 import { TWO_PERSON_ACTS } from '../../../core/model/approval';
 import { err, ok, type Result } from '../../../core/result';
@@ -121,7 +125,8 @@ export async function readFields(
 	}
 	const bytes = Number(request.headers.get('content-length') ?? 0);
 	if (bytes > most) return err({ code: 'file-too-large', bytes, most });
-	const form = await request.formData();
+	const form = await readForm(request, locals, most);
+	if (form === null) return err(DAMAGED);
 	const key = shaped(z.string().max(100).transform(cleanLine).optional(), form.get('key') || undefined);
 	if (!key.ok) return key;
 	const json = form.get('json');
@@ -133,11 +138,25 @@ export async function readFields(
 		);
 		return ok({ fields, form, key: key.value });
 	} catch {
-		return err({
-			code: 'field',
-			field: 'json',
-			message: 'The form arrived damaged. Load the page again; nothing was posted.'
-		});
+		return err(DAMAGED);
+	}
+}
+
+const DAMAGED: Problem = {
+	...{ code: 'field', field: 'json' },
+	message: 'The form arrived damaged. Load the page again; nothing was posted.'
+};
+
+/** A form as it comes in, its files on disk until the request is answered; null where it is damaged. */
+async function readForm(request: Request, locals: App.Locals, most: number): Promise<FormData | null> {
+	const type = request.headers.get('content-type') ?? '';
+	try {
+		if (!/^multipart\/form-data/i.test(type)) return await request.formData();
+		locals.form = await readMultipart(request, uploadsFolder(config().dataDir), most);
+		return locals.form;
+	} catch (error) {
+		if (error instanceof DamagedForm || error instanceof TypeError) return null;
+		throw error;
 	}
 }
 

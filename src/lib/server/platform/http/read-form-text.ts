@@ -1,6 +1,7 @@
 import { err, ok, type Result } from '../../../core/result';
 import { cleanLine, cleanText } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
+import { contentOf, readContent, type FileContent } from '../files/file-content';
 import { decodeText } from '../files/decode-text';
 
 /** Larger files are refused: 100,000 open documents are a tenth of it. */
@@ -12,21 +13,22 @@ export interface FormText {
 	readonly text: string;
 }
 
-/** What a form brings as it came: bytes that nobody has read yet, or what was pasted. It crosses threads. */
+/** What a form brings as it came: a file that nobody has read yet, or what was pasted. It crosses threads. */
 export interface FormSource {
 	readonly file: string | null;
-	readonly bytes: Uint8Array | string;
+	readonly content: FileContent | string;
 }
 
 /** Makes text of what came: by its encoding, and clean. */
-export function textOfSource({ file, bytes }: FormSource): FormText {
-	return { file, text: cleanText(typeof bytes === 'string' ? bytes : decodeText(bytes)) };
+export async function textOfSource({ file, content }: FormSource): Promise<FormText> {
+	const text = typeof content === 'string' ? content : decodeText(await readContent(content));
+	return { file, text: cleanText(text) };
 }
 
 /** The texts of the files in a form's field `file`, or of its field `pasted` where no file was chosen. */
 export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
 	const sources = await readFormSources(form);
-	return sources.ok ? ok(sources.value.map(textOfSource)) : sources;
+	return sources.ok ? ok(await Promise.all(sources.value.map(textOfSource))) : sources;
 }
 
 /** The same, unread: where reading takes long it is for another thread. */
@@ -35,10 +37,9 @@ export async function readFormSources(form: FormData): Promise<Result<FormSource
 	const bytes = files.reduce((sum, file) => sum + file.size, 0);
 	if (bytes > FORM_TEXT_BYTES) return err({ code: 'file-too-large', bytes, most: FORM_TEXT_BYTES });
 	const pasted = form.get('pasted');
-	if (files.length === 0) return ok([{ file: null, bytes: typeof pasted === 'string' ? pasted : '' }]);
+	if (files.length === 0) return ok([{ file: null, content: typeof pasted === 'string' ? pasted : '' }]);
 	const sources: FormSource[] = [];
-	for (const file of files)
-		sources.push({ file: fileName(file.name), bytes: new Uint8Array(await file.arrayBuffer()) });
+	for (const file of files) sources.push({ file: fileName(file.name), content: await contentOf(file) });
 	return ok(sources);
 }
 

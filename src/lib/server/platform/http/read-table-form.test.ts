@@ -12,14 +12,14 @@ it('a table of more rows than a stack holds is read', async () => {
 	const form = new FormData();
 	const rows = Array.from({ length: 130_000 }, (_, n) => `C${n},Kiln ${n},GBP`);
 	form.set('file', new File([`code,name,currency\n${rows.join('\n')}`], 'customers.csv'));
-	const read = readCustomerTables(await sourcesOf(form));
+	const read = await readCustomerTables(await sourcesOf(form));
 	expect(read.ok && [read.value.length, read.value.at(-1)!.code]).toEqual([130_000, 'C129999']);
 });
 
 it('what is wrong names the file as it is kept, cleaned and cut', async () => {
 	const form = new FormData();
 	form.set('file', new File(['number,kind\n1,invoice'], `a\u202E${'x'.repeat(300)}.csv`));
-	const read = readDocumentTables(await sourcesOf(form));
+	const read = await readDocumentTables(await sourcesOf(form));
 	const [problem] = read.ok ? [] : read.problems;
 	expect(problem).toMatchObject({ code: 'csv-column-missing', file: `a${'x'.repeat(195)} […]` });
 });

@@ -9,12 +9,12 @@ import { parseTable } from '../../../tables/parse-table';
 import { inFile, textOfSource, type FormSource, type FormText } from './read-form-text';
 
 /** Customers of tables: files, or rows pasted from a spreadsheet with their headings. */
-export function readCustomerTables(sources: readonly FormSource[]): Result<CustomerRow[]> {
+export function readCustomerTables(sources: readonly FormSource[]): Promise<Result<CustomerRow[]>> {
 	return together(sources, customersOf);
 }
 
 /** Documents of tables, or of XML files. */
-export function readDocumentTables(sources: readonly FormSource[]): Result<DocumentRow[]> {
+export function readDocumentTables(sources: readonly FormSource[]): Promise<Result<DocumentRow[]>> {
 	return together(sources, documentsOf);
 }
 
@@ -33,11 +33,14 @@ function documentsOf({ text, file }: FormText): Result<DocumentRow[]> {
 }
 
 /** The rows of all sources, or every problem of any. */
-function together<T>(sources: readonly FormSource[], read: (source: FormText) => Result<T[]>): Result<T[]> {
+async function together<T>(
+	sources: readonly FormSource[],
+	read: (source: FormText) => Result<T[]>
+): Promise<Result<T[]>> {
 	const rows: T[] = [];
 	const problems: Problem[] = [];
 	for (const source of sources) {
-		const result = inFile(read(textOfSource(source)), source.file);
+		const result = inFile(read(await textOfSource(source)), source.file);
 		if (result.ok) for (const row of result.value) rows.push(row);
 		else append(problems, result.problems);
 	}

@@ -10,6 +10,7 @@ import { bringInDocuments } from '../../documents/commands/bring-in-documents';
 import type { z } from 'zod';
 import { KnownPile } from '../../matching/store/known-pile';
 import type { Books } from '../../platform/db/open';
+import { partsOfContent, type FileContent } from '../../platform/files/file-content';
 import type { FormSource } from '../../platform/http/read-form-text';
 import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
 import { importBankFile } from '../../receipts/commands/import-bank-file';
@@ -18,7 +19,7 @@ import { readBankFile } from '../../receipts/store/read-bank-file';
 /** A file as it came. */
 export interface FileGiven {
 	readonly name: string;
-	readonly bytes: Uint8Array;
+	readonly content: FileContent;
 }
 
 const piles = new WeakMap<Books, KnownPile>();
@@ -37,22 +38,22 @@ function pileOf(books: Books): KnownPile {
 export const HEAVY_ACTS = {
 	'import-bank-file': {
 		role: 'clerk',
-		run: async (books: Books, { name, bytes }: FileGiven, call: CallContext) => {
-			const read = await readBankFile(cleanLine(name), [bytes]);
+		run: async (books: Books, { name, content }: FileGiven, call: CallContext) => {
+			const read = await readBankFile(cleanLine(name), partsOfContent(content));
 			return read.ok ? perform(books, importBankFile, read.value, call) : read;
 		}
 	},
 	'bring-in-documents': {
 		role: 'clerk',
 		run: async (books: Books, sources: readonly FormSource[], call: CallContext) => {
-			const rows = readDocumentTables(sources);
+			const rows = await readDocumentTables(sources);
 			return rows.ok ? perform(books, bringInDocuments, rows.value, call) : rows;
 		}
 	},
 	'bring-in-customers': {
 		role: 'clerk',
 		run: async (books: Books, sources: readonly FormSource[], call: CallContext) => {
-			const rows = readCustomerTables(sources);
+			const rows = await readCustomerTables(sources);
 			return rows.ok ? perform(books, bringInCustomers, rows.value, call) : rows;
 		}
 	},

@@ -37,11 +37,11 @@ export const HEAVY_LOOKS = {
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
 	'preview-documents': async (db: Db, sources: readonly FormSource[]) => {
-		const rows = readDocumentTables(sources);
+		const rows = await readDocumentTables(sources);
 		return rows.ok ? summed(await previewDocuments(db, rows.value)) : rows;
 	},
 	'preview-customers': async (db: Db, sources: readonly FormSource[]) => {
-		const rows = readCustomerTables(sources);
+		const rows = await readCustomerTables(sources);
 		return rows.ok ? summed(await previewCustomers(db, rows.value)) : rows;
 	}
 } as const satisfies Record<string, (db: Db, input: never, viewer: Viewer) => Promise<unknown>>;

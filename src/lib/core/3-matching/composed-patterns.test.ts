@@ -1,7 +1,7 @@
 import { analyse } from 'scslre';
 import { expect, it } from 'vitest';
-import { RANGE } from '../3-matching/named/ranges-in-words';
-import { PHRASE_PATTERNS } from './remittance-phrases';
+import { RANGE } from './named/ranges-in-words';
+import { PHRASE_PATTERNS } from '../text/remittance-phrases';
 
 // Lint sees to the patterns that stand in the code as they are; these are put together when it runs.
 it.each([...PHRASE_PATTERNS, RANGE].map((pattern) => [pattern.source.slice(0, 60), pattern] as const))(
