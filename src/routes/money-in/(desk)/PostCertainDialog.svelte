@@ -78,9 +78,15 @@
 <Dialog title="Post what is certain" wide bind:open>
 	<p class="says">
 		Each of these has a known payer, is explained to the penny, and has no other answer as good. Read them
-		through; each can be undone by itself, or all of them as one.
+		through; each can be undone by itself, or all of them together.
 	</p>
-	<div class="my-3 max-h-[52vh] overflow-auto">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex (a long list is scrolled by keyboard) -->
+	<div
+		class="my-3 max-h-[52vh] overflow-auto"
+		role="region"
+		aria-label="Receipts that are certain"
+		tabindex="0"
+	>
 		<table>
 			<thead><tr><th>Payer</th><th>Settles</th><th class="num">Amount</th></tr></thead>
 			<tbody>
