@@ -44,6 +44,6 @@ it('one goes through the whole pile, group by group, and back again', () =>
 
 it('what came is summed up by currency; what went out is not', () =>
 	expect(orderPile(pileOf(Array.from({ length: 10 }, () => 'none' as const))).sums).toEqual({
-		GBP: 8,
-		EUR: 4
+		GBP: 7,
+		EUR: 5
 	}));
