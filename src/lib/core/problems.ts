@@ -18,6 +18,7 @@ export type Problem =
 	| { readonly code: 'books-full' }
 	/** A sum or a day that follows from what was given is beyond what one may be. */
 	| { readonly code: 'out-of-bounds' }
+	| { readonly code: 'took-too-long'; readonly seconds: number }
 	/** Who did it does not confirm it. */
 	| { readonly code: 'second-person'; readonly who: string }
 	/** The firm takes bank files from the watched folder only. */

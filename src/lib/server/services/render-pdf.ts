@@ -6,13 +6,16 @@ import { runWorker } from '../platform/worker-pool';
 export type ToRender =
 	{ readonly what: 'letter'; readonly letter: Letter } | { readonly what: 'paper'; readonly paper: Paper };
 
+/** Milliseconds for one; several wait for each other. */
+const PDF_LIMIT = 300_000;
+
 /** What another thread is told, which knows nothing of the firm. */
 export type RenderTask = ToRender & { readonly conventions: Conventions };
 
 /** A letter or document as PDF, made in a worker thread of the built application; in place where there is no build. */
 export async function render(input: ToRender): Promise<Buffer> {
 	const task = { ...input, conventions: conventions() };
-	const made = runWorker<RenderTask, Uint8Array>('pdf-worker', task);
+	const made = runWorker<RenderTask, Uint8Array>('pdf-worker', task, { limit: PDF_LIMIT });
 	if (made) return Buffer.from(await made);
 	if (input.what === 'letter') return (await import('../letters/letter-pdf')).letterPdf(input.letter);
 	return (await import('../documents/paper-pdf')).paperPdf(input.paper);

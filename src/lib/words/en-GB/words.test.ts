@@ -112,6 +112,7 @@ const problems: Problem[] = [
 	{ code: 'letter-sent', customer: 'Hazel', who: 'Wren', at: '2026-10-30T10:00:00.000Z' },
 	{ code: 'books-full' },
 	{ code: 'out-of-bounds' },
+	{ code: 'took-too-long', seconds: 60 },
 	{ code: 'second-person', who: 'Wren' },
 	{ code: 'folder-only' },
 	{ code: 'last-supervisor' }

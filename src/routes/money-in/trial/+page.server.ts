@@ -8,6 +8,8 @@ import type { PageServerLoad } from './$types';
 /** So many receipts are shown; all of them are counted. */
 const SHOWN = 1_000;
 const TRIAL_BYTES = 100_000_000;
+/** Milliseconds: files of 100 MB take some minutes. */
+const TRIAL_LIMIT = 600_000;
 
 export const load: PageServerLoad = () => ({});
 
@@ -38,7 +40,9 @@ export const actions = {
 				bank: await Promise.all(bank.map(read)),
 				history: history ? await read(history) : null
 			};
-			const tried = await (runWorker<TrialFiles, Result<Tried>>('trial-worker', files) ?? tryFiles(files));
+			const tried = await (runWorker<TrialFiles, Result<Tried>>('trial-worker', files, {
+				limit: TRIAL_LIMIT
+			}) ?? tryFiles(files));
 			if (!tried.ok) return tried;
 			const { receipts, ...rest } = tried.value;
 			return ok({ ...rest, receipts: receipts.slice(0, SHOWN) });

@@ -126,9 +126,13 @@ function rowName(table: string): string {
 	return table.replaceAll('_', ' ');
 }
 
+/** Milliseconds: a million documents take some minutes. */
+const PROOF_LIMIT = 1_800_000;
+
 /** The proof for a page: reading everything takes seconds in large books, so it is made in a worker thread where there is one. */
 export const lookAtProof = defineLook(
 	'reader',
 	(db, asked: ProofAsked) =>
-		runWorker<ProofAsked, Proof>('proof-worker', asked) ?? proveBooks(db, asked.anchors)
+		runWorker<ProofAsked, Proof>('proof-worker', asked, { limit: PROOF_LIMIT }) ??
+		proveBooks(db, asked.anchors)
 );

@@ -14,7 +14,8 @@ const STATUS: Partial<Record<Problem['code'], number>> = {
 	'already-undone': 409,
 	'letter-changed': 409,
 	'letter-sent': 409,
-	'key-used': 409
+	'key-used': 409,
+	'took-too-long': 503
 };
 
 export function statusOf(problems: readonly Problem[]): number {

@@ -19,6 +19,8 @@ export interface BooksPlace {
 	readonly token?: string;
 }
 
+/** Answering takes seconds for the longest piles in the largest books; what takes longer is a fault, and pages go on without it. */
+const ANSWERS_LIMIT = 300_000;
 /** So many milliseconds a page waits for the newest answers, where it can show those before. */
 const PATIENCE = 400;
 /** And so many where there are none yet: then it shows what waits, and the answers when they are there. */
@@ -106,7 +108,12 @@ async function newestPile(db: Db, actId: number, mine: Kept): Promise<Pile> {
 		const before = mine.pile;
 		const since = before?.actId ?? null;
 		const patch =
-			(place && runWorker<AskedPile, PilePatch>('answers-worker', { place, since }, { keeps: true })) ??
+			(place &&
+				runWorker<AskedPile, PilePatch>(
+					'answers-worker',
+					{ place, since },
+					{ keeps: true, limit: ANSWERS_LIMIT }
+				)) ??
 			mine.maker.make(db, since);
 		const made = patch.then((one) => ({ ...patched(before, one), fresh: true }));
 		mine.making = { actId, began: performance.now(), pile: made };

@@ -19,6 +19,9 @@ export interface LookAsked {
 /** What it tells: problems cross threads as data. */
 export type LookTold = { readonly output: unknown } | { readonly problems: readonly Problem[] };
 
+/** Milliseconds that somebody waits for a page at the most. */
+const LOOK_LIMIT = 60_000;
+
 /** Looks in a thread of its own where the application is built, else in place. Throws DomainError as the look itself would. */
 export async function lookInThread<N extends HeavyLook>(
 	db: Db,
@@ -29,7 +32,11 @@ export async function lookInThread<N extends HeavyLook>(
 	const asked: LookAsked = {
 		...{ place: config().database, conventions: conventions(), name, input, viewer }
 	};
-	const told = runWorker<LookAsked, LookTold>('looks-worker', asked, { keeps: true, threads: 2 });
+	const told = runWorker<LookAsked, LookTold>('looks-worker', asked, {
+		keeps: true,
+		threads: 2,
+		limit: LOOK_LIMIT
+	});
 	if (!told) return runLook(db, name, input, viewer);
 	const answer = await told;
 	if ('problems' in answer) throw new DomainError(...answer.problems);

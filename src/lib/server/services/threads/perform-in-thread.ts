@@ -39,7 +39,8 @@ export async function performInThread<N extends HeavyAct>(
 			call: { who, today, key, sent }
 		}
 	};
-	const run = <T>(what: ActAsked) => runWorker<ActAsked, T>('acts-worker', what, { keeps: true })!;
+	const run = <T>(what: ActAsked) =>
+		runWorker<ActAsked, T>('acts-worker', what, { keeps: true, limit: null })!;
 	if ('prepare' in HEAVY_ACTS[name]) await run<void>({ ...asked, prepare: true });
 	return books.turn(() => run<HeavyDone<N>>(asked));
 }
