@@ -10,6 +10,7 @@ import { config } from '../src/lib/server/platform/config';
 import { document, item } from '../src/lib/server/platform/db/schema';
 import { readBankFile } from '../src/lib/server/receipts/store/read-bank-file';
 import { bookOf, must } from './books';
+import { clerks } from './clerks';
 import { writeStatement } from './write-statement';
 
 const PORT = 4372;
@@ -112,6 +113,7 @@ async function measure(say: (what: string, figure: string) => void, files: strin
 		],
 		['the page after that', get(clerk, '/money-in')]
 	];
+	await clerks({ base: BASE, cookie: clerk }, say);
 	for (const [what, ask] of worst) {
 		const from = performance.now();
 		const waits = await during(ask);

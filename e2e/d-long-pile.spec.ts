@@ -94,6 +94,26 @@ test('a long pile comes by pages, and one goes through it from any place', async
 	expect(heard).toEqual([]);
 });
 
+test('a click is never lost to a list that is loaded anew meanwhile', async ({ page }) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const asked = page.locator('[data-receipt]', { hasText: 'STRANGER' }).nth(40);
+	const id = await asked.getAttribute('data-receipt');
+	await page.route(`**/money-in/__data.json?receipt=${id}*`, async (route) => {
+		await new Promise((done) => setTimeout(done, 1_500));
+		await route.continue();
+	});
+	await asked.click();
+	await page
+		.getByText(/^\d+ receipts? more$/)
+		.last()
+		.scrollIntoViewIfNeeded();
+	await page.waitForURL(`**/money-in?receipt=${id}`);
+	await expect
+		.poll(() => page.locator('[data-receipt]', { hasText: 'STRANGER' }).count())
+		.toBeGreaterThan(100);
+});
+
 test('what is certain is posted in stages, can be stopped in between, and is undone as one', async ({
 	page
 }) => {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { invalidate } from '$app/navigation';
+	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
 	import type { sendAgain } from '$lib/server/letters/commands/send-again';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Table from '$lib/ui/Table.svelte';
@@ -13,7 +13,7 @@
 	// While letters are on their way the list is asked again; it stops by itself.
 	$effect(() => {
 		if (data.busy === 0) return;
-		const timer = setTimeout(() => invalidate('books:outbox'), 700);
+		const timer = setTimeout(() => refreshWhenStill('books:outbox'), 700);
 		return () => clearTimeout(timer);
 	});
 	const states = {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { goto, invalidate, invalidateAll, preloadData } from '$app/navigation';
+	import { goto, invalidateAll, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import AdviceDialog from './AdviceDialog.svelte';
@@ -19,6 +19,7 @@
 	import BankMatchNote from './BankMatchNote.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { Done } from './done';
+	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
 	import { FIRST_ROWS, wantRows } from './pile-rows';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
@@ -46,7 +47,7 @@
 	$effect(() => {
 		if (data.fresh) return;
 		const timer = setInterval(() => {
-			if (!isTyping(document.activeElement as HTMLElement)) void invalidate('books:pile');
+			if (!isTyping(document.activeElement as HTMLElement)) void refreshWhenStill('books:pile');
 		}, 700);
 		return () => clearInterval(timer);
 	});
@@ -59,7 +60,7 @@
 	/** The receipt on the desk is drawn in the list, however far down it stands. */
 	$effect(() => {
 		if (data.place && wantRows(data.place.group, data.place.at + FIRST_ROWS / 2))
-			void invalidate('books:pile-rows');
+			void refreshWhenStill('books:pile-rows');
 	});
 	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	/** The last act done here that can be undone: U undoes it. */
@@ -74,7 +75,8 @@
 	/** The next receipt is fetched while this one is looked at, so that going on answers at once. */
 	$effect(() => {
 		const next = `/money-in?receipt=${nextId}`;
-		const soon = nextId === null ? undefined : setTimeout(() => void preloadData(next), 120);
+		const soon =
+			nextId === null ? undefined : setTimeout(() => void preloadData(next).catch(() => undefined), 120);
 		return () => clearTimeout(soon);
 	});
 
@@ -229,7 +231,7 @@
 		{/if}
 		<PileList
 			groups={data.groups}
-			more={(group, rows) => wantRows(group, rows) && void invalidate('books:pile-rows')}
+			more={(group, rows) => wantRows(group, rows) && void refreshWhenStill('books:pile-rows')}
 			credits={data.credits}
 			account={data.desk && !data.desk.receipt ? (data.desk.customer?.id ?? null) : null}
 			selected={data.desk?.receipt?.id ?? null}
