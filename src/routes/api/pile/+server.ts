@@ -1,10 +1,10 @@
 import { error, json } from '@sveltejs/kit';
+import { countIn } from '$lib/server/platform/http/row-number';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtPileGroup } from '$lib/server/receipts/queries/pile';
 import { PILE_GROUPS } from '$lib/server/services/answers/order-pile';
+import { MOST_ROWS } from '$lib/trade/pile-rows';
 import type { RequestHandler } from './$types';
-
-const MOST_ROWS = 2_000;
 
 /** Rows of a group of the pile, from one place on. */
 export const GET: RequestHandler = async ({ locals, url }) => {
@@ -15,8 +15,3 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 		error(400, 'Say which group of the pile, from where, and how many.');
 	return json(await view(locals, lookAtPileGroup, { group, from, most: Math.min(most, MOST_ROWS) }));
 };
-
-/** A whole number from nought up that an address names. */
-function countIn(text: string | null): number | null {
-	return text && /^\d{1,9}$/.test(text) ? Number(text) : null;
-}

@@ -1,4 +1,4 @@
-import { withMoreRows } from './pile-rows';
+import { withMoreRows } from '$lib/trade/pile-rows';
 import type { LayoutLoad } from './$types';
 
 /** The pile with as many rows of each group as were drawn here before. */

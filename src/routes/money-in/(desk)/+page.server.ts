@@ -22,8 +22,7 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	const asked = rowNumber(url.searchParams.get('receipt'));
 	// An account whose credits are allocated, without new money.
 	const credits = rowNumber(url.searchParams.get('credits'));
-	const start = credits || asked ? null : (await view(locals, lookAtPlace, null)).first;
-	const receiptId = credits ? null : (asked ?? start);
+	const { receiptId, ...where } = await view(locals, lookAtPlace, credits ? null : (asked ?? 'first'));
 	const customerId = credits ?? rowNumber(url.searchParams.get('customer'));
 	const also = rowNumbers(url.searchParams.get('accounts'));
 	// These items are allocated instead of what was proposed.
@@ -31,19 +30,13 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	const desk = receiptId || credits ? await view(locals, lookAtDesk, { receiptId, customerId, also }) : null;
 	return {
 		desk,
-		...(await placeIn(locals, receiptId)),
+		...where,
 		lay,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
 		gone: asked !== null && desk === null ? await view(locals, whereReceiptIs, asked) : null,
 		mayAct: mayAct(locals)
 	};
 };
-
-/** Where a receipt stands in the pile, and which are beside it. */
-async function placeIn(locals: App.Locals, receiptId: number | null) {
-	const { place, beside } = await view(locals, lookAtPlace, receiptId);
-	return { place, beside };
-}
 
 export const actions = {
 	post: action(allocateReceipt),

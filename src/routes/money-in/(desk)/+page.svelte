@@ -1,13 +1,14 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
 	import { goto, invalidateAll, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import AdviceDialog from './AdviceDialog.svelte';
 	import SetAsideDialog from './SetAsideDialog.svelte';
-	import BringIn from './BringIn.svelte';
+	import DeskBar from './DeskBar.svelte';
+	import PileHead from './PileHead.svelte';
 	import PostCertainDialog from './PostCertainDialog.svelte';
 	import DeskView from '$lib/trade/allocating/DeskView.svelte';
+	import GoneNote from './GoneNote.svelte';
 	import HoldDialog from './HoldDialog.svelte';
 	import KeysDialog from '$lib/ui/KeysDialog.svelte';
 	import { isTyping, mayPress, pressKey, type KeyBinding } from '$lib/ui/keys';
@@ -20,13 +21,13 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { Done } from './done';
 	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
-	import { FIRST_ROWS, wantRows } from './pile-rows';
+	import { FIRST_ROWS, wantRows } from '$lib/trade/pile-rows';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { Day } from '$lib/core/day/day';
-	import { count, money } from '$lib/words';
+	import { money } from '$lib/words';
 
 	let { data } = $props();
 	/** Rises with each act: what was typed for the one before is gone. */
@@ -52,11 +53,6 @@
 		return () => clearInterval(timer);
 	});
 	const certain = $derived(data.groups.find((group) => group.name === 'certain')!);
-	const sums = $derived(
-		Object.entries(data.sums)
-			.map(([currency, sum]) => money(sum, currency))
-			.join(' and ')
-	);
 	/** The receipt on the desk is drawn in the list, however far down it stands. */
 	$effect(() => {
 		if (data.place && wantRows(data.place.group, data.place.at + FIRST_ROWS / 2))
@@ -208,27 +204,15 @@
 
 <div class="grid h-[calc(100vh-48px)] grid-cols-[236px_1fr] xl:grid-cols-[286px_1fr] grid-rows-[1fr_auto]">
 	<section class="overflow-y-auto border-r border-rule" aria-label="The pile">
-		<div class="px-5 pt-4">
-			<h1 class="text-xl">
-				{data.count ? `${count(data.count, 'entry', 'entries')}, ${sums || 'money out'}` : 'All is allocated'}
-			</h1>
-			<p class="text-sm text-soft">
-				{data.count ? 'need a home.' : 'Nothing waits.'}
-				{data.doneOfNewest} of the newest file are done.
-			</p>
-			<BringIn mayAct={data.mayAct} />
-			<p class="mt-1 text-sm">
-				<a href="/money-in/manual-receipts">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
-				<a href="/money-in/refunds">Refunds</a> · <a href="/money-in/returned">Returned</a>
-			</p>
-		</div>
-		{#if data.inApproval}
-			<p class="px-5 pt-2 text-sm">
-				<a class="text-copper" href="/books/approvals"
-					>{count(data.inApproval, 'receipt waits', 'receipts wait')} for a supervisor</a
-				>
-			</p>
-		{/if}
+		<PileHead
+			{...{
+				count: data.count,
+				sums: data.sums,
+				doneOfNewest: data.doneOfNewest,
+				inApproval: data.inApproval
+			}}
+			mayAct={data.mayAct}
+		/>
 		<PileList
 			groups={data.groups}
 			more={(group, rows) => wantRows(group, rows) && void refreshWhenStill('books:pile-rows')}
@@ -240,21 +224,7 @@
 	</section>
 
 	<section class="overflow-y-auto" aria-label="The desk">
-		{#if data.gone}
-			<div class="p-7">
-				<p class="note">
-					{#if data.gone === 'in_approval'}
-						This receipt waits for a supervisor, with what was allocated on it.
-						<a class="underline" href="/books/approvals">See what was asked</a>
-					{:else}
-						This receipt is not in the pile any more: somebody has dealt with it. <a
-							class="underline"
-							href="/money-in">Go on with the pile</a
-						>
-					{/if}
-				</p>
-			</div>
-		{/if}
+		{#if data.gone}<GoneNote gone={data.gone} />{/if}
 		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
 		{#if allocating && data.desk}
 			{#key data.desk}
@@ -298,55 +268,7 @@
 		{/if}
 	</section>
 
-	<footer class="double-top col-span-2 flex h-[54px] items-center gap-2 bg-raised px-5 xl:gap-3">
-		<form
-			bind:this={postForm}
-			method="POST"
-			action="?/post"
-			use:enhance={(turn) => post.submit(() => allocating?.order ?? null)(turn)}
-		>
-			<button class="btn btn-main" disabled={!allocating?.outcome.ok || post.busy || !data.mayAct}>
-				{allocating?.outcome.asks ? 'Ask for' : 'Post'}
-				{allocating ? money(allocating.desk.receipt?.amount ?? allocating.placed, allocating.currency) : ''}
-				<span class="key">Enter</span>
-			</button>
-		</form>
-		<button class="btn" disabled={!allocating?.desk.receipt || !data.mayAct} onclick={() => (dialog = 'hold')}
-			>Hold <span class="key max-xl:hidden">H</span></button
-		>
-		<button
-			class="btn"
-			disabled={!allocating?.desk.customer || !data.mayAct}
-			onclick={() => allocating?.clear()}>On account <span class="key max-xl:hidden">O</span></button
-		>
-		<button
-			class="btn"
-			disabled={!allocating?.desk.customer || !data.mayAct}
-			onclick={() => allocating?.fillOldest()}>Oldest first <span class="key max-xl:hidden">F</span></button
-		>
-		<button
-			class="btn"
-			disabled={!allocating?.desk.customer || !data.mayAct}
-			onclick={() => (dialog = 'advice')}>Advice <span class="key max-xl:hidden">A</span></button
-		>
-		<button
-			class="btn"
-			disabled={!allocating?.desk.receipt || !data.mayAct}
-			onclick={() => (dialog = 'aside')}>Not customer money <span class="key max-xl:hidden">N</span></button
-		>
-		<p
-			aria-live="polite"
-			class={[
-				'ml-auto line-clamp-2 text-right text-sm',
-				allocating && !allocating.outcome.ok ? 'text-copper' : 'text-soft'
-			]}
-		>
-			{data.mayAct ? (allocating?.outcome.text ?? '') : 'You may look; allocating takes a clerk.'}
-		</p>
-		<button class="btn" aria-label="Keys of this screen" onclick={() => (dialog = 'keys')}
-			><span class="key">?</span></button
-		>
-	</footer>
+	<DeskBar bind:postForm {allocating} {post} mayAct={data.mayAct} ask={(what) => (dialog = what)} />
 </div>
 
 <PostCertainDialog

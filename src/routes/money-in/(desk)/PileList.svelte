@@ -1,10 +1,11 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import type { Snippet } from 'svelte';
 	import Coin from '$lib/ui/Coin.svelte';
 	import More from '$lib/ui/More.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import type { CreditRow, PileGroupRows, PileRow } from '$lib/server/receipts/queries/pile';
-	import { FIRST_ROWS, MOST_ROWS } from './pile-rows';
+	import { FIRST_ROWS, MOST_ROWS } from '$lib/trade/pile-rows';
 	import { amount, count, money, list } from '$lib/words';
 
 	/** The receipts that wait, grouped by how sure the answer is. */
@@ -83,22 +84,28 @@
 	</a>
 {/snippet}
 
+<!-- Each stays in sight until the next one comes. -->
+{#snippet heading(says: string, filled: 0 | 1 | 2 | 3 | null, beside: Snippet)}
+	<h3
+		class="sticky top-0 z-10 flex items-center gap-2 bg-paper px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft"
+	>
+		{#if filled !== null}<Pips {filled} />{/if}
+		{says} <span class="ml-auto">{@render beside()}</span>
+	</h3>
+{/snippet}
+
 <nav aria-label="Receipts to allocate" class="pb-4">
 	{#each groups as { name, count: all, rows } (name)}
 		{@const { says, filled } = NAMES[name]}
 		{#if all}
-			<h3
-				class="sticky top-0 z-10 flex items-center gap-2 bg-paper px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft"
-			>
-				{#if filled !== null}<Pips {filled} />{/if}
-				{says}
+			{#snippet beside()}
 				{#if name === 'certain'}
-					<button
-						class="ml-auto cursor-pointer font-semibold text-copper hover:underline"
-						onclick={readThrough}>{all} · read and post</button
+					<button class="cursor-pointer font-semibold text-copper hover:underline" onclick={readThrough}
+						>{all} · read and post</button
 					>
-				{:else}<span class="ml-auto">{all}</span>{/if}
-			</h3>
+				{:else}{all}{/if}
+			{/snippet}
+			{@render heading(says, filled, beside)}
 			{#each rows as row (row.id)}{@render entry(row)}{/each}
 			{#if rows.length < all}
 				<p class="px-5 py-2 text-sm">
@@ -114,9 +121,8 @@
 		{/if}
 	{/each}
 	{#if credits.length}
-		<h3 class="px-5 pt-3 pb-1 font-sans text-sm font-semibold text-soft">
-			Credit that could be allocated <span class="float-right">{credits.length}</span>
-		</h3>
+		{#snippet number()}{credits.length}{/snippet}
+		{@render heading('Credit that could be allocated', null, number)}
 		{#each credits as row (`${row.customerId} ${row.currency}`)}
 			<a
 				href="/money-in?credits={row.customerId}"

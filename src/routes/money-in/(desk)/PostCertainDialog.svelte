@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import type { postCertain } from '$lib/server/allocation/commands/post-certain';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
@@ -8,7 +7,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { untrack } from 'svelte';
 	import type { Done } from './done';
-	import { MOST_ROWS, rowsOf } from './pile-rows';
+	import { MOST_ROWS, rowsOf } from '$lib/trade/pile-rows';
 
 	/** What is certain, to be read through and posted together. */
 	let {
@@ -25,6 +24,7 @@
 	/** All of the group, as it is when the dialog is opened: the page has the first rows only. */
 	let rows = $state.raw<readonly PileRow[]>([]);
 	let reading = $state(false);
+	let stopping = $state(false);
 	async function readAll() {
 		rows = group.rows;
 		if (rows.length >= group.count) return;
@@ -38,7 +38,13 @@
 		}
 	}
 	$effect(() => {
-		if (open) untrack(() => void readAll());
+		if (open)
+			untrack(() => {
+				form.say();
+				void readAll();
+			});
+		// Nothing is posted that nobody sees.
+		else stopping = true;
 	});
 
 	/** So many are sent together: others are let in between, and one sees how far it is. */
@@ -46,7 +52,6 @@
 	const form = new ActForm<typeof postCertain>('?/certain', { refresh: false });
 	/** How many were sent, of how many, while they are being posted. */
 	let going = $state<{ readonly sent: number; readonly of: number } | null>(null);
-	let stopping = $state(false);
 
 	async function post() {
 		const all = rows.map(({ id, version }) => ({ id, version }));
@@ -63,15 +68,13 @@
 			sent = Math.min(sent + TOGETHER, all.length);
 		}
 		going = null;
-		const failed = form.problems.length > 0;
-		if (failed && posted > 0) {
-			await invalidateAll();
-			await readAll();
-		}
-		if (failed) return;
-		const stopped = sent < all.length ? ` ${count(all.length - sent, 'receipt')} left as you stopped.` : '';
-		const rest = left ? ` ${count(left, 'receipt')} changed meanwhile or takes a supervisor.` : '';
-		await done(`Posted ${count(posted, 'receipt')}.${rest}${stopped}`, { undo: acts.length ? acts : null });
+		// Nothing was done: what stood in the way stands in the dialog.
+		if (posted === 0 && form.problems.length > 0) return;
+		const said = [`Posted ${count(posted, 'receipt')}.`];
+		if (left) said.push(`${count(left, 'receipt')} changed meanwhile or takes a supervisor.`);
+		if (form.problems.length > 0) said.push(`Then it went no further: ${form.problems.join(' ')}`);
+		else if (sent < all.length) said.push(`${count(all.length - sent, 'receipt')} left as you stopped.`);
+		await done(said.join(' '), { undo: acts.length ? acts : null });
 	}
 </script>
 
@@ -111,8 +114,11 @@
 	{/if}
 	<Problems problems={form.problems} />
 	<div class="flex items-center gap-4">
-		<button class="btn btn-main" disabled={going !== null || reading || rows.length === 0} onclick={post}
-			>Post these {going?.of ?? rows.length}</button
+		<button
+			class="btn btn-main"
+			data-first
+			disabled={going !== null || reading || rows.length === 0}
+			onclick={post}>Post these {going?.of ?? rows.length}</button
 		>
 		{#if going && going.of > TOGETHER}
 			<progress class="w-48" value={going.sent} max={going.of} aria-label="Receipts sent"></progress>

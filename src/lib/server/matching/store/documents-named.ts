@@ -14,6 +14,12 @@ export interface NamedDocument {
 	readonly purchaseOrderKey: string | null;
 }
 
+/** What words may name a document by, each once. */
+export function marksOfDocument(one: NamedDocument): string[] {
+	const keys = [one.numberKey, one.paymentReferenceKey, one.purchaseOrderKey];
+	return [...new Set(keys.flatMap((key) => key || []))];
+}
+
 const COLUMNS = {
 	...{ id: document.id, number: document.number, customerId: document.customerId },
 	...{ numberKey: document.numberKey, paymentReferenceKey: document.paymentReferenceKey },

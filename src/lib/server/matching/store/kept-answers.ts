@@ -8,6 +8,7 @@ import {
 	tariffPayer
 } from '../../../core/3-matching';
 import type { KnownAccount } from './known-accounts';
+import { payerMark } from './payer-lessons';
 import { KnownPile, type KnownReceipt } from './known-pile';
 
 /** What is shown of an answer beside it. */
@@ -116,7 +117,9 @@ function booksOf(
 	const sums = [...new Set(receipts.map((one) => amountKey(one.amount, one.currency)))];
 	const payers = [...new Set(receipts.map((one) => tariffPayer(one) ?? ''))];
 	const lessons = new Map(
-		receipts.flatMap((one) => one.lessons).map((one) => [`${one.trait} ${one.key} ${one.customerId}`, one])
+		receipts
+			.flatMap((one) => one.lessons)
+			.map((one) => [`${payerMark(one.trait, one.key)} ${one.customerId}`, one])
 	);
 	return {
 		...{ names: firm.names, patterns: firm.patterns, baseCurrency: firm.baseCurrency },

@@ -16,13 +16,13 @@ import { groupBy } from '../../../core/group-by';
 import { minor } from '../../../core/money/minor';
 import { allocatedBefore } from '../../allocation/store/allocated-before';
 import { readSetting } from '../../firm/store/settings';
-import { documentsNamed, type NamedDocument } from './documents-named';
+import { documentsNamed, marksOfDocument, type NamedDocument } from './documents-named';
 import { type KnownAccount, knownAccounts } from './known-accounts';
 import { namesIndex } from './names-index';
 import { numberSeries } from './number-series';
 import { pastFees } from './past-fees';
 import { ownersOfAccounts } from './owners-of-accounts';
-import { payerKeys, payerLessonsFor } from './payer-lessons';
+import { payerLessonsFor, payerMark, payerMarks } from './payer-lessons';
 import { changesSince, newestSeal } from '../../platform/db/seal/changes-since';
 import type { Reader } from '../../platform/db/open';
 import { keptAdvices } from '../../receipts/store/kept-advices';
@@ -36,7 +36,7 @@ export interface KnownReceipt extends ReceiptFacts {
 	readonly row: Waiting;
 	readonly asked: BooksAsked;
 	/** What its payer may be known by. */
-	readonly keys: ReadonlySet<string>;
+	readonly marks: readonly string[];
 	readonly named: readonly NamedDocument[];
 	readonly lessons: readonly PayerLesson[];
 	readonly before: readonly AllocatedBefore[];
@@ -138,7 +138,7 @@ export class KnownPile {
 		for (const one of this.#receipts.values())
 			if (
 				touched.amounts.has(amountKey(one.amount, one.currency)) ||
-				some(one.keys, touched.payerKeys) ||
+				some(one.marks, touched.payers) ||
 				some(touched.references, one.asked.references) ||
 				(this.#firm !== before && hangsOnLists(one, before, this.#firm))
 			)
@@ -155,21 +155,21 @@ export class KnownPile {
 		}));
 		const asked = facts.map(({ row, facts }) => ({
 			...{ row, facts, asked: this.#receipts.get(row.id)?.asked ?? booksAsked(facts, frames, names) },
-			keys: keysOf(row)
+			marks: payerMarks(row)
 		}));
 		const owners = await ownersOfAccounts(
 			db,
 			rows.flatMap((row) => row.payerAccount ?? [])
 		);
-		const lessons = groupBy(await payerLessonsFor(db, rows), ({ trait, key }) => `${trait} ${key}`);
+		const lessons = groupBy(await payerLessonsFor(db, rows), ({ trait, key }) => payerMark(trait, key));
 		const named = byKeys(
 			await documentsNamed(db, new Set(asked.flatMap((one) => [...one.asked.references])))
 		);
-		const found = asked.map(({ row, facts, asked, keys }) => {
-			const taught = [...keys].flatMap((key) => lessons.get(key) ?? []);
+		const found = asked.map(({ row, facts, asked, marks }) => {
+			const taught = marks.flatMap((mark) => lessons.get(mark) ?? []);
 			const documents = [...asked.references].flatMap((key) => named.get(key) ?? []);
 			return {
-				...{ row, facts, asked, keys, lessons: taught, named: [...new Set(documents)] },
+				...{ row, facts, asked, marks, lessons: taught, named: [...new Set(documents)] },
 				customerIds: new Set([
 					...asked.customerIds,
 					...((row.payerAccount && owners.get(row.payerAccount)) || []),
@@ -183,9 +183,9 @@ export class KnownPile {
 			db,
 			found.map(({ facts, customerIds }) => ({ receipt: facts, customerIds }))
 		);
-		for (const { row, facts, asked, keys, lessons, named, customerIds } of found)
+		for (const { row, facts, asked, marks, lessons, named, customerIds } of found)
 			this.#receipts.set(row.id, {
-				...{ ...facts, row, asked, keys, lessons, named, customerIds },
+				...{ ...facts, row, asked, marks, lessons, named, customerIds },
 				before: before.get(row.id) ?? []
 			});
 		if (rows.length > 0)
@@ -214,10 +214,6 @@ export function inPileOrder(
 	return a.booked < b.booked ? -1 : a.booked > b.booked ? 1 : a.id - b.id;
 }
 
-function keysOf(row: Waiting): Set<string> {
-	return new Set(Object.entries(payerKeys(row)).flatMap(([trait, key]) => (key ? [`${trait} ${key}`] : [])));
-}
-
 function some<T>(values: Iterable<T>, among: ReadonlySet<T>): boolean {
 	for (const value of values) if (among.has(value)) return true;
 	return false;
@@ -226,8 +222,7 @@ function some<T>(values: Iterable<T>, among: ReadonlySet<T>): boolean {
 function byKeys(documents: readonly NamedDocument[]): Map<string, NamedDocument[]> {
 	const found = new Map<string, NamedDocument[]>();
 	for (const one of documents)
-		for (const key of new Set([one.numberKey, one.paymentReferenceKey, one.purchaseOrderKey])) {
-			if (!key) continue;
+		for (const key of marksOfDocument(one)) {
 			const list = found.get(key);
 			if (list) list.push(one);
 			else found.set(key, [one]);

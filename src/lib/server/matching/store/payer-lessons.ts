@@ -7,7 +7,7 @@ import type { Reader, Tx } from '../../platform/db/open';
 import { payerLesson } from '../../platform/db/schema';
 
 /** What of a receipt payers are known by. */
-export interface Traits {
+interface Traits {
 	readonly payerName: string | null;
 	readonly payerAccount: string | null;
 	readonly text: string;
@@ -16,12 +16,23 @@ export interface Traits {
 const TRAITS = ['account', 'name', 'words'] as const satisfies readonly PayerTrait[];
 
 /** What a payer may be known by, as it is compared; null where a receipt does not have it. */
-export function payerKeys({ payerName, payerAccount, text }: Traits): Record<PayerTrait, string | null> {
+function payerKeys({ payerName, payerAccount, text }: Traits): Record<PayerTrait, string | null> {
 	return {
 		account: payerAccount || null,
 		name: (payerName && nameKey(payerName)) || null,
 		words: wordsKey(text)
 	};
+}
+
+/** The same as texts to be looked for, each with its trait: `account ACC1`. */
+export function payerMarks(traits: Traits): string[] {
+	return Object.entries(payerKeys(traits)).flatMap(([trait, key]) =>
+		key ? [payerMark(trait as PayerTrait, key)] : []
+	);
+}
+
+export function payerMark(trait: PayerTrait, key: string): string {
+	return `${trait} ${key}`;
 }
 
 /** Keeps what an allocation teaches about who pays for its customer, where it teaches anything. */

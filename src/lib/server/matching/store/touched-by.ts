@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
-import { amountKey } from '../../../core/3-matching';
-import { documentsOf } from './documents-named';
-import { payerKeys } from './payer-lessons';
+import { amountKey, type PayerTrait } from '../../../core/3-matching';
+import { documentsOf, marksOfDocument } from './documents-named';
+import { payerMark, payerMarks } from './payer-lessons';
 import type { Reader } from '../../platform/db/open';
 import type { Changes } from '../../platform/db/seal/changes-since';
 
@@ -12,7 +12,7 @@ export interface Touched {
 	/** Customers who owe something else, or pay in other ways, than before. */
 	readonly customers: ReadonlySet<number>;
 	/** What payers are known by (trait and key) that may teach something else. */
-	readonly payerKeys: ReadonlySet<string>;
+	readonly payers: ReadonlySet<string>;
 	/** By what words name documents that came, or whose items are open or settled otherwise. */
 	readonly references: ReadonlySet<string>;
 	/** Sums that were allocated, or are no longer (`amountKey`). */
@@ -34,8 +34,8 @@ export async function touchedBy(db: Reader, changes: Changes): Promise<Touched> 
 	const lessons = await db.all<{ customerId: number }>(sql`
 		select customer_id as customerId from forgotten_lesson
 		where act_id in (select value from json_each(${JSON.stringify(keys('forgotten_lesson'))}))`);
-	const forgotten = await db.all<{ key: string }>(sql`
-		select trait || ' ' || key as key from forgotten_payer
+	const forgotten = await db.all<{ trait: PayerTrait; key: string }>(sql`
+		select trait, key from forgotten_payer
 		where act_id in (select value from json_each(${JSON.stringify(keys('forgotten_payer'))}))`);
 	return {
 		receipts: new Set(receiptIds),
@@ -44,17 +44,11 @@ export async function touchedBy(db: Reader, changes: Changes): Promise<Touched> 
 			...documents.map((one) => one.customerId),
 			...lessons.map((one) => one.customerId)
 		]),
-		payerKeys: new Set([
-			...receipts.flatMap((one) =>
-				Object.entries(payerKeys(one)).flatMap(([trait, key]) => (key ? [`${trait} ${key}`] : []))
-			),
-			...forgotten.map((one) => one.key)
+		payers: new Set([
+			...receipts.flatMap(payerMarks),
+			...forgotten.map((one) => payerMark(one.trait, one.key))
 		]),
-		references: new Set(
-			documents.flatMap((one) =>
-				[one.numberKey, one.paymentReferenceKey, one.purchaseOrderKey].flatMap((key) => key ?? [])
-			)
-		),
+		references: new Set(documents.flatMap(marksOfDocument)),
 		amounts: new Set(receipts.map((one) => amountKey(one.amount, one.currency))),
 		byHand: receipts.some((one) => one.byHand === 1),
 		fees: receipts.some((one) => one.keeps === 1)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { rowNumber, rowNumbers } from './row-number';
+import { countIn, rowNumber, rowNumbers } from './row-number';
 
 describe('the number of a row', () => {
 	it.each<readonly [string, number | null]>([
@@ -10,6 +10,10 @@ describe('the number of a row', () => {
 		)
 	])('“%s”', (text, want) => expect(rowNumber(text)).toBe(want));
 	it('where none is named', () => expect([rowNumber(null), rowNumber(undefined)]).toEqual([null, null]));
+	it('a count may be nought, and is bounded', () =>
+		expect(['0', '100', '999999999', '9999999999', '-1', '1.5', '', null].map(countIn)).toEqual([
+			...[0, 100, 999_999_999, null, null, null, null, null]
+		]));
 	it('of several, and never too many', () => {
 		expect(rowNumbers('1,x,,3')).toEqual([1, 3]);
 		expect(rowNumbers(null)).toEqual([]);

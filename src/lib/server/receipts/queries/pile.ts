@@ -4,7 +4,13 @@ import { nameKey } from '../../../core/text/name-key';
 import type { Db } from '../../platform/db/open';
 import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../../platform/db/schema';
 import { answeredPile, type Pile } from '../../services/answers/answers';
-import { orderPile, besideInPile, PILE_GROUPS, type PileGroup } from '../../services/answers/order-pile';
+import {
+	orderPile,
+	besideInPile,
+	PILE_GROUPS,
+	type OrderedPile,
+	type PileGroup
+} from '../../services/answers/order-pile';
 import type { Waiting } from '../store/waiting-receipts';
 import type { Shown } from '../../matching/store/kept-answers';
 import { readSetting } from '../../firm/store/settings';
@@ -87,18 +93,25 @@ export const lookAtPileGroup = defineLook(
 	}
 );
 
-/** Where a receipt stands in the pile, with those beside it; and the receipt to begin with: the first that is not certain. */
-export const lookAtPlace = defineLook('reader', async (db, receiptId: number | null) => {
+/**
+ * Where a receipt stands in the pile, with those beside it. For `first` that is the one to begin with: the first that is not certain, else
+ * the first of all; for null, that none is looked at.
+ */
+export const lookAtPlace = defineLook('reader', async (db, asked: number | 'first' | null) => {
 	const pile = orderPile(await answeredPile(db));
-	const first = PILE_GROUPS.filter((group) => group !== 'certain').flatMap(
-		(group) => pile.groups[group][0] ?? []
-	);
+	const receiptId = asked === 'first' ? firstOf(pile) : asked;
 	return {
+		receiptId,
 		place: (receiptId !== null && pile.placeOf.get(receiptId)) || null,
-		beside: besideInPile(pile, receiptId),
-		first: (first[0] ?? pile.groups.certain[0])?.id ?? null
+		beside: besideInPile(pile, receiptId)
 	};
 });
+
+function firstOf({ groups }: OrderedPile): number | null {
+	const [, ...others] = PILE_GROUPS;
+	const [first] = [...others.flatMap((group) => groups[group][0] ?? []), ...groups.certain];
+	return first?.id ?? null;
+}
 
 /** What is shown of a receipt that has no answer yet. */
 const NOTHING: Shown = { customer: null, numbers: [], open: 0 };
