@@ -149,3 +149,41 @@ test('what is certain is posted in stages, can be stopped in between, and is und
 	await expect.poll(certain).toBe(before);
 	expect(heard).toEqual([]);
 });
+
+test('who leaves the dialog stops it, and what stands in the way of a later stage is said', async ({
+	page
+}) => {
+	await signIn(page);
+	await open(page, '/money-in');
+	const certain = async () => Number((await group(page, 'Certain').textContent())!.replace(/\D/g, ''));
+	const before = await certain();
+	const dialog = page.getByRole('dialog', { name: 'Post what is certain' });
+	let sent = 0;
+	let goOn = () => {};
+	const held = new Promise<void>((done) => (goOn = done));
+	await page.route('**/money-in?/certain', async (route) => {
+		if (++sent === 1) await held;
+		if (sent === 3) await route.abort();
+		else await route.continue();
+	});
+	// Two keys: the button has the focus.
+	await page.keyboard.press('c');
+	await expect(dialog.getByRole('button', { name: `Post these ${before}` })).toBeFocused();
+	await page.keyboard.press('Enter');
+	await expect(dialog.getByRole('status')).toHaveText(`0 of ${before}`);
+	await page.keyboard.press('Escape');
+	goOn();
+	await expect(
+		page.getByText(`Posted 50 receipts. ${before - 50} receipts left as you stopped.`)
+	).toBeVisible();
+	await expect.poll(certain).toBe(before - 50);
+	await page.keyboard.press('c');
+	await dialog.getByRole('button', { name: `Post these ${before - 50}` }).click();
+	await expect(
+		page.getByText('Posted 50 receipts. Then it went no further: That did not work.')
+	).toBeVisible();
+	await expect.poll(certain).toBe(before - 100);
+	await page.keyboard.press('u');
+	await expect.poll(certain).toBe(before - 50);
+	expect(sent).toBe(3);
+});

@@ -21,16 +21,15 @@
 		base: string;
 		done: Done;
 	} = $props();
-	/** All of the group, as it is when the dialog is opened: the page has the first rows only. */
-	let rows = $state.raw<readonly PileRow[]>([]);
+	/** All of the group, once it is read: the page has the first rows only. */
+	let all = $state.raw<readonly PileRow[] | null>(null);
 	let reading = $state(false);
+	const rows = $derived(all ?? group.rows);
 	let stopping = $state(false);
 	async function readAll() {
-		rows = group.rows;
-		if (rows.length >= group.count) return;
 		reading = true;
 		try {
-			rows = await rowsOf('certain', 0, MOST_ROWS);
+			all = await rowsOf('certain', 0, MOST_ROWS);
 		} catch (error) {
 			form.say((error as Error).message);
 		} finally {
@@ -41,7 +40,8 @@
 		if (open)
 			untrack(() => {
 				form.say();
-				void readAll();
+				all = null;
+				if (group.rows.length < group.count) void readAll();
 			});
 		// Nothing is posted that nobody sees.
 		else stopping = true;
@@ -54,18 +54,19 @@
 	let going = $state<{ readonly sent: number; readonly of: number } | null>(null);
 
 	async function post() {
-		const all = rows.map(({ id, version }) => ({ id, version }));
+		// What was seen, and no more.
+		const wanted = rows.map(({ id, version }) => ({ id, version }));
 		const acts: number[] = [];
 		let [posted, left, sent] = [0, 0, 0];
 		stopping = false;
-		while (sent < all.length && !stopping) {
-			going = { sent, of: all.length };
-			const answer = await form.send({ receipts: all.slice(sent, sent + TOGETHER) });
+		while (sent < wanted.length && !stopping) {
+			going = { sent, of: wanted.length };
+			const answer = await form.send({ receipts: wanted.slice(sent, sent + TOGETHER) });
 			if (!answer) break;
 			posted += answer.output.posted;
 			left += answer.output.left;
 			if (answer.undo !== null) acts.push(answer.undo);
-			sent = Math.min(sent + TOGETHER, all.length);
+			sent = Math.min(sent + TOGETHER, wanted.length);
 		}
 		going = null;
 		// Nothing was done: what stood in the way stands in the dialog.
@@ -73,7 +74,8 @@
 		const said = [`Posted ${count(posted, 'receipt')}.`];
 		if (left) said.push(`${count(left, 'receipt')} changed meanwhile or takes a supervisor.`);
 		if (form.problems.length > 0) said.push(`Then it went no further: ${form.problems.join(' ')}`);
-		else if (sent < all.length) said.push(`${count(all.length - sent, 'receipt')} left as you stopped.`);
+		else if (sent < wanted.length)
+			said.push(`${count(wanted.length - sent, 'receipt')} left as you stopped.`);
 		await done(said.join(' '), { undo: acts.length ? acts : null });
 	}
 </script>
@@ -114,11 +116,8 @@
 	{/if}
 	<Problems problems={form.problems} />
 	<div class="flex items-center gap-4">
-		<button
-			class="btn btn-main"
-			data-first
-			disabled={going !== null || reading || rows.length === 0}
-			onclick={post}>Post these {going?.of ?? rows.length}</button
+		<button class="btn btn-main" data-first disabled={going !== null || rows.length === 0} onclick={post}
+			>Post these {going?.of ?? rows.length}</button
 		>
 		{#if going && going.of > TOGETHER}
 			<progress class="w-48" value={going.sent} max={going.of} aria-label="Receipts sent"></progress>
