@@ -1,13 +1,9 @@
-import { asc, eq } from 'drizzle-orm';
-import { afterEach, beforeEach, describe, expect, it, test } from 'vitest';
-import { NO_LIMITS, NO_LIMITS_OF_ONE, type LimitsOfOne } from '../../core/4-allocation/over-limits';
+import { eq } from 'drizzle-orm';
+import { describe, expect, it } from 'vitest';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
 import { day } from '../../core/day/day';
 import { minor } from '../../core/money/minor';
-import { answerApproval } from '../approvals/commands/answer-approval';
-import { lookAtApprovals } from '../approvals/queries/approvals';
 import { perform } from '../act/perform';
-import type { Person } from '../act/person';
 import { allocateReceipt } from '../allocation/commands/allocate-receipt';
 import { undoActs } from '../allocation/commands/undo-acts';
 import { undoPosting } from '../allocation/commands/undo-posting';
@@ -15,88 +11,13 @@ import { writeOffSmallBalances } from '../allocation/commands/write-off-small-ba
 import { decideClaims } from '../claims/commands/decide-claims';
 import { bringInDocuments } from '../documents/commands/bring-in-documents';
 import { issueByHand } from '../documents/commands/issue-by-hand';
-import { writeSetting } from '../firm/store/settings';
-import type { Books } from '../platform/db/open';
-import { document, itemState, journalLine, receiptState, reduction } from '../platform/db/schema';
+import { document, receiptState } from '../platform/db/schema';
 import { setAside } from '../receipts/commands/set-aside';
-import {
-	as,
-	bankXml,
-	bringIn,
-	CLERK,
-	credit,
-	done,
-	newDocument,
-	proves,
-	SUPERVISOR,
-	testBooks,
-	TODAY
-} from '../testing';
-import { lookAtReductions } from './queries/reductions';
+import { as, bankXml, bringIn, CLERK, credit, done, proves, TODAY } from '../testing';
+import { limitedBooks, OTHER } from './testing-limits';
 
-let books: Books;
-const OTHER: Person = { id: 'u8', name: 'Perrin', role: 'clerk' };
-beforeEach(async () => {
-	books = await testBooks(
-		newDocument('AK-1', 1, 100_000),
-		newDocument('AK-2', 2, 100_000),
-		newDocument('AK-3', 1, 100_000)
-	);
-});
-afterEach(() => books.close());
-
-const limited = (clerk: Partial<LimitsOfOne>, supervisor: Partial<LimitsOfOne> = {}) =>
-	books.write((tx) =>
-		writeSetting(tx, 'limits', {
-			...NO_LIMITS,
-			byRole: {
-				clerk: { ...NO_LIMITS_OF_ONE, ...clerk },
-				supervisor: { ...NO_LIMITS_OF_ONE, ...supervisor }
-			}
-		})
-	);
-const waiting = async () =>
-	(await lookAtApprovals(books.db, null, { who: SUPERVISOR, today: TODAY })).waiting;
-const item = async (id: number) => {
-	const row = await books.db.select().from(itemState).where(eq(itemState.itemId, id)).get();
-	return { itemId: id, version: row!.version };
-};
-const writeOff = async (id: number, amount: number, who = CLERK) =>
-	perform(
-		books,
-		allocateReceipt,
-		{
-			...{ receiptId: null, receiptVersion: null, customerId: id === 2 ? 2 : 1, date: null },
-			lines: [{ ...(await item(id)), cash: 0, differences: [{ kind: 'bad_debt', amount }] }]
-		},
-		as(who)
-	);
-let notes = 0;
-const creditNote = (
-	net: number,
-	who = CLERK,
-	customerId = 1,
-	kind: 'goods' | 'price' | 'goodwill' = 'price'
-) =>
-	perform(
-		books,
-		issueByHand,
-		{
-			...{ kind: 'credit_note', creditNoteKind: kind, customerId, number: `CN-${++notes}`, issued: TODAY },
-			lines: [{ text: 'credit', net, taxBasisPoints: 0 }],
-			shares: [{ basisPoints: 10_000, days: 0 }],
-			...{ discount: null, purchaseOrder: null, orderReference: null, paymentReference: null }
-		},
-		as(who)
-	);
-/** Whether it was done; otherwise what it is beyond. */
-const beyond = (result: Awaited<ReturnType<typeof creditNote>> | Awaited<ReturnType<typeof writeOff>>) =>
-	result.ok ? result.value.waits.map(({ scope, kind }) => `${scope} ${kind}`) : ['refused'];
-const rows = () => books.db.select().from(reduction).orderBy(asc(reduction.id));
-const answer = async (given: 'agree' | 'refuse', who = SUPERVISOR) => {
-	const [first] = await waiting();
-	return perform(books, answerApproval, { asked: first!.asked, answer: given, why: 'seen' }, as(who));
-};
+const own = limitedBooks();
+const { limited, waiting, item, writeOff, creditNote, beyond, rows, answer } = own;
 
 describe('one set of limits holds for every way of taking money off an account', () => {
 	it('a credit note by hand waits beyond it, and nothing is on the account until a supervisor agrees', async () => {
@@ -104,19 +25,19 @@ describe('one set of limits holds for every way of taking money off an account',
 		expect(beyond(await creditNote(564_559))).toEqual(['act credit_price']);
 		expect(beyond(await creditNote(101, CLERK, 1, 'goodwill'))).toEqual(['act credit_goodwill']);
 		expect(beyond(await creditNote(101, CLERK, 1, 'goods'))).toEqual([]);
-		expect(await books.db.$count(document, eq(document.kind, 'credit_note'))).toBe(1);
+		expect(await own.books.db.$count(document, eq(document.kind, 'credit_note'))).toBe(1);
 		expect((await answer('agree')).ok).toBe(true);
-		expect(await books.db.$count(document, eq(document.kind, 'credit_note'))).toBe(2);
+		expect(await own.books.db.$count(document, eq(document.kind, 'credit_note'))).toBe(2);
 		expect((await rows()).map((row) => [row.kind, row.base, row.personId, row.askedById])).toEqual([
 			['credit_goods', 101, 'u1', null],
 			['credit_price', 564_559, 'u2', 'u1']
 		]);
-		await proves(books);
+		await proves(own.books);
 	});
 
 	it('a credit note says what it is given for', async () => {
 		const result = await perform(
-			books,
+			own.books,
 			issueByHand,
 			{
 				...{ kind: 'credit_note', customerId: 1, number: 'CN-0', issued: TODAY },
@@ -141,7 +62,7 @@ describe('one set of limits holds for every way of taking money off an account',
 			row('credit_note', 'T-2', 600),
 			row('credit_note', 'T-3', 600)
 		];
-		const brought = await done(books, bringInDocuments, table, CLERK);
+		const brought = await done(own.books, bringInDocuments, table, CLERK);
 		expect(brought).toMatchObject({ added: 1, waiting: 2, waits: [{ kind: 'credit_other', amount: 1200 }] });
 		const [asked] = await waiting();
 		expect(asked!.about).toEqual({
@@ -150,30 +71,30 @@ describe('one set of limits holds for every way of taking money off an account',
 		expect((await answer('agree')).ok).toBe(true);
 		expect((await rows()).map(({ kind, base }) => [kind, base])).toEqual([['credit_other', 1200]]);
 		// Brought in again they are there, and nothing is asked.
-		expect(await done(books, bringInDocuments, table, CLERK)).toMatchObject({ skipped: 3, waiting: 0 });
-		await proves(books);
+		expect(await done(own.books, bringInDocuments, table, CLERK)).toMatchObject({ skipped: 3, waiting: 0 });
+		await proves(own.books);
 	});
 
 	it('money set aside waits, and its receipt is taken by nobody meanwhile', async () => {
 		await limited({ act: { set_aside: 1000 } });
-		await bringIn(books, bankXml([credit(4_000_000, 'INTEREST'), credit(-900, 'FEES')]), 'x.xml');
+		await bringIn(own.books, bankXml([credit(4_000_000, 'INTEREST'), credit(-900, 'FEES')]), 'x.xml');
 		const aside = (receiptId: number) =>
-			done(books, setAside, { receiptId, receiptVersion: 1, account: '4310' }, CLERK);
+			done(own.books, setAside, { receiptId, receiptVersion: 1, account: '4310' }, CLERK);
 		expect(await aside(1)).toMatchObject({ actId: null, waits: [{ kind: 'set_aside', amount: 4_000_000 }] });
 		expect((await aside(2)).waits).toEqual([]);
-		const state = () => books.db.select().from(receiptState).where(eq(receiptState.receiptId, 1)).get();
+		const state = () => own.books.db.select().from(receiptState).where(eq(receiptState.receiptId, 1)).get();
 		expect((await state())!.state).toBe('in_approval');
 		expect((await answer('agree')).ok).toBe(true);
 		expect((await state())!.state).toBe('set_aside');
-		await proves(books);
+		await proves(own.books);
 	});
 
 	it('a claim allowed counts, and what is billed back does not', async () => {
 		await limited({ act: { claim_allowed: 500, bad_debt: 0 } });
-		await bringIn(books, bankXml([credit(95_000, 'AK-1')]), 'x.xml');
+		await bringIn(own.books, bankXml([credit(95_000, 'AK-1')]), 'x.xml');
 		const claim = { reason: 'damaged' as const, owner: 'Wren', deadline: TODAY, note: '' };
 		await done(
-			books,
+			own.books,
 			allocateReceipt,
 			{
 				...{ receiptId: 1, receiptVersion: 1, customerId: 1, date: null },
@@ -183,7 +104,7 @@ describe('one set of limits holds for every way of taking money off an account',
 		);
 		const decide = async (allow: number, billBack: number, writeOff = 0) =>
 			done(
-				books,
+				own.books,
 				decideClaims,
 				{ claims: [{ ...(await item(4)), allow, billBack, writeOff }], note: '', date: null },
 				CLERK
@@ -196,7 +117,7 @@ describe('one set of limits holds for every way of taking money off an account',
 			['claim', 5_000],
 			['claim_allowed', 500]
 		]);
-		await proves(books);
+		await proves(own.books);
 	});
 });
 
@@ -211,7 +132,7 @@ describe('splitting passes no limit', () => {
 		const later = (n: string) => ({ ...as(CLERK), today: day(n) });
 		const note = async (today: string) =>
 			perform(
-				books,
+				own.books,
 				writeOffSmallBalances,
 				{ items: [await item(3)], kind: 'bad_debt', note: '', date: TODAY },
 				later(today)
@@ -234,7 +155,7 @@ describe('splitting passes no limit', () => {
 		await limited({ day: { all: 1000 } });
 		const first = await writeOff(1, 900);
 		expect(beyond(await writeOff(2, 200))).toEqual(['day all']);
-		await done(books, undoPosting, { actId: first.ok ? first.value.actId! : 0 }, OTHER);
+		await done(own.books, undoPosting, { actId: first.ok ? first.value.actId! : 0 }, OTHER);
 		expect(beyond(await writeOff(2, 200))).toEqual([]);
 		expect((await rows()).map((row) => [row.base, row.personId])).toEqual([
 			[900, 'u1'],
@@ -243,9 +164,9 @@ describe('splitting passes no limit', () => {
 		]);
 		// Undoing the undoing counts again, for whoever does it.
 		const [, undo] = await rows();
-		await done(books, undoActs, { actIds: [undo!.actId] }, OTHER);
+		await done(own.books, undoActs, { actIds: [undo!.actId] }, OTHER);
 		expect((await rows()).at(-1)).toMatchObject({ base: 900, personId: 'u8' });
-		await proves(books);
+		await proves(own.books);
 	});
 
 	it('what a supervisor agreed to does not use up the clerk’s', async () => {
@@ -258,62 +179,4 @@ describe('splitting passes no limit', () => {
 		const again = await answer('agree');
 		expect(again).toMatchObject({ ok: false, problems: [{ code: 'over-limit', scope: 'day' }] });
 	});
-});
-
-describe('four eyes', () => {
-	it('nobody agrees to what they asked for, not even when their limits were raised meanwhile', async () => {
-		await limited({}, { act: { bad_debt: 100 } });
-		expect(beyond(await writeOff(1, 101, SUPERVISOR))).toEqual(['act bad_debt']);
-		await limited({}, {});
-		expect(await answer('agree')).toMatchObject({ ok: false, problems: [{ code: 'own-request' }] });
-		expect((await answer('agree', { ...SUPERVISOR, id: 'u9', name: 'Second' })).ok).toBe(true);
-	});
-
-	test.each([
-		['a write-off', () => writeOff(1, 700)],
-		['a credit note', () => creditNote(700)]
-	])('what is shown of %s is what agreeing posts, to the line', async (_, ask) => {
-		await limited({ act: { bad_debt: 0, credit_price: 0 } });
-		const before = await books.db.$count(journalLine);
-		await ask();
-		// Nothing of the rehearsal stays.
-		expect(await books.db.$count(journalLine)).toBe(before);
-		const [asked] = await waiting();
-		await answer('agree');
-		const posted = await books.db
-			.select({ account: journalLine.account, amount: journalLine.amount, currency: journalLine.currency })
-			.from(journalLine)
-			.orderBy(asc(journalLine.id));
-		expect(asked!.shows!.length).toBeGreaterThan(1);
-		expect(asked!.shows!.map(({ account, amount, currency }) => ({ account, amount, currency }))).toEqual(
-			posted.slice(before)
-		);
-		await proves(books);
-	});
-
-	it('what would be refused anyway is refused at once, and not asked', async () => {
-		await limited({ act: { bad_debt: 0 } });
-		expect(beyond(await writeOff(1, 100_001))).toEqual(['refused']);
-		expect(await waiting()).toEqual([]);
-	});
-});
-
-it('the report adds up what each took off, alone or by agreeing, less what was taken back', async () => {
-	await limited({ act: { bad_debt: 500 } });
-	await writeOff(1, 400);
-	const back = await writeOff(2, 300);
-	await done(books, undoPosting, { actId: back.ok ? back.value.actId! : 0 }, CLERK);
-	await writeOff(1, 900);
-	await answer('agree');
-	const asked = { from: day('2026-10-01'), through: day('2026-10-31'), person: 'u2', most: 10 };
-	const found = await lookAtReductions(books.db, asked, { who: SUPERVISOR, today: TODAY });
-	expect(
-		found.sums.map(({ personId, kind, agreed, base, count }) => [personId, kind, agreed, base, count])
-	).toEqual([
-		['u1', 'bad_debt', false, 400, 1],
-		['u2', 'bad_debt', true, 900, 1]
-	]);
-	expect(found.single).toMatchObject([{ kind: 'bad_debt', base: 900, askedBy: 'u1', code: 'H1' }]);
-	const none = { ...asked, from: day('2026-09-01'), through: day('2026-09-30') };
-	expect((await lookAtReductions(books.db, none, { who: SUPERVISOR, today: TODAY })).sums).toEqual([]);
 });

@@ -1,14 +1,12 @@
-import { minor } from '../../../core/money/minor';
 import { eq, sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it, test } from 'vitest';
 import { problemsText } from '../../../words';
 import type { Books } from '../../platform/db/open';
-import { allocation, bankEntry, itemState, journalLine, receiptState } from '../../platform/db/schema';
+import { allocation, itemState, journalLine, receiptState } from '../../platform/db/schema';
 import { answeredPile } from '../../services/answers/answers';
 import { lookAtAccount } from '../../customers/queries/account';
 import { lookAtLedger } from '../../customers/queries/account-ledger';
-import { lookAtPeople } from '../../people/queries/people';
 import { lookAtPile } from '../../receipts/queries/pile';
 import { proveBooks } from '../../ledger/queries/proof';
 import {
@@ -29,9 +27,7 @@ import {
 import { addRates } from '../../firm/commands/add-rates';
 import { holdReceipt } from '../../receipts/commands/hold-receipt';
 import { lockPeriod } from '../../periods/commands/lock-period';
-import { addPerson, addPersonWithPassword, changeRole } from '../../people/commands/people';
 import { perform } from '../../act/perform';
-import type { AnyAct } from '../../act/define-act';
 import { postCertain } from './post-certain';
 import type { AllocationInput } from '../allocation-input';
 import { allocateReceipt } from './allocate-receipt';
@@ -61,69 +57,6 @@ const open = async () =>
 	(await books.db.select().from(itemState).orderBy(itemState.itemId)).map((row) => row.open);
 const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
 	result.ok ? [] : result.problems!.map((problem) => problem.code);
-
-describe('bank files', () => {
-	const a = credit(1000, 'AK-1', { reference: 'B1' });
-	const b = credit(2000, 'AK-2', { reference: 'B2', booked: '2026-10-29' });
-	it('come in once: the same file changes nothing and says so', async () => {
-		const xml = bankXml([a, b]);
-		const first = await bringIn(books, xml);
-		const again = await bringIn(books, xml);
-		expect(first.ok && first.value.entriesNew).toBe(2);
-		expect(again.ok && again.value.before?.who).toBe('Wren');
-		expect(await books.db.$count(bankEntry)).toBe(2);
-	});
-	it('may overlap: what is there stays, what is new is added, both statements prove', async () => {
-		await bringIn(books, bankXml([a, b]));
-		const next = await bringIn(
-			books,
-			bankXml([b, credit(3000, 'AK-3', { reference: 'B3' })], { reference: 'S2', opening: 1000 })
-		);
-		expect(next.ok && [next.value.entriesNew, next.value.entriesKnown]).toEqual([1, 1]);
-		await proves();
-	});
-	it('keep two payments that look alike in one statement', async () => {
-		const twin = credit(500, 'same words');
-		await bringIn(books, bankXml([twin, twin]));
-		expect(await books.db.$count(bankEntry)).toBe(2);
-		const other = await bringIn(books, bankXml([twin, twin, credit(1, 'x')], { reference: 'S1b' }));
-		expect(other.ok && [other.value.entriesNew, other.value.entriesKnown]).toEqual([1, 2]);
-	});
-	it('take an entry alike in a statement that goes on from the last for another payment', async () => {
-		const twin = credit(500, 'same words');
-		await bringIn(books, bankXml([twin]));
-		const second = await bringIn(books, bankXml([twin], { reference: 'S2', opening: 500 }));
-		expect(second.ok && second.value.entriesNew).toBe(1);
-		const again = await bringIn(books, `${bankXml([twin], { reference: 'S2', opening: 500 })}\n`);
-		expect(again.ok && [again.value.entriesNew, again.value.entriesKnown]).toEqual([0, 1]);
-		await proves();
-	});
-	it('tell alike ones apart however many an earlier statement had', async () => {
-		const twin = credit(500, 'same words');
-		await bringIn(books, bankXml(Array(9).fill(twin)));
-		const second = await bringIn(books, bankXml([twin], { reference: 'S2', opening: 4500 }));
-		expect(second.ok && [second.value.entriesNew, second.value.entriesKnown]).toEqual([1, 0]);
-		const again = await bringIn(books, `${bankXml(Array(9).fill(twin))}\n`);
-		expect(again.ok && [again.value.entriesNew, again.value.entriesKnown]).toEqual([0, 9]);
-		await proves();
-	});
-	test.each([
-		['another account', { account: 'GB99' }, 'account-unknown'],
-		['another currency', { currency: 'EUR' }, 'account-currency']
-	])('of %s are refused whole', async (_, over, code) => {
-		expect(codes(await bringIn(books, bankXml([a], over)))).toEqual([code]);
-		expect(await books.db.$count(bankEntry)).toBe(0);
-	});
-	it('are kept exactly', async () => {
-		const xml = bankXml([a]);
-		await bringIn(books, xml);
-		const { gunzipSync } = await import('node:zlib');
-		const parts = await books.db.all<{ gzip: ArrayBuffer }>(
-			sql`select gzip from bank_file_part order by part`
-		);
-		expect(Buffer.concat(parts.map((part) => gunzipSync(Buffer.from(part.gzip)))).toString()).toBe(xml);
-	});
-});
 
 describe('placing', () => {
 	beforeEach(async () => {
@@ -363,102 +296,5 @@ describe('any order of acts', () => {
 			}),
 			{ numRuns: 12 }
 		);
-	});
-});
-
-describe('who may do what', () => {
-	const acts: [string, AnyAct, unknown][] = [
-		['place', allocateReceipt as never, order(1, [])],
-		['undo', undoPosting as never, { actId: 1 }],
-		['set aside', setAside as never, { receiptId: 1, receiptVersion: 1, account: '7100' }],
-		['hold', holdReceipt as never, { receiptId: 1, receiptVersion: 1, because: '' }],
-		['post all', postCertain as never, { receipts: [] }],
-		['lock', lockPeriod as never, { through: TODAY }],
-		['let in', addPerson as never, {}]
-	];
-	test.each(acts)('a reader may not %s', async (_, act, input) =>
-		expect(codes(await perform(books, act, input as never, as(READER)))).toEqual(['not-allowed'])
-	);
-	it('a clerk may neither lock nor see the people', async () => {
-		expect(codes(await perform(books, lockPeriod, { through: TODAY }, as(CLERK)))).toEqual(['not-allowed']);
-		await expect(lookAtPeople(books.db, new Date(), { who: CLERK, today: TODAY })).rejects.toThrow(
-			'not-allowed'
-		);
-	});
-	it('the last supervisor stays', async () => {
-		const { id } = await done(
-			books,
-			addPersonWithPassword,
-			{ name: 'A', email: 'a@ashlock-kiln.example', passwordHash: 'made up', role: 'supervisor' },
-			SUPERVISOR
-		);
-		expect(codes(await perform(books, changeRole, { id, role: 'none' }, as(SUPERVISOR)))).toEqual([
-			'last-supervisor'
-		]);
-	});
-});
-
-describe('what is posted stays', () => {
-	beforeEach(async () => {
-		await invoices(books, newDocument('AK-1', 1, 1000));
-		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
-		await place(order(1, [[1, 900]]));
-	});
-	test.each([
-		'act',
-		'journal_line',
-		'document',
-		'document_line',
-		'item',
-		'bank_file',
-		'bank_file_part',
-		'bank_statement',
-		'bank_entry',
-		'statement_entry',
-		'receipt',
-		'allocation'
-	])('%s refuses change and removal', async (table) => {
-		const column = { bank_file_part: 'part', statement_entry: 'place' }[table] ?? 'id';
-		expect(await books.db.get<{ n: number }>(sql.raw(`select count(*) n from ${table}`))).not.toEqual({
-			n: 0
-		});
-		await expect(
-			books.write((tx) => tx.run(sql.raw(`update ${table} set ${column} = ${column}`)))
-		).rejects.toThrow();
-		await expect(books.write((tx) => tx.run(sql.raw(`delete from ${table}`)))).rejects.toThrow();
-	});
-	it('a state cannot leave its bounds', async () => {
-		await expect(books.write((tx) => tx.update(itemState).set({ open: minor(1001) }))).rejects.toThrow();
-		await expect(books.write((tx) => tx.update(itemState).set({ open: minor(-1) }))).rejects.toThrow();
-	});
-	it.each([
-		['a changed state', 'update item_state set open = 99', 2],
-		['a changed record', "drop trigger act_no_update; update act set user_name = 'x' where id = 3", 6],
-		[
-			'a changed journal',
-			'drop trigger journal_line_no_update; update journal_line set amount = amount + 1 where id = 1',
-			1
-		],
-		['a lost allocation', 'drop trigger allocation_no_delete; delete from allocation', 2]
-	])('the proof finds %s', async (_, statements, rule) => {
-		await books.write(async (tx) => {
-			for (const statement of statements.split('; ')) await tx.run(sql.raw(statement));
-		});
-		expect((await proveBooks(books.db)).breaches.map((breach) => breach.rule)).toContain(rule);
-	});
-	it('a write inside a write is refused, and so is reading beside it', async () => {
-		await expect(books.write(() => books.write(async () => 1))).rejects.toThrow('wait for itself');
-		await expect(books.write(async () => books.db.select().from(itemState))).rejects.toThrow(
-			'within a write'
-		);
-	});
-	it('an error inside takes all of it back', async () => {
-		await expect(
-			books.write(async (tx) => {
-				await tx.update(itemState).set({ open: minor(5) });
-				throw new Error('stop');
-			})
-		).rejects.toThrow('stop');
-		expect(await open()).toEqual([100]);
 	});
 });
