@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { day } from '../../day/day';
 import type { ReceiptFacts } from '../../model/records';
+import { tariffPayer } from '../gaps/tariff-payer';
 import { minor } from '../../money/minor';
 import { groupReceipts } from './group-receipts';
 
@@ -35,6 +36,11 @@ const pile = fc
 	)
 	.map((rows) => rows.map(([name, currency, reach], i) => receipt(i + 1, name, currency, reach)));
 
+const tiesOf = (one: Reaching) => {
+	const payer = tariffPayer(one);
+	return payer === null ? one.reach : [...one.reach, payer];
+};
+
 /** Whether two may bear on each other at once. */
 const tied = (a: Reaching, b: Reaching) =>
 	a.reach.some((id) => b.reach.includes(id)) ||
@@ -62,7 +68,7 @@ function joined(receipts: readonly Reaching[]): number[][] {
 it('receipts are together that may bear on each other, and no others, in the order of the pile', () =>
 	fc.assert(
 		fc.property(pile, (receipts) => {
-			const groups = groupReceipts(receipts, (one) => one.reach).map((group) => group.map(({ id }) => id));
+			const groups = groupReceipts(receipts, tiesOf).map((group) => group.map(({ id }) => id));
 			expect(groups).toEqual(joined(receipts));
 		})
 	));

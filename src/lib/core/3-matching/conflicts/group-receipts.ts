@@ -1,14 +1,11 @@
-import type { ReceiptFacts } from '../../model/records';
-import { tariffPayer } from '../gaps/tariff-payer';
-
 /**
- * Parts a pile so that no receipt of one part bears on the answer of one in another: receipts are together that may be of a customer in
- * common, or whose payer may keep fees by one tariff. Parts stand in the order of their first receipts, receipts in that of the pile.
- * @param reach the customers whose books a receipt's answer may rest on
+ * Parts a pile so that no receipt of one part bears on the answer of one in another: receipts are together that have a tie in common.
+ * Parts stand in the order of their first receipts, receipts in that of the pile.
+ * @param ties of a receipt: the customers whose books its answer may rest on, and whose tariff it may follow (`tariffPayer`)
  */
-export function groupReceipts<R extends ReceiptFacts>(
+export function groupReceipts<R>(
 	receipts: readonly R[],
-	reach: (receipt: R) => Iterable<number>
+	ties: (receipt: R) => Iterable<number | string>
 ): R[][] {
 	const leader = receipts.map((_, place) => place);
 	const leaderOf = (place: number): number => {
@@ -18,8 +15,7 @@ export function groupReceipts<R extends ReceiptFacts>(
 	};
 	const first = new Map<number | string, number>();
 	for (const [place, receipt] of receipts.entries()) {
-		const payer = tariffPayer(receipt);
-		for (const tie of payer === null ? reach(receipt) : [...reach(receipt), payer]) {
+		for (const tie of ties(receipt)) {
 			const other = first.get(tie);
 			if (other === undefined) first.set(tie, place);
 			else {

@@ -1,11 +1,9 @@
 import {
 	type Answer,
 	type AnswerFailure,
-	amountKey,
 	answerPile,
 	groupReceipts,
-	type MatchBooks,
-	tariffPayer
+	type MatchBooks
 } from '../../../core/3-matching';
 import type { KnownAccount } from './known-accounts';
 import { payerMark } from './payer-lessons';
@@ -46,7 +44,7 @@ export class KeptAnswers {
 	/** Answers what is known. @param only leaves out groups without one of these receipts */
 	answer(pile: KnownPile, only?: ReadonlySet<number>): Iterable<Group> {
 		const groups = new Map<number, Group>();
-		for (const receipts of groupReceipts([...pile.receipts], (one) => pile.reach(one))) {
+		for (const receipts of groupReceipts([...pile.receipts], (one) => pile.ties(one))) {
 			if (only && !receipts.some((one) => only.has(one.id))) continue;
 			const accounts = accountsOf(receipts, pile);
 			const restsOn = [...receipts, ...accounts, ...listsFor(receipts, pile)];
@@ -73,8 +71,8 @@ function listsFor(receipts: readonly KnownReceipt[], { firm }: KnownPile): unkno
 	return [
 		...[names, patterns, baseCurrency],
 		...receipts.flatMap((one) => {
-			const [sum, payer] = [amountKey(one.amount, one.currency), tariffPayer(one) ?? ''];
-			return [firm.recorded.get(sum), firm.advices.get(sum), firm.fees.get(payer)];
+			const { sum, tariff } = one;
+			return [firm.recorded.get(sum), firm.advices.get(sum), firm.fees.get(tariff ?? '')];
 		})
 	];
 }
@@ -114,8 +112,8 @@ function booksOf(
 	const items = accounts.flatMap((account) => account.items);
 	const open = new Set(items.map((item) => item.documentId));
 	const settled = receipts.flatMap((one) => one.named).filter((one) => !open.has(one.id));
-	const sums = [...new Set(receipts.map((one) => amountKey(one.amount, one.currency)))];
-	const payers = [...new Set(receipts.map((one) => tariffPayer(one) ?? ''))];
+	const sums = [...new Set(receipts.map((one) => one.sum))];
+	const payers = [...new Set(receipts.map((one) => one.tariff ?? ''))];
 	const lessons = new Map(
 		receipts
 			.flatMap((one) => one.lessons)

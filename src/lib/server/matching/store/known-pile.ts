@@ -34,6 +34,10 @@ import { touchedBy } from './touched-by';
 /** A receipt that waits, with what of the books its answer may rest on. It is exchanged, never changed. */
 export interface KnownReceipt extends ReceiptFacts {
 	readonly row: Waiting;
+	/** What it comes to, as lists by sums are kept (`amountKey`). */
+	readonly sum: string;
+	/** Whose tariff it may follow (`tariffPayer`). */
+	readonly tariff: string | null;
 	readonly asked: BooksAsked;
 	/** What its payer may be known by. */
 	readonly marks: readonly string[];
@@ -100,6 +104,12 @@ export class KnownPile {
 		}
 	}
 
+	/** What receipts that bear on each other's answers have in common (`groupReceipts`). */
+	*ties(receipt: KnownReceipt): Generator<number | string> {
+		yield* this.reach(receipt);
+		if (receipt.tariff !== null) yield receipt.tariff;
+	}
+
 	/** Brings it up to the books as they are in one moment. */
 	async read(db: Reader): Promise<void> {
 		const [from, to] = [this.#seal, await newestSeal(db)];
@@ -137,7 +147,7 @@ export class KnownPile {
 		// What is known of the others is looked up once more where it hangs on what was touched.
 		for (const one of this.#receipts.values())
 			if (
-				touched.amounts.has(amountKey(one.amount, one.currency)) ||
+				touched.amounts.has(one.sum) ||
 				some(one.marks, touched.payers) ||
 				some(touched.references, one.asked.references) ||
 				(this.#firm !== before && hangsOnLists(one, before, this.#firm))
@@ -186,6 +196,8 @@ export class KnownPile {
 		for (const { row, facts, asked, marks, lessons, named, customerIds } of found)
 			this.#receipts.set(row.id, {
 				...{ ...facts, row, asked, marks, lessons, named, customerIds },
+				sum: amountKey(facts.amount, facts.currency),
+				tariff: tariffPayer(facts),
 				before: before.get(row.id) ?? []
 			});
 		if (rows.length > 0)
@@ -239,10 +251,9 @@ function ofLists({ amount, currency }: ReceiptFacts, { advices, recorded }: Know
 	];
 }
 
-function hangsOnLists({ amount, currency }: ReceiptFacts, before: KnownFirm, now: KnownFirm): boolean {
-	const key = amountKey(amount, currency);
+function hangsOnLists({ sum }: KnownReceipt, before: KnownFirm, now: KnownFirm): boolean {
 	return (
-		before.advices.get(key) !== now.advices.get(key) || before.recorded.get(key) !== now.recorded.get(key)
+		before.advices.get(sum) !== now.advices.get(sum) || before.recorded.get(sum) !== now.recorded.get(sum)
 	);
 }
 
