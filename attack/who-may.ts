@@ -57,6 +57,7 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/money-in/manual-receipts?/paste': 'clerk',
 	'/money-in/manual-receipts?/post': 'clerk',
 	'/money-in/manual-receipts?/slip': 'clerk',
+	'/money-in/manual-receipts?/void': 'clerk',
 	'/money-in/reallocate/[act]': 'clerk',
 	'/money-in/refunds?/file': 'supervisor',
 	'/money-in/returned/[receipt]': 'clerk',

@@ -250,7 +250,7 @@ test('payments are recorded by hand, row after row without the mouse', async ({ 
 		await expect(page.getByText(reference)).toBeVisible();
 	}
 	await expect(page.getByRole('button', { name: /^Delete the row of/ })).toHaveCount(typed + 2);
-	await page.getByRole('button', { name: /^Post \d+ payments/ }).click();
+	await page.getByRole('button', { name: /^Post \d+ receipts/ }).click();
 	await expect(page.getByRole('heading', { name: 'To be paid in' })).toBeVisible();
 	await page.getByLabel('Put all on the slip').check();
 	await page.getByRole('button', { name: /^Make a paying-in slip of 3/ }).click();

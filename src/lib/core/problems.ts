@@ -23,6 +23,8 @@ export type Problem =
 	| { readonly code: 'second-person'; readonly who: string }
 	/** The firm takes bank files from the watched folder only. */
 	| { readonly code: 'folder-only' }
+	/** The bank shows the money: it cannot be said that it never was. */
+	| { readonly code: 'bank-shows-it' }
 	// bank files
 	| ({ readonly code: 'file-empty' } & Where)
 	| ({ readonly code: 'file-too-large'; readonly bytes: number; readonly most: number } & Where)

@@ -70,8 +70,7 @@
 						bank.closing === null ? 0 : bank.closing - (bank.opening + bank.ledgerBalance + bank.waiting)}
 					<tr>
 						<td
-							><a href="/books/journal?account={bank.ledger}">{bank.name}</a><span
-								class="block text-xs text-soft"
+							><a href="/books/bank/{bank.id}">{bank.name}</a><span class="block text-xs text-soft"
 								>{bank.closingOn ? `to ${shortDay(bank.closingOn)}` : 'no statement yet'}</span
 							></td
 						>

@@ -5,17 +5,18 @@ import { isWaiting, RECEIPT_MOVES, RECEIPT_STATES, stateAfter, type ReceiptState
 test.each<[ReceiptState, string]>([
 	[
 		'waiting',
-		'allocate>allocated ask>in_approval book_unidentified>waiting hold>held match>matched release>waiting set_aside>set_aside split>split undo_unidentified>waiting withdraw>withdrawn'
+		'allocate>allocated ask>in_approval book_unidentified>waiting hold>held match>matched release>waiting set_aside>set_aside split>split undo_unidentified>waiting void>voided withdraw>withdrawn'
 	],
 	[
 		'held',
-		'allocate>allocated ask>in_approval book_unidentified>held hold>held match>matched release>waiting set_aside>set_aside split>split undo_unidentified>waiting withdraw>withdrawn'
+		'allocate>allocated ask>in_approval book_unidentified>held hold>held match>matched release>waiting set_aside>set_aside split>split undo_unidentified>waiting void>voided withdraw>withdrawn'
 	],
 	['in_approval', 'agree>waiting refuse>held withdraw_request>waiting'],
 	['allocated', 'return>allocated undo>waiting undo_return>allocated'],
 	['set_aside', 'undo>waiting'],
 	['split', 'join>waiting'],
 	['withdrawn', ''],
+	['voided', 'restore>waiting'],
 	['matched', 'undo>waiting']
 ])('what may be done with a receipt that is %s', (state, want) => {
 	const moves = RECEIPT_MOVES.flatMap((move) => {

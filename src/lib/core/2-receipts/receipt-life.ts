@@ -14,7 +14,9 @@ export const RECEIPT_STATES = [
 	/** A part that was joined again. */
 	'withdrawn',
 	/** The bank's entry for what was recorded before: the same money, counted once. */
-	'matched'
+	'matched',
+	/** Recorded by mistake: it never was money. */
+	'voided'
 ] as const;
 export type ReceiptState = (typeof RECEIPT_STATES)[number];
 
@@ -36,6 +38,8 @@ const MOVES = {
 	/** A part goes back into the entry that it was split from. */
 	withdraw: { from: ['waiting', 'held'], to: 'withdrawn' },
 	join: { from: ['split'], to: 'waiting' },
+	void: { from: ['waiting', 'held'], to: 'voided' },
+	restore: { from: ['voided'], to: 'waiting' },
 	book_unidentified: { from: ['waiting', 'held'], to: 'same' },
 	undo: { from: ['allocated', 'set_aside', 'matched'], to: 'waiting' },
 	undo_unidentified: { from: ['waiting', 'held'], to: 'waiting' },

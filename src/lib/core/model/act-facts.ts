@@ -151,13 +151,24 @@ export interface ActFacts {
 	'keep-manual-receipts': { readonly added: number; readonly changed: number; readonly sums: readonly Sum[] };
 	'drop-manual-receipts': { readonly count: number; readonly sums: readonly Sum[] };
 	'post-manual-receipts': { readonly count: number };
+	'void-receipt': Sum & {
+		readonly payer: string | null;
+		readonly method: string;
+		readonly reference: string;
+		readonly reason: string;
+	};
+	'restore-receipt': { readonly of: Said };
 	'make-paying-in-slip': Sum & { readonly slip: number; readonly count: number };
 	'keep-advice': Sum & { readonly customer: string };
 	'drop-advice': Sum;
 	'split-receipt': Sum & { readonly parts: number };
 	'join-parts': { readonly parts: number };
 	/** Without a reason the hold is taken off. */
-	'hold-receipt': { readonly because: string };
+	'hold-receipt': {
+		readonly because: string;
+		/** The receipt; records of before do not say it. */
+		readonly receipt?: Sum & { readonly payer: string | null };
+	};
 	'set-aside': Sum & { readonly account: string };
 	'book-unidentified': Sum & { readonly payer: string | null };
 	'match-bank-entry': Sum & { readonly method: string; readonly reference: string };

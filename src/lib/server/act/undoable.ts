@@ -25,6 +25,7 @@ export function isUndoable(kind: ActKind): boolean {
 		UNDOABLE_POSTINGS.includes(kind) ||
 		MADE_OF_PARTS.includes(kind) ||
 		kind === 'undo-posting' ||
-		kind === 'return-payment'
+		kind === 'return-payment' ||
+		kind === 'void-receipt'
 	);
 }

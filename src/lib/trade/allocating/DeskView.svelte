@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { lessonsOf, matchAdvice } from '$lib/core/3-matching';
 	import { habitSentence, count, money, shortDay, returnedMark } from '$lib/words';
+	import { mayBeSplit } from '$lib/core/2-receipts/may-be-split';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import AlsoOpen from './AlsoOpen.svelte';
 	import BankWords from './BankWords.svelte';
@@ -83,6 +84,10 @@
 						class="cursor-pointer text-copper hover:underline"
 						onclick={() => toggle('beside')}>items of other accounts, too</button
 					>{/if}
+				{#if receipt && desk.answer && mayBeSplit(receipt) && !desk.payout}<a
+						class="text-copper"
+						href="/money-in/split?receipt={receipt.id}">several payments: split it</a
+					>{/if}
 			{/if}
 		</p>
 		{#if searching || (!desk.customer && cameIn)}<WhoseIsIt
@@ -130,6 +135,18 @@
 			</p>
 		{/if}
 
+		{#if desk.payout && receipt}
+			<p class="note mb-3 flex items-center gap-3">
+				<span
+					><strong class="text-copper"
+						>A payout{desk.payout.processor ? ` of ${desk.payout.processor}` : ''}?</strong
+					> Several payments in one sum, less a fee each: drop the report of it here, or type its payments.</span
+				>
+				{#if mayAct}<a class="btn ml-auto py-0.5" href="/money-in/split?receipt={receipt.id}"
+						>Split it <span class="key">P</span></a
+					>{/if}
+			</p>
+		{/if}
 		{#each desk.refundsBack as one, i (i)}
 			<p class="note mb-3 flex items-center gap-3">
 				<span
@@ -161,6 +178,7 @@
 					>{/if}
 			</p>
 		{/each}
+		{#if allocating.warning}<p class="note mb-3" role="alert">{allocating.warning}</p>{/if}
 		{#if cameIn}
 			<Strip {allocating} />
 			<OddPenny {allocating} {mayAct} />

@@ -48,9 +48,4 @@
 		>
 		{stated}
 	{/each}
-	{#if allocating.desk.answer && receipt.parentId === null && receipt.fee === 0 && receipt.method === 'bank'}
-		<a class="ml-auto text-copper" href="/money-in/split?receipt={receipt.id}"
-			>It is several payments: split it</a
-		>
-	{/if}
 </p>

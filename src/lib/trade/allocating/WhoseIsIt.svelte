@@ -27,25 +27,23 @@
 			? 'Whose is it? Name, code, document number or open amount'
 			: 'Take items of another account as well: name, code, document number or open amount'
 	);
-	function choose(id: number) {
+	/** What they were found by is allocated to: it is what speaks for them. */
+	function choose({ id, by }: FoundCustomer) {
 		const params = new URLSearchParams(page.url.searchParams);
 		const { pathname } = page.url;
 		if (page.data.desk?.receipt) params.set('receipt', String(page.data.desk.receipt.id));
-		if (mode === 'owner') params.set('customer', String(id));
-		else params.set('accounts', [...(params.get('accounts')?.split(',') ?? []), id].join(','));
+		if (mode === 'owner') {
+			params.set('customer', String(id));
+			params.delete('accounts');
+			if (by) params.set('items', by.items.join(','));
+			else params.delete('items');
+		} else params.set('accounts', [...(params.get('accounts')?.split(',') ?? []), id].join(','));
 		void goto(`${pathname}?${params}`, { noScroll: true });
 	}
 </script>
 
 <div class="my-2">
-	<CustomerField
-		{label}
-		placeholder={label}
-		class="w-full"
-		data-keep-enter
-		bind:text
-		choose={(one) => choose(one.id)}
-	/>
+	<CustomerField {label} placeholder={label} class="w-full" data-keep-enter bind:text {choose} />
 	{#if came && !text.trim() && mayBe.length === 0}
 		<p class="mt-1 says">
 			Nobody owes just {money(came.amount, came.currency)}, in one open item, in two, or in all.
@@ -58,7 +56,7 @@
 				<li>
 					<button
 						class="flex w-full cursor-pointer gap-2 px-2 py-1 text-left hover:bg-wash"
-						onclick={() => choose(one.id)}
+						onclick={() => choose(one)}
 						>{one.name} <span class="text-soft">{one.code}</span>
 						{#if one.by}<span class="ml-auto text-soft"
 								>{one.by.number}, {money(one.by.open, one.by.currency)} open</span

@@ -54,8 +54,18 @@ const no = (text: string): Outcome => ({ ok: false, text, asks: false });
 /** The line that says what posting will do, or what stands in its way. */
 export function outcomeOf(allocating: Laid): Outcome {
 	const { receipt, customer } = allocating.desk;
-	if (receipt && receipt.amount < 0) return no('Money that went out: book it on a ledger account.');
-	if (!customer) return no('Choose whose money this is.');
+	if (receipt && receipt.amount < 0) return no(wentOut(allocating.desk));
+	if (!customer)
+		return no(
+			allocating.desk.payout
+				? 'A payout: split it into its payments.'
+				: 'Choose the customer whose money this is.'
+		);
+	const deposit = !receipt && allocating.rows.length > 0 && onlyDeposits(allocating);
+	if (deposit)
+		return no(
+			`What is on account is a deposit for order ${deposit}. Use it from the list where it pays this.`
+		);
 	const unreadable = unreadableOf(allocating);
 	if (unreadable) return no(unreadable);
 	const result = allocate(orderOf(allocating));
@@ -76,6 +86,20 @@ export function outcomeOf(allocating: Laid): Outcome {
 		text: `${overLimitSentence(over[0]!, allocating.desk.baseCurrency)} ${text}`,
 		asks: true
 	};
+}
+
+/** What can be done with money that went out: the same that its notes propose. */
+function wentOut({ debit }: Desk): string {
+	if (debit?.shows.length) return 'This may be booked already: match it to the return above.';
+	if (debit?.payments.length)
+		return 'A payment came back: choose which one above. Else post it to a ledger account.';
+	return 'Money that went out: post it to a ledger account.';
+}
+
+/** The order of the deposit on account, where nothing else lies there and nothing of it is used. */
+function onlyDeposits({ desk, credits, rows }: Laid): string | null {
+	if (credits.length > 0 || rows.some(({ item }) => item.kind === 'credit_note')) return null;
+	return desk.credits.every((one) => one.depositFor) ? (desk.credits[0]?.depositFor ?? null) : null;
 }
 
 function unreadableOf(allocating: Laid): string | null {
@@ -105,14 +129,16 @@ function orderOf(allocating: Laid): AllocateOrder {
 			fees: order.fees.map(({ kind, amount }) => ({ kind, amount: minor(amount), base: minor(amount) })),
 			surplus: order.surplus.map(({ kind, amount }) => ({ kind, amount: minor(amount) }))
 		},
-		credits: allocating.credits.map((credit) => ({
-			receiptId: credit.receiptId,
-			customerId: customer!.id,
-			currency: allocating.currency,
-			onAccount: credit.onAccount,
-			onAccountBase: credit.onAccount,
-			use: credit.use!
-		})),
+		credits: allocating.credits
+			.filter(({ use }) => use !== 0)
+			.map((credit) => ({
+				receiptId: credit.receiptId,
+				customerId: customer!.id,
+				currency: allocating.currency,
+				onAccount: credit.onAccount,
+				onAccountBase: credit.onAccount,
+				use: credit.use!
+			})),
 		lines: allocating.rows.map((row) => ({
 			item: row.item,
 			cash: row.cash!,
@@ -133,7 +159,7 @@ function does(allocating: Laid): string {
 			parts.push(`leaves ${money(row.remains, row.item.currency)} of ${itemLabel(row.item)} open`);
 	const used = rows.filter((row) => row.item.kind === 'credit_note').map((row) => itemLabel(row.item));
 	if (used.length) parts.push(`uses ${list(used)}`);
-	if (credits.length)
+	if (credits.some(({ use }) => use !== 0))
 		parts.push(
 			`uses ${money(
 				credits.reduce((sum, one) => sum + (one.use ?? 0), 0),

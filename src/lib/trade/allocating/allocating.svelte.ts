@@ -1,7 +1,7 @@
 import { type AnswerLine, matchAdvice, type MatchedLine, type UsedCredit } from '../../core/3-matching';
 import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
-import type { ClaimReason } from '../../core/model/claim';
+import { remittancePhrases } from '../../core/text/remittance-phrases';
 import type { FeeKind, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
@@ -10,7 +10,9 @@ import type { Desk } from '../../server/allocation/queries/desk';
 import type { AllocationInput } from '../../server/allocation/allocation-input';
 import { outcomeOf } from './allocating-outcome';
 import { rowOf } from './allocating-row';
-import { blank, plain, type Chosen, type ClaimDraft, type Gap } from './chosen-item';
+import { chosenFromAdvice, chosenFromAnswer, chosenFromOrder, type DraftClaim } from './chosen-from';
+import { blank, plain, type Chosen, type ClaimDraft } from './chosen-item';
+import { fitCredits, type TypedCredit } from './fit-credits';
 import { spreadMoney } from './spread-money';
 
 /** Names of a gap, in the order of their keys; null leaves it owed. */
@@ -29,12 +31,6 @@ export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
 /** What is left over is called these, by their keys; null leaves it on account. */
 export const SURPLUS_NAMES = [null, 'refund', 'small_difference'] as const;
 
-/** What of the earlier money is used; kept as typed. */
-interface TypedCredit {
-	readonly receiptId: number;
-	text: string;
-}
-
 /** How long a new claim has until somebody should have decided it. */
 const CLAIM_DAYS = 14;
 
@@ -49,7 +45,11 @@ export class Allocating {
 	#used = $state<TypedCredit[]>([]);
 	fees = $state<{ kind: FeeKind; text: string }[]>([]);
 	surplus = $state<SurplusKind | null>(null);
-	depositFor = $state('');
+	#deposit = $state<string | null>(null);
+	/** The order that the payer's words name; it is taken for a deposit while nothing else is allocated. */
+	readonly #orderSaid: string;
+	/** What somebody should think about before the same is asked once more; gone with the next change. */
+	warning = $state('');
 	/** The kept advice that lies on the strip. */
 	adviceId = $state<number | null>(null);
 	/** Whether the payer is remembered for the customer. */
@@ -90,6 +90,7 @@ export class Allocating {
 	) {
 		this.desk = desk;
 		this.currency = desk.currency;
+		this.#orderSaid = (desk.receipt && remittancePhrases(desk.receipt.text).order) ?? '';
 		if (desk.receipt && desk.receipt.fee > 0)
 			this.fees = [{ kind: 'processor_fee', text: plain(desk.receipt.fee, desk.currency) }];
 		if (lay.some((id) => desk.items.some((item) => item.id === id))) for (const id of lay) this.toggle(id);
@@ -108,7 +109,9 @@ export class Allocating {
 		const deposits = credits.filter(
 			({ depositFor }) => depositFor && items.some((item) => orderOf(item) === depositFor)
 		);
-		for (const one of deposits.length ? deposits : credits) this.useCredit(one.receiptId);
+		// A deposit waits for the documents of its order.
+		const free = credits.filter(({ depositFor }) => !depositFor);
+		for (const one of deposits.length ? deposits : free) this.useCredit(one.receiptId);
 		const orders = new Set(deposits.map((one) => one.depositFor));
 		for (const item of items)
 			if (item.kind === 'invoice' && orders.has(orderOf(item)) && this.left > 0) this.toggle(item.id);
@@ -119,49 +122,21 @@ export class Allocating {
 		this.adviceId = null;
 		this.#used = credits
 			.filter((one) => this.desk.credits.some((credit) => credit.receiptId === one.receiptId))
-			.map((one) => ({ receiptId: one.receiptId, text: plain(one.use, this.currency) }));
+			.map((one) => ({ receiptId: one.receiptId, text: plain(one.use, this.currency), typed: true }));
 		const said = this.desk.answer?.reasons.find((reason) => reason.code === 'claim-said');
-		this.#chosen = lines.flatMap((line) => {
-			const item = this.desk.items.find((one) => one.id === line.itemId);
-			if (!item) return [];
-			const gaps = line.differences.map((gap) => ({
-				kind: gap.kind,
-				text: plain(gap.amount, item.currency)
-			}));
-			// The last name takes the rest, so that typing another amount keeps the whole settled.
-			const last = gaps.at(-1) as Gap | undefined;
-			if (last) last.text = null;
-			return [
-				{
-					...blank(item),
-					text: plain(line.cash, this.currency),
-					gaps,
-					claim: this.#draft(gaps, null, said?.claim)
-				}
-			];
-		});
+		const { items } = this.desk;
+		this.#chosen = chosenFromAnswer(lines, items, this.currency, this.#draft, said?.claim);
 	}
 
 	/** Lays again what was on the strip when the receipt was held, as far as it is still open. */
 	#restore(order: AllocationInput): void {
-		for (const line of order.lines) {
-			const item = this.desk.items.find((one) => one.id === line.itemId);
-			if (!item) continue;
-			this.#chosen.push({
-				item,
-				text: plain(line.cash, this.currency),
-				typed: true,
-				gaps: line.differences.map((gap) => ({ kind: gap.kind, text: plain(gap.amount, item.currency) })),
-				claim: line.claim ? { note: '', ...line.claim } : null,
-				settles: line.settles === undefined ? null : plain(line.settles, item.currency)
-			});
-		}
+		this.#chosen = chosenFromOrder(order, this.desk.items, this.currency);
 		for (const { receiptId, use } of order.credits ?? [])
 			if (this.desk.credits.some((one) => one.receiptId === receiptId))
-				this.#used.push({ receiptId, text: plain(use, this.currency) });
+				this.#used.push({ receiptId, text: plain(use, this.currency), typed: true });
 		this.fees = (order.fees ?? []).map((fee) => ({ kind: fee.kind, text: plain(fee.amount, this.currency) }));
 		this.surplus = order.surplus?.[0]?.kind ?? null;
-		this.depositFor = order.depositFor ?? '';
+		this.#deposit = order.depositFor ?? null;
 	}
 
 	readonly #chosenIds = $derived.by(() => new Set(this.#chosen.map((one) => one.item.id)));
@@ -175,11 +150,49 @@ export class Allocating {
 		if (!item) return;
 		if (this.isChosen(id)) this.#chosen = this.#chosen.filter((one) => one.item.id !== id);
 		else this.#chosen = [...this.#chosen, blank(item)];
+		this.#spread();
+	}
+
+	/** The order that what is left over is a deposit for; empty where it is none. */
+	get depositFor(): string {
+		return this.#deposit ?? (this.#chosen.length === 0 ? this.#orderSaid : '');
+	}
+
+	set depositFor(order: string) {
+		this.#deposit = order;
+	}
+
+	/** Spreads the money over what is taken; without new money, just so much of what lies on account is used. */
+	#spread(): void {
+		this.warning = '';
+		if (!this.desk.receipt)
+			this.#used = fitCredits(this.#used, this.#chosen, this.desk.credits, this.currency);
 		spreadMoney(this.#chosen, this.amount, this.currency);
 	}
 
-	/** Takes the oldest items by due day, as far as the money goes; the last one in part. Credit notes stay as they are. */
+	/**
+	 * Takes the oldest items by due day, as far as the money goes; the last one in part. Credit notes stay as they are. A deposit is
+	 * spent only where that is asked twice.
+	 */
 	fillOldest(): void {
+		const deposit = this.depositFor.trim() || this.credits.find((one) => one.depositFor)?.depositFor;
+		if (deposit && !this.warning) {
+			this.warning = `This is a deposit for order ${deposit}. Ask for the oldest once more to spend it on them.`;
+			return;
+		}
+		if (deposit) this.#deposit = '';
+		if (!this.desk.receipt) {
+			// All that lies on account and is no deposit is to be spent.
+			const free = this.desk.credits.filter(
+				({ receiptId, depositFor }) => !depositFor && !this.#used.some((one) => one.receiptId === receiptId)
+			);
+			this.#used = fitCredits(
+				[...this.#used, ...free.map(({ receiptId }) => ({ receiptId, text: '', typed: false }))],
+				[],
+				this.desk.credits,
+				this.currency
+			);
+		}
 		const credits = this.#chosen.filter((one) => one.item.kind === 'credit_note');
 		let left = this.amount + credits.reduce((sum, one) => sum + one.item.open, 0);
 		const taken: Chosen[] = [];
@@ -196,31 +209,13 @@ export class Allocating {
 			left -= item.open;
 		}
 		this.#chosen = [...taken, ...credits];
-		spreadMoney(this.#chosen, this.amount, this.currency);
+		this.#spread();
 	}
 
 	/** Lays what a remittance advice says instead of what is there: its items, amounts, and deductions by their names. */
 	takeAdvice(lines: readonly MatchedLine[], adviceId: number | null = null): void {
 		this.adviceId = adviceId;
-		this.#chosen = lines.flatMap(({ item, paid, deduction, text }) => {
-			if (!item) return [];
-			const open = item.kind === 'credit_note' ? -item.open : item.open;
-			const gaps = deduction
-				? [{ kind: deduction.kind, text: plain(deduction.amount, item.currency) as string | null }]
-				: [];
-			// What is left after the named deduction closes the item, so the last name takes the rest.
-			if (deduction && paid !== null && paid + deduction.amount === item.open) gaps[0]!.text = null;
-			const draft = this.#draft(gaps);
-			return [
-				{
-					...blank(item),
-					text: plain(paid ?? open, this.currency),
-					typed: true,
-					gaps,
-					claim: draft && { ...draft, reason: deduction!.reason, note: text.slice(0, 200) }
-				}
-			];
-		});
+		this.#chosen = chosenFromAdvice(lines, this.currency, this.#draft);
 	}
 
 	/** Uses earlier money, or no longer. */
@@ -229,14 +224,16 @@ export class Allocating {
 		if (!credit) return;
 		if (this.#used.some((one) => one.receiptId === receiptId))
 			this.#used = this.#used.filter((one) => one.receiptId !== receiptId);
-		else this.#used = [...this.#used, { receiptId, text: plain(credit.onAccount, this.currency) }];
-		spreadMoney(this.#chosen, this.amount, this.currency);
+		else
+			this.#used = [...this.#used, { receiptId, text: plain(credit.onAccount, this.currency), typed: false }];
+		this.#spread();
 	}
 
 	typeCredit(receiptId: number, text: string): void {
-		const one = this.#used.find((used) => used.receiptId === receiptId);
-		if (one) one.text = text;
-		spreadMoney(this.#chosen, this.amount, this.currency);
+		this.#used = this.#used.map((one) =>
+			one.receiptId === receiptId ? { receiptId, text, typed: true } : one
+		);
+		this.#spread();
 	}
 
 	/** Leaves everything: all of it on account. */
@@ -244,6 +241,7 @@ export class Allocating {
 		this.adviceId = null;
 		this.#chosen = [];
 		this.#used = [];
+		this.warning = '';
 	}
 
 	type(id: number, text: string): void {
@@ -298,7 +296,9 @@ export class Allocating {
 			receiptId: receipt?.id ?? null,
 			receiptVersion: receipt?.version ?? null,
 			customerId: customer?.id ?? null,
-			credits: this.credits.map(({ receiptId, version, use }) => ({ receiptId, version, use: use ?? 0 })),
+			credits: this.credits.flatMap(({ receiptId, version, use }) =>
+				use === 0 ? [] : [{ receiptId, version, use: use ?? 0 }]
+			),
 			lines: this.rows.map((row) => ({
 				itemId: row.item.id,
 				version: row.item.version,
@@ -327,13 +327,9 @@ export class Allocating {
 		return typeof parsed === 'string' ? null : parsed;
 	}
 
-	#draft(
-		gaps: readonly Gap[],
-		known: ClaimDraft | null = null,
-		reason: ClaimReason = 'damaged'
-	): ClaimDraft | null {
+	readonly #draft: DraftClaim = (gaps, known = null, reason = 'damaged') => {
 		if (!gaps.some((gap) => gap.kind === 'claim')) return null;
 		const deadline = addDays(this.today, CLAIM_DAYS);
 		return known ?? { reason, owner: this.viewer, deadline, note: '' };
-	}
+	};
 }

@@ -9,8 +9,13 @@
 	/** Finds anything in the books, and goes there. */
 	let { open = $bindable() }: { open: boolean } = $props();
 	const search = new BookSearch();
-	const HEADINGS = { customer: 'Customers', document: 'Documents', receipt: 'Money' } as const;
-	const KINDS = ['customer', 'document', 'receipt'] as const;
+	const HEADINGS = {
+		customer: 'Customers',
+		document: 'Documents',
+		receipt: 'Money',
+		bank: 'Bank accounts'
+	} as const;
+	const KINDS = ['customer', 'document', 'receipt', 'bank'] as const;
 	const nothing = $derived(
 		search.text.trim().length >= 2 && !search.asking && search.found.length + search.stations.length === 0
 	);

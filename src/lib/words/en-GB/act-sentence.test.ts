@@ -111,8 +111,27 @@ const sentences: readonly (readonly [Said, string])[] = [
 	[{ kind: 'drop-advice', facts: gbp }, 'Deleted a remittance advice over £1,200.50'],
 	[{ kind: 'split-receipt', facts: { parts: 3, ...gbp } }, 'Split £1,200.50 into 3 payments'],
 	[{ kind: 'join-parts', facts: { parts: 3 } }, 'Joined 3 parts of one entry again'],
+	[
+		{
+			kind: 'void-receipt',
+			facts: { ...gbp, payer: 'Marlpit Foods', method: 'cheque', reference: '100501', reason: 'typed twice' }
+		},
+		'Voided £1,200.50 from Marlpit Foods, recorded as cheque 100501: typed twice'
+	],
+	[
+		{ kind: 'restore-receipt', facts: { of: posted } },
+		'Undid: Allocated £1,200.50 from Marlpit Foods to Hazel Hill'
+	],
 	[{ kind: 'hold-receipt', facts: { because: 'asked them' } }, 'Held a receipt: asked them'],
 	[{ kind: 'hold-receipt', facts: { because: '' } }, 'Took a receipt off hold'],
+	[
+		{ kind: 'hold-receipt', facts: { because: 'asked them', receipt: { ...gbp, payer: 'Marlpit Foods' } } },
+		'Held £1,200.50 from Marlpit Foods: asked them'
+	],
+	[
+		{ kind: 'hold-receipt', facts: { because: '', receipt: { ...gbp, payer: null } } },
+		'Took £1,200.50 from an unnamed payer off hold'
+	],
 	[{ kind: 'set-aside', facts: { account: 'Interest', ...gbp } }, 'Posted £1,200.50 to Interest'],
 	[
 		{ kind: 'book-unidentified', facts: { payer: null, ...gbp } },

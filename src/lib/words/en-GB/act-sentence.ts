@@ -72,6 +72,9 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	},
 	'drop-manual-receipts': ({ count: n, sums: of }) => `Deleted ${count(n, 'manual receipt')}: ${sums(of)}`,
 	'post-manual-receipts': ({ count: n }) => `Posted ${count(n, 'manual receipt')}`,
+	'void-receipt': ({ payer, method, reference, reason, ...sum }) =>
+		`Voided ${money(sum.amount, sum.currency)} from ${named(payer)}, recorded as ${`${method} ${reference}`.trim()}: ${reason}`,
+	'restore-receipt': ({ of }) => `Undid: ${actSentence(of)}`,
 	'make-paying-in-slip': ({ slip, count: n, ...sum }) =>
 		`Made paying-in slip ${slip}: ${count(n, 'payment')}, ${money(sum.amount, sum.currency)}`,
 	'keep-advice': ({ customer, ...sum }) =>
@@ -79,7 +82,12 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'drop-advice': (sum) => `Deleted a remittance advice over ${money(sum.amount, sum.currency)}`,
 	'split-receipt': ({ parts, ...sum }) => `Split ${money(sum.amount, sum.currency)} into ${parts} payments`,
 	'join-parts': ({ parts }) => `Joined ${parts} parts of one entry again`,
-	'hold-receipt': ({ because }) => (because ? `Held a receipt: ${because}` : 'Took a receipt off hold'),
+	'hold-receipt': ({ because, receipt }) => {
+		const which = receipt
+			? `${money(receipt.amount, receipt.currency)} from ${named(receipt.payer)}`
+			: 'a receipt';
+		return because ? `Held ${which}: ${because}` : `Took ${which} off hold`;
+	},
 	'set-aside': ({ account, ...sum }) => `Posted ${money(sum.amount, sum.currency)} to ${account}`,
 	'book-unidentified': ({ payer, ...sum }) =>
 		`Booked ${money(sum.amount, sum.currency)} from ${named(payer)} to unidentified receipts`,

@@ -25,4 +25,5 @@ export * from './return-reasons';
 export * from './security-event-sentence';
 export * from './statement-fault-sentence';
 export * from './returned-mark';
+export * from './undoing-sentence';
 export * from './why-not-sentence';

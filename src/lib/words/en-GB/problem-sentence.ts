@@ -150,6 +150,8 @@ function sentence(problem: Problem): string {
 			return `${problem.who} took this back on ${moment(problem.at)}.`;
 		case 'second-person':
 			return `${problem.who} did this: a second person has to confirm it.`;
+		case 'bank-shows-it':
+			return 'The bank shows this money: it came. What it was allocated to can be undone, but the receipt itself stays.';
 		case 'folder-only':
 			return 'Bank files are taken from the watched folder alone, as the settings say. Put the file there, or ask a supervisor.';
 		case 'out-of-bounds':

@@ -115,6 +115,7 @@ const problems: Problem[] = [
 	{ code: 'took-too-long', seconds: 60 },
 	{ code: 'second-person', who: 'Wren' },
 	{ code: 'folder-only' },
+	{ code: 'bank-shows-it' },
 	{ code: 'last-supervisor' }
 ];
 test.each(problems.map((problem) => [problem.code, problem] as const))(

@@ -1,7 +1,7 @@
 import { rowNumber } from '$lib/server/platform/http/row-number';
-import { redirect } from '@sveltejs/kit';
+import { error, redirect } from '@sveltejs/kit';
 import { reinstate } from '$lib/server/allocation/commands/reinstate';
-import { view } from '$lib/server/platform/http/view';
+import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtJournal, whatMayFollow } from '$lib/server/ledger/queries/journal';
 import { action } from '$lib/server/platform/http/action';
 import { undoActs } from '$lib/server/allocation/commands/undo-acts';
@@ -13,10 +13,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		account: url.searchParams.get('account') ?? '',
 		actId: rowNumber(url.searchParams.get('act'))
 	};
+	const follows = query.actId === null ? null : await view(locals, whatMayFollow, query.actId);
 	const may =
-		query.actId === null || locals.who!.role === 'reader'
-			? null
-			: await view(locals, whatMayFollow, query.actId);
+		follows && !mayAct(locals) ? { ...follows, putRight: null, undo: null, asBefore: false } : follows;
+	if (may && !may.said) error(404, `There is no record ${query.actId}.`);
 	return { ...(await view(locals, lookAtJournal, query)), query, may };
 };
 

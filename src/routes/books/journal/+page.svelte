@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { amount, moment, shortDay, actSentence } from '$lib/words';
+	import { amount, moment, shortDay, actSentence, undoingSentence } from '$lib/words';
 	import type { reinstate } from '$lib/server/allocation/commands/reinstate';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -33,6 +33,9 @@
 	<div class="mt-2"><Problems {problems} /></div>
 	{#if data.may?.said}
 		<p class="mt-1">{actSentence(data.may.said)}</p>
+		{#if data.may.undo && data.may.undoing}<p class="mt-1 says">
+				Undoing it: {undoingSentence(data.may.undoing)}
+			</p>{/if}
 		<p class="mt-2 flex gap-3">
 			{#if data.may.putRight}
 				<a class="btn" href="/money-in/reallocate/{data.may.putRight.actId}">Put it right</a>

@@ -1,3 +1,4 @@
+import { error } from '@sveltejs/kit';
 import { rowNumber, rowNumbers } from '$lib/server/platform/http/row-number';
 import { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 import { joinParts } from '$lib/server/receipts/commands/split-receipt';
@@ -28,12 +29,15 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	// These items are allocated instead of what was proposed.
 	const lay = rowNumbers(url.searchParams.get('items'));
 	const desk = receiptId || credits ? await view(locals, lookAtDesk, { receiptId, customerId, also }) : null;
+	const gone = asked !== null && desk === null ? await view(locals, whereReceiptIs, asked) : null;
+	if (asked !== null && desk === null && gone === null) error(404, 'There is no such receipt.');
+	if (credits !== null && desk === null) error(404, 'There is no such customer account.');
 	return {
 		desk,
 		...where,
 		lay,
 		reasons: desk?.answer ? desk.answer.reasons.map(reasonSentence) : [],
-		gone: asked !== null && desk === null ? await view(locals, whereReceiptIs, asked) : null,
+		gone,
 		mayAct: mayAct(locals)
 	};
 };

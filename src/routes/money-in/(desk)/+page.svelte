@@ -65,6 +65,7 @@
 	let sets = $state<SetsHere>();
 	let active = $state(0);
 	let postForm = $state<HTMLFormElement>()!;
+	let deskSection = $state<HTMLElement>();
 
 	const nextId = $derived(data.beside.next ?? data.beside.previous);
 
@@ -95,6 +96,9 @@
 			});
 		else await invalidateAll();
 		active = 0;
+		await tick();
+		// Keys are for what is on the desk now: no field of the one before keeps the cursor.
+		deskSection?.focus({ preventScroll: true });
 	};
 	const undo = new ActForm<typeof undoActs>('?/undo', { refresh: false });
 	/** Undoes what was done together, the last first, each by itself, so that others are let in between. */
@@ -157,6 +161,11 @@
 			keys: ['a'],
 			what: 'take their remittance advice',
 			run: () => data.mayAct && allocating?.desk.customer && (dialog = 'advice')
+		},
+		{
+			keys: ['p'],
+			what: 'split a payout into its payments',
+			run: () => data.mayAct && data.desk?.payout && goto(`/money-in/split?receipt=${data.desk.receipt?.id}`)
 		},
 		{ keys: ['Enter'], what: 'post and go on' },
 		{
@@ -223,7 +232,7 @@
 		/>
 	</section>
 
-	<section class="overflow-y-auto" aria-label="The desk">
+	<section bind:this={deskSection} class="overflow-y-auto outline-none" aria-label="The desk" tabindex="-1">
 		{#if data.gone}<GoneNote gone={data.gone} />{/if}
 		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
 		{#if allocating && data.desk}

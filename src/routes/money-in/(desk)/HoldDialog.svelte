@@ -16,11 +16,12 @@
 		done
 	}: {
 		open: boolean;
-		receipt: { id: number; version: number };
+		receipt: { id: number; version: number; heldBecause: string | null };
 		order: AllocationInput | null;
 		done: Done;
 	} = $props();
-	let because = $state('');
+	/** Opens with what it is held for already. */
+	let because = $derived(open ? (receipt.heldBecause ?? '') : '');
 	const form = new ActForm<typeof holdReceipt>('?/hold', {
 		refresh: false,
 		done: (answer) =>
@@ -45,10 +46,15 @@
 			/></label
 		>
 		<FieldError {form} name="because" />
-		<p class="mt-1 says">
-			Nothing is posted, and what is allocated is kept. Leave it empty to take a receipt off hold.
-		</p>
+		<p class="mt-1 says">Nothing is posted, and what is allocated is kept.</p>
 		<div class="mt-3"><Problems problems={form.problems} /></div>
-		<button class="btn btn-main mt-3" disabled={form.busy}>{because ? 'Hold it' : 'Take off hold'}</button>
+		<div class="mt-3 flex gap-3">
+			<button class="btn btn-main" disabled={form.busy || !because.trim()}
+				>{receipt.heldBecause ? 'Keep it on hold' : 'Hold it'}</button
+			>
+			{#if receipt.heldBecause}<button class="btn" disabled={form.busy} onclick={() => (because = '')}
+					>Take it off hold</button
+				>{/if}
+		</div>
 	</form>
 </Dialog>

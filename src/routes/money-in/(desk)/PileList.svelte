@@ -37,6 +37,7 @@
 		if (row.held) return row.held;
 		if (row.aside) return `goes to ${row.aside}, as before`;
 		if (row.cameBack) return 'a payment came back';
+		if (row.payout && row.numbers.length === 0) return 'a payout, to be split';
 		if (row.amount < 0) return 'went out';
 		if (row.numbers.length === 0) return row.text ? `“${row.text}”` : 'no words';
 		if (row.otherAnswers > 0 && row.band === 'choose') return `${row.otherAnswers + 1} answers fit`;

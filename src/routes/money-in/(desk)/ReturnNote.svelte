@@ -25,7 +25,7 @@
 	} = $props();
 	const form = new ActForm<typeof matchBankReturn>('?/matchReturn', {
 		refresh: false,
-		done: (answer) => done('The return is at the bank: counted once.', answer, true)
+		done: (answer) => done(`${SAID[matched]} Counted once.`, answer, true)
 	});
 	const CLUES: Readonly<Record<ReturnClue, string>> = {
 		'end-to-end': 'the same end-to-end reference',
@@ -35,6 +35,13 @@
 		amount: 'the same amount',
 		'amount-and-fee': 'more than its amount'
 	};
+	/** Which part of a return was matched last. */
+	let matched = $state<keyof typeof PARTS>('money');
+	const SAID = {
+		money: 'Matched the returned payment to the bank.',
+		fee: 'Matched the bank’s fee to the bank.',
+		both: 'Matched the returned payment and the bank’s fee to the bank.'
+	} as const;
 	const PARTS = { money: 'the return', fee: 'the bank’s fee', both: 'the return and the fee' } as const;
 </script>
 
@@ -54,11 +61,13 @@
 						{#if mayAct}<button
 								class="btn py-0.5"
 								disabled={form.busy}
-								onclick={() =>
-									form.send({
+								onclick={() => {
+									matched = one.part;
+									void form.send({
 										...{ receiptId: receipt.id, receiptVersion: receipt.version },
 										...{ returnedId: one.id, part: one.part, restIsCharge: one.rest > 0 }
-									})}>It is this: match them</button
+									});
+								}}>It is this: match them</button
 							>{/if}
 					</div>
 				</li>

@@ -35,12 +35,15 @@
 	/** Not a ledger account: nobody knows the payer yet, and it goes on waiting. */
 	const UNKNOWN = 'unknown';
 	const mayWait = $derived(receipt.amount > 0 && receipt.unidentifiedActId === null);
-	const sum = $derived(money(receipt.amount, receipt.currency));
+	const sum = $derived(money(Math.abs(receipt.amount), receipt.currency));
+	const target = $derived(accounts.find((one) => one.code === account)?.name ?? account);
 	const aside = new ActForm<typeof setAside>('?/aside', {
 		refresh: false,
 		done: (answer) =>
 			done(
-				answer.output.waits.length > 0 ? `A supervisor is asked about ${sum}.` : `Posted ${sum}.`,
+				answer.output.waits.length > 0
+					? `A supervisor is asked about ${sum}.`
+					: `Posted ${sum} to ${target}.`,
 				answer,
 				true
 			)

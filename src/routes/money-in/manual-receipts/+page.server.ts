@@ -10,6 +10,7 @@ import { action, shaped } from '$lib/server/platform/http/action';
 import { addMethod } from '$lib/server/firm/commands/add-method';
 import { dropManualReceipts, keepManualReceipts } from '$lib/server/receipts/commands/manual-receipts';
 import { ok } from '$lib/core/result';
+import { voidReceipt } from '$lib/server/receipts/commands/void-receipt';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -31,5 +32,6 @@ export const actions = {
 	method: action(addMethod),
 	drop: action(dropManualReceipts),
 	post: action(postManualReceipts),
+	void: action(voidReceipt),
 	slip: action(makeSlip, { then: ({ slipId }) => redirect(303, `/money-in/slips/${slipId}`) })
 };

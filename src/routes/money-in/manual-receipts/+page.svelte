@@ -4,6 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import HandRow from './HandRow.svelte';
+	import VoidDialog from './VoidDialog.svelte';
 	import type { addMethod as addMethodAct } from '$lib/server/firm/commands/add-method';
 	import type { makeSlip } from '$lib/server/receipts/commands/make-paying-in-slip';
 	import type { dropManualReceipts, keepManualReceipts } from '$lib/server/receipts/commands/manual-receipts';
@@ -14,6 +15,10 @@
 	import { amount, count, list, money, shortDay } from '$lib/words';
 	let { data } = $props();
 	let onSlip = new SvelteSet<number>();
+	/** Rows that are not posted now. */
+	let later = new SvelteSet<number>();
+	let editing = $state.raw<(typeof data.due)[number] | null>(null);
+	let voiding = $state.raw<(typeof data.lately)[number] | null>(null);
 	const today = $derived((data.today ?? '') as Day);
 	const late = $derived(data.way.filter((one) => one.date < data.lateSince));
 	const sums = (rows: readonly { amount: number; currency: string }[]) => {
@@ -21,7 +26,16 @@
 		for (const row of rows) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
 		return list([...by].map(([currency, sum]) => money(sum, currency)));
 	};
+	const now = $derived(data.due.filter((row) => !later.has(row.id)));
 	const picked = $derived(data.loose.filter((row) => onSlip.has(row.id)));
+	const WHERE = {
+		way: 'on its way',
+		slip: 'on a paying-in slip',
+		bank: 'the bank shows it',
+		'petty cash': 'in petty cash',
+		pile: 'waits in Money in',
+		voided: 'voided'
+	} as const;
 	const pays = (text: string) =>
 		text === 'oldest' ? 'the oldest' : text === 'account' ? 'on account' : text;
 
@@ -61,12 +75,30 @@
 		(customer, day, how, reference, amount, what it pays). Nothing is posted before you say so, by you or by
 		somebody else. A cheque dated later is held until its day.
 	</p>
-	<HandRow {today} methods={data.methods} disabled={busy || !data.mayAct} {addMethod} {keep} {paste} />
+	<HandRow
+		{today}
+		methods={data.methods}
+		disabled={busy || !data.mayAct}
+		{addMethod}
+		{keep}
+		{paste}
+		{editing}
+		leave={() => (editing = null)}
+	/>
 	<div class="mt-3"><Problems {problems} /></div>
 
-	{#snippet rowsOf(rows: typeof data.due)}
+	{#snippet rowsOf(rows: typeof data.due, ticked: boolean)}
 		{#each rows as row (row.id)}
-			<tr>
+			<tr class={[row.id === editing?.id && 'bg-raised']}>
+				{#if ticked}<td
+						><input
+							type="checkbox"
+							aria-label="Post the row of {row.name} now"
+							checked={!later.has(row.id)}
+							disabled={busy || !data.mayAct}
+							onchange={() => (later.has(row.id) ? later.delete(row.id) : later.add(row.id))}
+						/></td
+					>{/if}
 				<td>{row.name} <span class="text-soft">{row.code}</span></td>
 				<td>{shortDay(row.date, today)}</td>
 				<td>{row.method}</td>
@@ -78,7 +110,12 @@
 						? amount(row.amount, row.currency)
 						: money(row.amount, row.currency)}</td
 				>
-				<td class="num"
+				<td class="num whitespace-nowrap"
+					><button
+						class="mr-3 cursor-pointer text-sm text-soft hover:text-ink"
+						disabled={busy || !data.mayAct}
+						aria-label="Edit the row of {row.name}"
+						onclick={() => (editing = row)}>edit</button
 					><button
 						class="cursor-pointer text-sm text-soft hover:text-ink"
 						disabled={busy || !data.mayAct}
@@ -89,10 +126,21 @@
 			</tr>
 		{/each}
 	{/snippet}
-	{#snippet head()}
+	{#snippet head(ticked: boolean)}
 		<thead
 			><tr
-				><th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Pays</th><th>Typed by</th><th
+				>{#if ticked}<th class="w-8"
+						><input
+							type="checkbox"
+							aria-label="Post all rows now"
+							checked={now.length === data.due.length}
+							onchange={(event) => {
+								for (const row of data.due)
+									if (event.currentTarget.checked) later.delete(row.id);
+									else later.add(row.id);
+							}}
+						/></th
+					>{/if}<th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Pays</th><th>Typed by</th><th
 					class="num">Amount</th
 				><th></th></tr
 			></thead
@@ -101,22 +149,24 @@
 
 	{#if data.due.length}
 		<table class="mt-4">
-			{@render head()}
-			<tbody>{@render rowsOf(data.due)}</tbody>
+			{@render head(true)}
+			<tbody>{@render rowsOf(data.due, true)}</tbody>
 		</table>
 		<button
 			class="btn btn-main mt-3"
-			disabled={busy || !data.mayAct}
-			onclick={() => postForm.send({ ids: data.due.map((row) => row.id) })}
-			>Post {count(data.due.length, 'payment')}, {sums(data.due)}</button
+			disabled={busy || !data.mayAct || now.length === 0}
+			onclick={() => postForm.send({ ids: now.map((row) => row.id) })}
+			>{now.length
+				? `Post ${count(now.length, 'receipt')}, ${sums(now)}`
+				: 'Tick what is to be posted'}</button
 		>
 	{/if}
 
 	{#if data.dated.length}
 		<h2 class="mt-8 text-xl">Dated for later: {sums(data.dated)}, not money yet</h2>
 		<table class="mt-1">
-			{@render head()}
-			<tbody>{@render rowsOf(data.dated)}</tbody>
+			{@render head(false)}
+			<tbody>{@render rowsOf(data.dated, false)}</tbody>
 		</table>
 	{/if}
 
@@ -200,4 +250,40 @@
 			</tbody>
 		</table>
 	{/if}
+
+	{#if data.lately.length}
+		<h2 class="mt-8 text-xl">Recorded lately</h2>
+		<p class="says">Recorded by mistake? Void it: what it was allocated to is open again.</p>
+		<table class="mt-1">
+			<thead
+				><tr
+					><th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Where it is</th><th class="num"
+						>Amount</th
+					><th></th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.lately as one (one.id)}
+					<tr class={[one.state === 'voided' && 'text-soft']}>
+						<td>{one.name}</td><td>{shortDay(one.booked, today)}</td><td>{one.method}</td><td
+							>{one.reference}</td
+						><td>{WHERE[one.where]}</td><td class={['num', one.state === 'voided' && 'line-through']}
+							>{money(one.amount, one.currency)}</td
+						>
+						<td class="num whitespace-nowrap"
+							>{#if one.actId}<a class="mr-3 text-sm text-soft" href="/books/journal?act={one.actId}"
+									>journal</a
+								>{/if}{#if data.mayAct && one.where !== 'voided' && one.where !== 'bank'}<button
+									class="cursor-pointer text-sm text-soft hover:text-ink"
+									aria-label="Void the {one.method} of {one.name}"
+									onclick={() => (voiding = one)}>void</button
+								>{/if}</td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
 </div>
+
+<VoidDialog receipt={voiding} close={() => (voiding = null)} />

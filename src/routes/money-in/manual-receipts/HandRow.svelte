@@ -1,5 +1,8 @@
 <script lang="ts">
-	import { tick } from 'svelte';
+	import { tick, untrack } from 'svelte';
+	import { documentsPaid } from '$lib/core/2-receipts/documents-paid';
+	import { openItemsOf } from '$lib/trade/open-items-of';
+	import { amount as amountText, list } from '$lib/words';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { typedAmount } from '$lib/words/typed-amount';
@@ -15,7 +18,9 @@
 		disabled,
 		addMethod,
 		keep,
-		paste
+		paste,
+		editing = null,
+		leave
 	}: {
 		today: Day;
 		methods: readonly string[];
@@ -25,9 +30,15 @@
 		/** Keeps the row; true when it is kept. */
 		keep: (row: ManualReceiptRow) => Promise<boolean>;
 		paste: (text: string) => void;
+		/** A row that was kept before, to be changed; null for a new one. */
+		editing?: (ManualReceiptRow & { readonly name: string }) | null;
+		/** Leaves the row as it was kept. */
+		leave: () => void;
 	} = $props();
 	let who = $state('');
-	let owner = $state<FoundCustomer | null>(null);
+	let owner = $state<Pick<FoundCustomer, 'id' | 'name' | 'currency'> | null>(null);
+	/** What is open on the customer's account, to see whether what is typed is there. */
+	let open = $state.raw<readonly { id: number; number: string }[] | null>(null);
 	let when = $state('');
 	const ANOTHER = '';
 	let method = $state('cheque');
@@ -36,15 +47,52 @@
 	let sum = $state('');
 	let pays = $state('');
 	/** What is wrong, and in which field. */
-	let problem = $state<{ readonly at: 'customer' | 'date' | 'amount'; readonly says: string } | null>(null);
+	let problem = $state<{
+		readonly at: 'customer' | 'date' | 'amount' | 'pays';
+		readonly says: string;
+	} | null>(null);
 	const faultAt = (name: string) =>
 		attributesOf(problem?.at === name ? problem.says : undefined, 'row-problem');
 	let first = $state<HTMLInputElement | null>(null);
 	let whenField = $state<HTMLInputElement>()!;
 
+	/** Numbers typed under Pays that are not open on the account. */
+	const missing = $derived(open && pays.trim() ? documentsPaid(pays.trim(), open).missing : []);
+	async function readOpen(customerId: number) {
+		open = null;
+		const items = await openItemsOf(customerId).catch(() => null);
+		if (owner?.id === customerId) open = items;
+	}
+	function checkPays() {
+		if (missing.length)
+			problem = {
+				at: 'pays',
+				says: `${list(missing)} ${missing.length === 1 ? 'is' : 'are'} not open on the account of ${owner!.name}.`
+			};
+		else if (problem?.at === 'pays') problem = null;
+	}
+	$effect(() => {
+		const row = editing;
+		untrack(() => {
+			problem = null;
+			if (!row) return;
+			const { customerId: id, name, currency } = row;
+			[owner, who, when, method, reference] = [
+				{ id, name, currency },
+				name,
+				row.date,
+				row.method,
+				row.reference
+			];
+			[sum, pays] = [amountText(row.amount, currency), row.pays === 'oldest' ? '' : row.pays];
+			void readOpen(id);
+			first?.focus();
+		});
+	});
 	function choose(one: FoundCustomer) {
 		owner = one;
 		who = one.name;
+		void readOpen(one.id);
 		// Found by a document: that is what it pays.
 		if (one.by && !pays) pays = one.by.number;
 		whenField.focus();
@@ -56,6 +104,13 @@
 		another = '';
 		if (name && !methods.includes(name) && !(await addMethod(name))) method = methods[0]!;
 		else method = name || methods[0]!;
+	}
+	function clear() {
+		[who, owner, open, reference, sum, pays] = ['', null, null, '', '', ''];
+		if (editing) {
+			when = '';
+			leave();
+		}
 	}
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
@@ -69,14 +124,15 @@
 		else if (!date) problem = { at: 'date', says: `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.` };
 		else if (typeof amount === 'string' || amount <= 0)
 			problem = { at: 'amount', says: `“${sum}” is no amount above zero.` };
+		else if (missing.length) checkPays();
 		else {
 			problem = null;
 			const row = {
-				...{ id: null, customerId: owner.id, date, method, reference, amount },
+				...{ id: editing?.id ?? null, customerId: owner.id, date, method, reference, amount },
 				...{ currency: owner.currency, pays: pays.trim() || 'oldest' }
 			};
 			if (!(await keep(row))) return;
-			[who, owner, reference, sum, pays] = ['', null, '', '', ''];
+			clear();
 			await tick();
 			first?.focus();
 		}
@@ -164,11 +220,17 @@
 				type="text"
 				class="w-full"
 				bind:value={pays}
+				onblur={checkPays}
+				{...faultAt('pays')}
 				placeholder="oldest, account or numbers"
 				{disabled}
 			/></label
 		>
-		<button class="btn" {disabled}>Keep <span class="key">Enter</span></button>
+		<button class="btn" {disabled}>{editing ? 'Change' : 'Keep'} <span class="key">Enter</span></button>
 	</div>
+	{#if editing}<p class="text-sm text-copper">
+			You are changing a row that was kept.
+			<button type="button" class="cursor-pointer underline" onclick={clear}>Leave it as it was</button>
+		</p>{/if}
 	{#if problem}<p id="row-problem" role="alert" class="text-sm text-oxblood">{problem.says}</p>{/if}
 </form>

@@ -10,6 +10,8 @@ export const cs: Language = {
 		notWhole: ['castecn[aey]', 'splatka', 'cast', 'dobropis[u]?', 'sleva'],
 		part: ['castecna uhrada', '\\d\\. splatka'],
 		tax: [],
+		order: ['objednavka'],
+		payout: ['vyplata', 'zuctovani karet'],
 		claims: {
 			damaged: ['poskozen[eoy]', 'rozbit[eoy]'],
 			missing: ['chybi'],

@@ -10,6 +10,8 @@ export const da: Language = {
 		notWhole: [],
 		part: ['delbetaling'],
 		tax: [],
+		order: ['ordre', 'bestilling'],
+		payout: ['udbetaling', 'kortindlosning'],
 		claims: {
 			damaged: ['beskadiget'],
 			missing: ['mangler'],

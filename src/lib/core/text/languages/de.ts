@@ -17,6 +17,8 @@ export const de: Language = {
 			'\\d\\. rate'
 		],
 		tax: ['quellensteuer', 'steuerabzug'],
+		order: ['bestell(?:ung|nummer|nr)', 'auftrag(?:snummer|snr)?'],
+		payout: ['auszahlung(?:en)?', 'kartenumsatze?'],
 		claims: {
 			damaged: ['beschadigt', 'beschaedigt', 'bruch', 'defekt', 'mangel', 'maengel'],
 			missing: ['fehlt', 'fehlmenge', 'fehlend[e]?'],

@@ -57,6 +57,8 @@ export const en: Language = {
 			'on account(?: of)?'
 		],
 		tax: ['wht', 'w/h ?tax', 'withh(?:olding|eld)(?: tax)?', 'tds', 'tax (?:deducted|withheld)'],
+		order: ['order', 'ord', 'p\\.?o', 'purchase order'],
+		payout: ['pay-?outs?', 'card (?:takings|settlements?|sales)', 'merchant settlements?'],
 		claims: {
 			damaged: ['damage[ds]?', 'broken', 'breakages?', 'defect(?:ive|s)?', 'faulty'],
 			missing: [

@@ -10,6 +10,8 @@ export const es: Language = {
 		notWhole: ['parcial', 'menos', 'descontado'],
 		part: ['pago parcial', 'a cuenta', '(?:primer|segundo) plazo'],
 		tax: ['retencion', 'irpf'],
+		order: ['pedido'],
+		payout: ['liquidacion tarjetas?'],
 		claims: {
 			damaged: ['rotos?', 'roturas?', 'danad[oa]s?'],
 			missing: ['faltantes?'],

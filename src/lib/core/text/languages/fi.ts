@@ -10,6 +10,8 @@ export const fi: Language = {
 		notWhole: ['osamaksu', 'osasuoritus', 'era', 'miinus', 'hyvitys(?:lasku)?'],
 		part: ['osamaksu', 'osasuoritus', '\\d\\. era'],
 		tax: [],
+		order: ['tilaus'],
+		payout: ['korttitilitys'],
 		claims: {
 			damaged: ['vioittunut', 'rikki', 'vaurio(?:itunut)?'],
 			missing: ['puuttuu'],

@@ -15,6 +15,8 @@ export const fr: Language = {
 			'(?:1er|2e|premier|second) versement'
 		],
 		tax: ['retenue(?: a la source)?'],
+		order: ['commande', 'cde'],
+		payout: ['versement cb', 'reversement'],
 		claims: {
 			damaged: ['casse', 'endommagee?s?'],
 			missing: ['manquante?s?'],

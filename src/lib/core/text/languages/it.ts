@@ -10,6 +10,8 @@ export const it: Language = {
 		notWhole: ['parziale', 'meno'],
 		part: ['acconto', 'pagamento parziale', '\\d.? rata'],
 		tax: ['ritenuta(?: d.?acconto)?'],
+		order: ['ordine'],
+		payout: ['accredito pos', 'liquidazione carte'],
 		claims: {
 			damaged: ['rott[oaie]', 'danneggiat[oaie]', 'guast[oaie]'],
 			missing: ['mancant[ei]', 'mancante'],

@@ -19,6 +19,10 @@ export interface Language {
 		readonly part: readonly string[];
 		/** That tax was withheld. */
 		readonly tax: readonly string[];
+		/** What stands before the number of a customer's order. */
+		readonly order: readonly string[];
+		/** That a processor pays out what it took in several payments. */
+		readonly payout: readonly string[];
 		/** Why something was taken off, in the terms of a claim. */
 		readonly claims: Readonly<Record<ClaimReason, readonly string[]>>;
 	};

@@ -49,6 +49,32 @@ const phrases = list(({ phrases: { claims, ...others } }) =>
 	[...Object.values(others), ...Object.values(claims)].flat()
 );
 
+describe('the number of an order', () => {
+	test.each([
+		['deposit for order 7741', '7741'],
+		['our order no. KF-12/3 thanks', 'KF-12/3'],
+		['deposit CK-118', 'CK-118'],
+		['P.O. 90021', '90021'],
+		['Anzahlung Auftragsnr. 5512', '5512'],
+		['commande C2024-9', 'C2024-9'],
+		// A day is none, nor a word without a digit.
+		['deposit 12/10', null],
+		['on account 2026', null],
+		['standing order', null],
+		['recorder 5', null]
+	] as const)('“%s” names %s', (text, want) => expect(remittancePhrases(text).order).toBe(want));
+});
+
+describe('a payout', () => {
+	test.each([
+		['PAYOUT 5 PAYMENTS', true],
+		['CARD SETTLEMENT 0311', true],
+		['Auszahlung 5512', true],
+		['paid out of petty cash', false],
+		['payment AK-40001', false]
+	] as const)('“%s”: %s', (text, want) => expect(remittancePhrases(text).payout).toBe(want));
+});
+
 describe('each language', () => {
 	it.each(phrases)('%s: the phrase “%s” is small, without accents, and a pattern', (_, phrase) => {
 		expect(phrase.replace(/\\./g, '')).toMatch(/^[a-z0-9 (){}?:|[\].,/-]+$/);

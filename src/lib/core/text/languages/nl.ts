@@ -10,6 +10,8 @@ export const nl: Language = {
 		notWhole: ['gedeeltelijk', 'termijn', 'minder', 'korting'],
 		part: ['deelbetaling', '(?:1e|2e|eerste|tweede) termijn', 'gedeelte'],
 		tax: ['bronbelasting'],
+		order: ['bestelling', 'order'],
+		payout: ['uitbetaling', 'pinontvangsten'],
 		claims: {
 			damaged: ['beschadigd', 'schade', 'kapot'],
 			missing: ['ontbrekend[e]?', 'te weinig geleverd'],

@@ -10,6 +10,8 @@ export const no: Language = {
 		notWhole: [],
 		part: [],
 		tax: [],
+		order: ['ordre', 'bestilling'],
+		payout: ['utbetaling', 'kortoppgjor'],
 		claims: {
 			damaged: ['odelagt', 'skadet'],
 			missing: [],

@@ -10,6 +10,8 @@ export const pl: Language = {
 		notWhole: ['rata', 'czesciow[ay]', 'korekt[ay]', 'korekcie', 'potracenie'],
 		part: ['zaplata czesciowa', 'czesciowa zaplata', 'i{1,3} rata', 'rata \\d'],
 		tax: [],
+		order: ['zamowienie'],
+		payout: ['wyplata srodkow', 'rozliczenie kart'],
 		claims: {
 			damaged: ['uszkodz(?:on[eyai]|onych|enia|enie)', 'stluczone'],
 			missing: ['brak(?:i|uje)?'],

@@ -10,6 +10,8 @@ export const pt: Language = {
 		notWhole: ['prestacao', 'parte', 'nota de credito'],
 		part: ['pagamento parcial', '\\d.? prestacao', 'parte da'],
 		tax: [],
+		order: ['encomenda', 'pedido'],
+		payout: ['liquidacao cartoes'],
 		claims: {
 			damaged: ['quebras?', 'danificad[oa]s?'],
 			missing: ['em falta'],

@@ -10,6 +10,8 @@ export const sv: Language = {
 		notWhole: ['delbetalning', 'avdrag', 'kreditnota'],
 		part: ['delbetalning', '(?:forsta|andra) delen'],
 		tax: [],
+		order: ['order', 'bestallning'],
+		payout: ['utbetalning', 'kortinlosen'],
 		claims: {
 			damaged: ['skad(?:a|at|ade|or)', 'trasig(?:t|a)?', 'odelagd'],
 			missing: ['saknas'],

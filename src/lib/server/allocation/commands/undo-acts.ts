@@ -9,6 +9,7 @@ import { act } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import { reinstate } from './reinstate';
 import { undoPosting } from './undo-posting';
+import { restoreReceipt } from '../../receipts/commands/void-receipt';
 import { undoReturn } from '../../returns/commands/undo-return';
 
 export const undoActsInput = z.object({ actIds: z.array(idField).min(1).max(5000) });
@@ -52,6 +53,7 @@ async function undo(ctx: ActContext, row: Row): Promise<void> {
 	if (UNDOABLE_POSTINGS.includes(kind)) await ctx.run(undoPosting, { actId: row.id });
 	else if (kind === 'undo-posting') await ctx.run(reinstate, { actId: row.id });
 	else if (kind === 'return-payment') await ctx.run(undoReturn, { actId: row.id });
+	else if (kind === 'void-receipt') await ctx.run(restoreReceipt, { actId: row.id });
 	else if (MADE_OF_PARTS.includes(kind)) await undoParts(ctx, row);
 	else throw new DomainError({ code: 'cannot-undo', act: saidOf(row) });
 }

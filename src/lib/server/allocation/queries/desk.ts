@@ -1,4 +1,6 @@
 import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm';
+import { mayBeSplit } from '../../../core/2-receipts/may-be-split';
+import { payoutOf, type Payout } from '../../../core/2-receipts/payout-of';
 import type { FeePattern } from '../../../core/money/fee-pattern';
 import type { Answer, Habits, KeptAdvice } from '../../../core/3-matching';
 import { NO_LIMITS, type LimitsOfOne, type SumsByKind } from '../../../core/4-allocation/over-limits';
@@ -25,6 +27,7 @@ import { asideRuleFor } from '../../receipts/store/aside-rules';
 import { isKnownPayer } from '../../matching/store/is-known-payer';
 import { feePatternOf } from '../../matching/store/seen-fees';
 import { bookedBefore, limitsNow } from '../../reductions/store/over-limits-now';
+import { processorNames } from '../../firm/store/processors';
 import { readSetting } from '../../firm/store/settings';
 import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
 import { baseConverter } from '../../firm/store/to-base';
@@ -62,6 +65,8 @@ export interface DeskFrame {
 	readonly suspects: readonly Suspect[];
 	/** Where the money went out: payments that may have come back with it, and returns that it may be showing. */
 	readonly debit: DebitMeans | null;
+	/** Where it looks like what a processor pays out: many payments in one sum. */
+	readonly payout: Payout | null;
 	/** Refunds that were paid out and may be what came in. */
 	readonly refundsBack: readonly RefundBack[];
 	/** Payments of the account that came back before, newest first. */
@@ -98,6 +103,7 @@ export interface Desk extends DeskFrame {
 }
 
 const HABIT = 12;
+
 /** Money on the desk, with its answer and the account it may be allocated to (the answer's, or another one chosen). */
 export const lookAtDesk = defineLook(
 	'reader',
@@ -169,6 +175,7 @@ export async function frameOf(
 		bankMatches: row?.bankEntryId
 			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)
 			: [],
+		payout: row && answer && mayBeSplit(row) ? payoutOf(row, await processorNames(db)) : null,
 		refundsBack: row && row.amount > 0 ? await refundsBack(db, row) : [],
 		debit: row && row.amount < 0 ? await whatDebitMeans(db, row) : null,
 		returned: owner

@@ -12,7 +12,13 @@ export interface FoundCustomer {
 	readonly name: string;
 	readonly currency: string;
 	/** What it was found by where that is not its name or code: open items by their numbers, or by what they come to. */
-	readonly by: { readonly number: string; readonly open: number; readonly currency: string } | null;
+	readonly by: {
+		readonly number: string;
+		readonly open: number;
+		readonly currency: string;
+		/** The open items that come to it. */
+		readonly items: readonly number[];
+	} | null;
 }
 
 const CUSTOMERS_FOUND = 20;
@@ -37,7 +43,10 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.where(or(like(document.number, wanted), like(document.purchaseOrder, wanted)));
 	const byAmount = cents === null ? [] : await whoOwes(db, cents);
 	const byItem = await db
-		.select({ ...columns, number: document.number, open: itemState.open, itemCurrency: itemState.currency })
+		.select({
+			...{ ...columns, itemId: itemState.itemId, number: document.number },
+			...{ open: itemState.open, itemCurrency: itemState.currency }
+		})
 		.from(itemState)
 		.innerJoin(item, eq(item.id, itemState.itemId))
 		.innerJoin(document, eq(document.id, item.documentId))
@@ -48,8 +57,9 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 		.orderBy(asc(itemState.due), asc(itemState.itemId))
 		.limit(CUSTOMERS_FOUND);
 	const found = new Map<number, FoundCustomer>(byName.map((row) => [row.id, { ...row, by: null }]));
-	for (const { number, open, itemCurrency, ...row } of byItem)
-		if (!found.has(row.id)) found.set(row.id, { ...row, by: { number, open, currency: itemCurrency } });
+	for (const { itemId, number, open, itemCurrency, ...row } of byItem)
+		if (!found.has(row.id))
+			found.set(row.id, { ...row, by: { number, open, currency: itemCurrency, items: [itemId] } });
 	for (const row of byAmount) if (!found.has(row.id)) found.set(row.id, row);
 	return [...found.values()].slice(0, CUSTOMERS_FOUND);
 });
@@ -60,7 +70,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
  */
 export async function whoOwes(db: Db, amount: number, currency?: string): Promise<FoundCustomer[]> {
 	const only = currency === undefined ? sql`1` : sql`a.currency = ${currency}`;
-	const rows = await db.all<FoundCustomer & { number: string; itemCurrency: string }>(sql`
+	const rows = await db.all<FoundCustomer & { number: string; itemCurrency: string; items: string }>(sql`
 		with fitting as (
 			select 1 as rank, a.customer_id, a.currency, a.item_id as first, null as second
 			from item_state a where a.open > 0 and a.open = ${amount} and a.kind <> 'credit_note' and ${only}
@@ -78,12 +88,19 @@ export async function whoOwes(db: Db, amount: number, currency?: string): Promis
 			case f.rank when 2 then 'all ' || f.second || ' open items'
 			else (select d.number from item i join document d on d.id = i.document_id where i.id = f.first)
 				|| coalesce(' and ' || (select d.number from item i join document d on d.id = i.document_id where i.id = f.second), '')
-			end as number
+			end as number,
+			case f.rank when 2 then
+				(select group_concat(o.item_id) from item_state o
+					where o.customer_id = f.customer_id and o.currency = f.currency and o.open > 0)
+			else f.first || coalesce(',' || f.second, '') end as items
 		from fitting f join customer c on c.id = f.customer_id
 		order by f.rank, c.name, f.first, f.second limit 200`);
 	const found = new Map<number, FoundCustomer>();
-	for (const { number, itemCurrency, ...row } of rows)
+	for (const { number, itemCurrency, items, ...row } of rows)
 		if (!found.has(row.id))
-			found.set(row.id, { ...row, by: { number, open: amount, currency: itemCurrency } });
+			found.set(row.id, {
+				...row,
+				by: { number, open: amount, currency: itemCurrency, items: items.split(',').map(Number) }
+			});
 	return [...found.values()].slice(0, CUSTOMERS_FOUND);
 }

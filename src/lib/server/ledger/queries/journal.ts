@@ -14,6 +14,7 @@ import {
 import type { Db } from '../../platform/db/open';
 import { kindOf } from '../../act/kinds';
 import { saidOf } from '../../act/said';
+import { whatUndoingDoes } from '../../allocation/queries/what-undoing-does';
 import { isUndoable } from '../../act/undoable';
 import { defineLook } from '../../act/define-look';
 
@@ -110,6 +111,7 @@ export const whatMayFollow = defineLook('reader', async (db, actId: number) => {
 		putRight: alone?.state === 'allocated' ? { actId: alone.actId, receiptId: alone.receiptId } : null,
 		/** Where it can be undone as a whole. */
 		undo: one && !undone && isUndoable(kindOf(one)) && kindOf(one) !== 'undo-posting' ? one.id : null,
+		undoing: one ? await whatUndoingDoes(db, within) : null,
 		asBefore:
 			(first && kindOf(first) === 'allocate-credits') ||
 			(first &&

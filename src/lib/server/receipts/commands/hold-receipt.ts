@@ -22,7 +22,10 @@ export const holdReceipt = defineAct({
 		const { tx } = ctx;
 		const { row, state } = await takeReceipt(tx, input.receiptId, input.receiptVersion);
 		const actId = await ctx.record({
-			summary: { because: input.because },
+			summary: {
+				because: input.because,
+				receipt: { amount: row.amount, currency: row.currency, payer: row.payerName }
+			},
 			receiptId: row.id
 		});
 		await moveReceipt(

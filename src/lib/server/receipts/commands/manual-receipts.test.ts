@@ -99,12 +99,30 @@ describe('rows', () => {
 		expect((await books.db.select().from(receiptState).get())!.onAccount).toBe(onAccount);
 		await proves();
 	});
+	it('one that names a document that is not open there is refused when it is typed', async () => {
+		const rows = [row(1, 100), row(1, 200, { pays: 'AK-3 AK-1 AK-9' })];
+		const refused = await perform(books, keepManualReceipts, { rows }, as(CLERK));
+		expect(refused.ok ? [] : refused.problems.map(problemSentence)).toEqual([
+			'AK-3 is not open on the account of Hazel Hill Pottery.',
+			'AK-9 is not open on the account of Hazel Hill Pottery.'
+		]);
+		expect(await books.db.$count(manualReceipt)).toBe(0);
+	});
 	it.each([
-		['names a document that is not open there', { pays: 'AK-3' }, 'not-open'],
+		['names a document that was settled since', { pays: 'AK-1' }, 'not-open'],
 		['is dated later', { date: '2026-12-14' }, 'draft-dated']
 	])('one that %s is not posted, nor any with it', async (_, over, code) => {
-		const { ids } = await done(books, keepManualReceipts, { rows: [row(1, 100), row(1, 200, over)] }, CLERK);
-		expect(codes(await perform(books, postManualReceipts, { ids }, as(CLERK)))).toEqual([code]);
+		const { ids } = await done(
+			books,
+			keepManualReceipts,
+			{ rows: [row(1, 100, { pays: 'AK-2' }), row(1, 200, over)] },
+			CLERK
+		);
+		if (code === 'not-open') {
+			const [first] = await posted(row(1, 1000, { pays: 'AK-1' }));
+			expect(codes(await perform(books, postManualReceipts, { ids }, as(CLERK)))).toEqual([code]);
+			await done(books, undoPosting, { actId: first! }, CLERK);
+		} else expect(codes(await perform(books, postManualReceipts, { ids }, as(CLERK)))).toEqual([code]);
 		expect(await open()).toEqual([1000, 2000, 300]);
 		expect(await books.db.$count(manualReceipt)).toBe(2);
 		await proves();

@@ -6,6 +6,8 @@ import { amountField, currencyField, dayField, idField } from '../../act/fields'
 import { customer, manualReceipt } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import type { ManualReceiptRow } from '../store/manual-receipt-row';
+import { openItemsOf } from '../../documents/store/open-items';
+import { itemsNamed } from './post-manual-receipts';
 import { methodsOf } from '../../firm/store/methods';
 
 const manualReceiptRow = z.object({
@@ -37,13 +39,16 @@ export const keepManualReceipts = defineAct({
 		const changes: { id: number; before: ManualReceiptRow | null; after: ManualReceiptRow }[] = [];
 		for (const row of rows) {
 			const owner = await tx
-				.select({ id: customer.id })
+				.select({ id: customer.id, name: customer.name })
 				.from(customer)
 				.where(eq(customer.id, row.customerId))
 				.get();
 			if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 			if (!methods.includes(row.method))
 				throw new DomainError({ code: 'not-found', what: `method “${row.method}”` });
+			// A wrong number is pointed at when it is typed, not when somebody else posts the row.
+			if (row.pays !== 'oldest' && row.pays !== 'account')
+				itemsNamed(row.pays, await openItemsOf(tx, [owner.id]), owner.name);
 			const { id: known, ...values } = row;
 			if (known === null) {
 				const added = await tx

@@ -1,10 +1,8 @@
-import { append } from '../../../core/append';
 import { ZERO } from '../../../core/money/minor';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
-import { referenceKey } from '../../../core/text/words-of-text';
+import { documentsPaid } from '../../../core/2-receipts/documents-paid';
 import type { OpenItem } from '../../../core/model/records';
-import type { Problem } from '../../../core/problems';
 import type { Tx } from '../../platform/db/open';
 import { customer, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
 import { openItemsOf } from '../../documents/store/open-items';
@@ -88,7 +86,7 @@ async function linesOf(tx: Tx, draft: typeof manualReceipt.$inferSelect, name: s
 	const wanted =
 		draft.pays === 'oldest'
 			? open.filter((item) => item.kind !== 'credit_note')
-			: named(draft.pays, open, name);
+			: itemsNamed(draft.pays, open, name);
 	const credits = wanted.filter((item) => item.kind === 'credit_note');
 	let left = draft.amount + credits.reduce((sum, item) => sum + item.open, 0);
 	const lines = credits.map((item) => ({
@@ -106,17 +104,10 @@ async function linesOf(tx: Tx, draft: typeof manualReceipt.$inferSelect, name: s
 	return lines;
 }
 
-function named(pays: string, open: readonly OpenItem[], customerName: string): OpenItem[] {
-	const found: OpenItem[] = [];
-	const problems: Problem[] = [];
-	for (const number of pays.split(/[\s,;]+/).filter(Boolean)) {
-		const items = open.filter((item) => referenceKey(item.number) === referenceKey(number));
-		if (items.length === 0) problems.push({ code: 'not-open', number, customer: customerName });
-		append(
-			found,
-			items.filter((item) => !found.includes(item))
-		);
-	}
-	if (problems.length > 0) throw new DomainError(...problems);
-	return found;
+/** The items that are named; a number that is not open on the account is refused. */
+export function itemsNamed(pays: string, open: readonly OpenItem[], customer: string): readonly OpenItem[] {
+	const { items, missing } = documentsPaid(pays, open);
+	if (missing.length > 0)
+		throw new DomainError(...missing.map((number) => ({ code: 'not-open', number, customer }) as const));
+	return items;
 }

@@ -4,7 +4,7 @@ import { isWaiting } from '../../../core/2-receipts/receipt-life';
 import { checkSplit } from '../../../core/2-receipts/check-split';
 import { minor, ZERO } from '../../../core/money/minor';
 import { customer, receipt, receiptState } from '../../platform/db/schema';
-import { readSetting, writeSetting } from '../../firm/store/settings';
+import { rememberProcessor } from '../../firm/store/processors';
 import { takeIds } from '../../platform/db/take-ids';
 import { moveReceipt, waitingState } from '../store/receipt-states';
 import { DomainError } from '../../act/domain-error';
@@ -63,10 +63,7 @@ export const splitReceipt = defineAct({
 			facts: { processor: input.processor, parts: input.parts },
 			receiptId: row.id
 		});
-		if (input.processor && input.columns) {
-			const before = (await readSetting(tx, 'processors')) ?? {};
-			await writeSetting(tx, 'processors', { ...before, [input.processor]: input.columns });
-		}
+		if (input.processor) await rememberProcessor(tx, input.processor, input.columns);
 		const firstId = await takeIds(tx, receipt, parts.length);
 		for (const [i, part] of parts.entries()) {
 			const id = firstId + i;

@@ -1,4 +1,5 @@
 import { asc, desc, eq, isNull, inArray, and } from 'drizzle-orm';
+import type { ReceiptState } from '../../../core/2-receipts/receipt-life';
 import { addDays } from '../../../core/day/arithmetic';
 import { methodsOf } from '../../firm/store/methods';
 import {
@@ -8,8 +9,10 @@ import {
 	payingInSlip,
 	receipt,
 	receiptState,
-	slipReceipt
+	slipReceipt,
+	standingBankMatch
 } from '../../platform/db/schema';
+import type { Db } from '../../platform/db/open';
 import { onItsWay } from '../store/on-its-way';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
@@ -17,6 +20,8 @@ import { defineLook } from '../../act/define-look';
 /** After so many days without being seen at the bank, recorded money is pointed out. */
 const LATE_DAYS = 5;
 const SLIPS = 12;
+/** So many of those that were recorded last are listed, to be voided where one was a mistake. */
+const LATELY = 30;
 
 /** Payments recorded by hand: typed and not posted, dated for later, waiting for a slip, and on their way. */
 export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { today }) => {
@@ -61,9 +66,43 @@ export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { t
 			.orderBy(asc(bankAccount.id)),
 		slips: await db.select().from(payingInSlip).orderBy(desc(payingInSlip.id)).limit(SLIPS),
 		way,
+		lately: await recordedLately(db),
 		lateSince: addDays(today, -LATE_DAYS)
 	};
 });
+
+/** What was recorded by hand last, the newest first, each with where its money is. */
+async function recordedLately(db: Db) {
+	const rows = await db
+		.select({
+			...{ id: receipt.id, name: receipt.payerName, booked: receipt.booked, method: receipt.method },
+			...{ reference: receipt.text, amount: receipt.amount, currency: receipt.currency },
+			...{ state: receiptState.state, version: receiptState.version },
+			...{ actId: receiptState.actId, lastActId: receiptState.lastActId },
+			slipId: slipReceipt.slipId,
+			matchId: standingBankMatch.id
+		})
+		.from(receipt)
+		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		.leftJoin(slipReceipt, eq(slipReceipt.receiptId, receipt.id))
+		.leftJoin(standingBankMatch, eq(standingBankMatch.recordedId, receipt.id))
+		.where(isNull(receipt.bankEntryId))
+		.orderBy(desc(receipt.id))
+		.limit(LATELY);
+	return rows.map(({ slipId, matchId, ...row }) => ({ ...row, where: whereItIs(row, slipId, matchId) }));
+}
+
+function whereItIs(
+	{ state, method }: { readonly state: ReceiptState; readonly method: string },
+	slipId: number | null,
+	matchId: number | null
+): 'voided' | 'pile' | 'bank' | 'slip' | 'petty cash' | 'way' {
+	if (state === 'voided') return 'voided';
+	if (state !== 'allocated') return 'pile';
+	if (matchId !== null) return 'bank';
+	if (slipId !== null) return 'slip';
+	return method === 'petty cash' ? 'petty cash' : 'way';
+}
 
 /** One paying-in slip with its payments, for printing. */
 export const lookAtSlip = defineLook('reader', async (db, id: number) => {

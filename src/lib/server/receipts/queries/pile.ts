@@ -1,4 +1,6 @@
 import { and, eq, inArray, max, sql } from 'drizzle-orm';
+import { mayBeSplit } from '../../../core/2-receipts/may-be-split';
+import { payoutOf } from '../../../core/2-receipts/payout-of';
 import { type Band, saysReturned } from '../../../core/3-matching';
 import { nameKey } from '../../../core/text/name-key';
 import type { Db } from '../../platform/db/open';
@@ -13,6 +15,7 @@ import {
 } from '../../services/answers/order-pile';
 import type { Waiting } from '../store/waiting-receipts';
 import type { Shown } from '../../matching/store/kept-answers';
+import { processorNames } from '../../firm/store/processors';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
@@ -35,6 +38,8 @@ export interface PileRow {
 	readonly cameBack: boolean;
 	/** Where a rule would set it aside, or null. */
 	readonly aside: string | null;
+	/** Whether it looks like what a processor pays out. */
+	readonly payout: boolean;
 }
 
 /** An account with credit that something owed could be paid from. */
@@ -58,10 +63,10 @@ export interface PileGroupRows {
 export const lookAtPile = defineLook('reader', async (db, { most }: { readonly most: number }) => {
 	const pile = await answeredPile(db);
 	const { groups, sums } = orderPile(pile);
-	const aside = await asideBy(db);
+	const known = await knownBeside(db);
 	const shown = PILE_GROUPS.map((name): PileGroupRows => ({
 		...{ name, count: groups[name].length },
-		rows: groups[name].slice(0, most).map((row) => rowOf(row, pile, aside))
+		rows: groups[name].slice(0, most).map((row) => rowOf(row, pile, known))
 	}));
 	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);
 	const done = await db
@@ -86,10 +91,10 @@ export const lookAtPileGroup = defineLook(
 		{ group, from, most }: { readonly group: PileGroup; readonly from: number; readonly most: number }
 	) => {
 		const pile = await answeredPile(db);
-		const aside = await asideBy(db);
+		const known = await knownBeside(db);
 		return orderPile(pile)
 			.groups[group].slice(from, from + most)
-			.map((row) => rowOf(row, pile, aside));
+			.map((row) => rowOf(row, pile, known));
 	}
 );
 
@@ -126,7 +131,17 @@ async function asideBy(db: Db): Promise<AsideBy> {
 	return (payerName) => (payerName && rules[nameKey(payerName)]?.account) || null;
 }
 
-function rowOf(row: Waiting, { answers, shown }: Pile, aside: AsideBy): PileRow {
+/** What is known of payers beside the answers. */
+interface KnownBeside {
+	readonly aside: AsideBy;
+	readonly processors: readonly string[];
+}
+
+async function knownBeside(db: Db): Promise<KnownBeside> {
+	return { aside: await asideBy(db), processors: await processorNames(db) };
+}
+
+function rowOf(row: Waiting, { answers, shown }: Pile, known: KnownBeside): PileRow {
 	const answer = answers.get(row.id)!;
 	const { customer, numbers, open } = shown.get(row.id) ?? NOTHING;
 	return {
@@ -143,7 +158,8 @@ function rowOf(row: Waiting, { answers, shown }: Pile, aside: AsideBy): PileRow 
 		gap: numbers.length ? row.amount - open : 0,
 		otherAnswers: answer.otherAnswers,
 		cameBack: row.amount < 0 && saysReturned(row),
-		aside: aside(row.payerName)
+		aside: known.aside(row.payerName),
+		payout: mayBeSplit(row) && payoutOf(row, known.processors) !== null
 	};
 }
 

@@ -3,6 +3,7 @@ import { asc, desc, eq, inArray, like, or } from 'drizzle-orm';
 import { typedAmount } from '../../../words/typed-amount';
 import type { Db } from '../../platform/db/open';
 import {
+	bankAccount,
 	bankEntry,
 	customer,
 	customerName,
@@ -17,7 +18,7 @@ import { defineLook } from '../../act/define-look';
 
 /** One thing found, with the page on which it is seen. */
 export interface Finding {
-	readonly kind: 'customer' | 'document' | 'receipt';
+	readonly kind: 'customer' | 'document' | 'receipt' | 'bank';
 	readonly name: string;
 	/** What tells it from others of its kind. */
 	readonly about: string;
@@ -32,7 +33,7 @@ export interface Finding {
 const FOUND_OF_EACH_KIND = 8;
 
 /**
- * Customers, documents and receipts by any part of a number, name, order or reference, or by an amount as it is typed
+ * Customers, documents, receipts and the firm's bank accounts by any part of a number, name, order or reference, or by an amount as it is typed
  * ("1,889.20"); at most 8 of each, the open and the newest first.
  */
 export const searchBooks = defineLook('reader', async (db, text: string): Promise<Finding[]> => {
@@ -45,7 +46,8 @@ export const searchBooks = defineLook('reader', async (db, text: string): Promis
 	return [
 		...(await customersBy(db, part)),
 		...(await documentsBy(db, part, amount)),
-		...(await receiptsBy(db, part, amount))
+		...(await receiptsBy(db, part, amount)),
+		...(await bankAccountsBy(db, part))
 	];
 });
 
@@ -154,5 +156,18 @@ async function receiptsBy(db: Db, part: string, amount: number | null): Promise<
 			row.state === 'waiting' || row.state === 'held'
 				? `/money-in?receipt=${row.id}`
 				: `/books/journal?act=${row.actId ?? row.lastActId}`
+	}));
+}
+
+async function bankAccountsBy(db: Db, part: string): Promise<Finding[]> {
+	const rows = await db
+		.select()
+		.from(bankAccount)
+		.where(or(like(bankAccount.name, part), like(bankAccount.number, part), like(bankAccount.bankName, part)))
+		.orderBy(asc(bankAccount.name))
+		.limit(FOUND_OF_EACH_KIND);
+	return rows.map(({ id, name, number, currency }) => ({
+		...{ kind: 'bank', name, about: number, amount: null, open: null, currency, day: null },
+		href: `/books/bank/${id}`
 	}));
 }
