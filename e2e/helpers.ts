@@ -94,3 +94,17 @@ export async function violations(page: Page, where: string): Promise<string[]> {
 		.analyze();
 	return violations.map((one) => `${where}: ${one.id} ${one.nodes[0]!.html.slice(0, 160)}`);
 }
+
+/** Drops a file on the page, as from a folder. */
+export async function dropFile(page: Page, name: string, content: string | Buffer): Promise<void> {
+	const transfer = await page.evaluateHandle(
+		({ name, bytes }) => {
+			const data = new DataTransfer();
+			data.items.add(new File([new Uint8Array(bytes)], name));
+			return data;
+		},
+		{ name, bytes: [...Buffer.from(content)] }
+	);
+	await page.dispatchEvent('main', 'dragover', { dataTransfer: transfer });
+	await page.dispatchEvent('main', 'drop', { dataTransfer: transfer });
+}

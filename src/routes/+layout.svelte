@@ -5,6 +5,7 @@
 	import { Toaster } from 'svelte-sonner';
 	import { weekDay } from '$lib/words';
 	import Menu from '$lib/ui/Menu.svelte';
+	import DropAnywhere from '$lib/trade/files/DropAnywhere.svelte';
 	import ConfirmDialog from '$lib/trade/ConfirmDialog.svelte';
 	import SearchDialog from '$lib/trade/search/SearchDialog.svelte';
 	let { data, children } = $props();
@@ -51,6 +52,7 @@
 
 <svelte:window {onkeydown} />
 {#if data.who}
+	<DropAnywhere mayAct={data.who.role !== 'reader'} />
 	<ConfirmDialog demoPassword={data.demoPassword} />
 	{#if finding}<SearchDialog bind:open={finding} />{/if}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>

@@ -1,4 +1,5 @@
 import type { OverLimit } from './4-allocation/over-limits';
+import type { FileKind } from './model/file-kind';
 import type { Said } from './model/act-facts';
 
 /**
@@ -25,6 +26,13 @@ export type Problem =
 	| { readonly code: 'folder-only' }
 	/** The bank shows the money: it cannot be said that it never was. */
 	| { readonly code: 'bank-shows-it' }
+	/** A file is something else than what is taken here. */
+	| {
+			readonly code: 'other-file';
+			readonly found: FileKind;
+			readonly wanted: FileKind;
+			readonly file?: string;
+	  }
 	// bank files
 	| ({ readonly code: 'file-empty' } & Where)
 	| ({ readonly code: 'file-too-large'; readonly bytes: number; readonly most: number } & Where)

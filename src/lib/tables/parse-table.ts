@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { TableRow } from '../core/model/table-row';
 import type { Problem } from '../core/problems';
 import { err, ok, type Result } from '../core/result';
+import { delimiterOf } from './headings-of';
 
 /** More rows than this are refused: a firm of some size has a tenth of it open. */
 export const MOST_ROWS = 500_000;
@@ -51,11 +52,4 @@ export function parseTable(text: string, columns: readonly string[]): Result<Tab
 		}
 	});
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
-}
-
-/** The sign that the first line uses most among comma, semicolon and tab, outside quotes. */
-function delimiterOf(text: string): string {
-	const first = (/^[^\r\n]*/.exec(text)?.[0] ?? '').replace(/"[^"]*"/g, '');
-	const count = (sign: string) => first.split(sign).length - 1;
-	return [',', ';', '\t'].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
 }

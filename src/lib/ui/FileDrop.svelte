@@ -14,8 +14,10 @@
 		if (!event.relatedTarget) over = false;
 	}}
 	ondrop={(event) => {
-		event.preventDefault();
 		over = false;
+		// A place of its own on the page has taken them.
+		if (event.defaultPrevented) return;
+		event.preventDefault();
 		ondrop(event.dataTransfer?.files);
 	}}
 />

@@ -1,5 +1,6 @@
 import type { Problem } from '../../core/problems';
 import { actSentence } from './act-sentence';
+import { FILE_KIND_ADVICE, FILE_KIND_WORDS } from './file-kinds';
 import { amount, count, moment, money, shortDay, whole } from './format';
 import { overLimitSentence } from './over-limit-sentence';
 
@@ -150,6 +151,8 @@ function sentence(problem: Problem): string {
 			return `${problem.who} took this back on ${moment(problem.at)}.`;
 		case 'second-person':
 			return `${problem.who} did this: a second person has to confirm it.`;
+		case 'other-file':
+			return `This is ${FILE_KIND_WORDS[problem.found]}${problem.found === 'empty' ? '' : `, not ${FILE_KIND_WORDS[problem.wanted]}`}. ${FILE_KIND_ADVICE[problem.found]}`;
 		case 'bank-shows-it':
 			return 'The bank shows this money: it came. What it was allocated to can be undone, but the receipt itself stays.';
 		case 'folder-only':

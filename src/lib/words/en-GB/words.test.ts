@@ -116,6 +116,7 @@ const problems: Problem[] = [
 	{ code: 'second-person', who: 'Wren' },
 	{ code: 'folder-only' },
 	{ code: 'bank-shows-it' },
+	{ code: 'other-file', found: 'customers', wanted: 'bank-file' },
 	{ code: 'last-supervisor' }
 ];
 test.each(problems.map((problem) => [problem.code, problem] as const))(

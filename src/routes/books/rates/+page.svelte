@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
+	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, shortDay, rateText } from '$lib/words';
@@ -32,6 +34,24 @@
 			else if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? [otherwise];
 			else refused = [otherwise];
 		};
+	}
+	let ratesForm = $state<HTMLFormElement>()!;
+	let field = $state<HTMLInputElement>()!;
+	takeFiles({
+		kinds: ['rates', 'other-table', 'other-xml'],
+		take: async (files) => {
+			await tick();
+			// Whoever may not add rates has no form.
+			if (!field) return;
+			putIntoField(field, files);
+			forget();
+			ratesForm.requestSubmit();
+		}
+	});
+	function choose() {
+		const files = [...(field.files ?? [])];
+		field.value = '';
+		void bringFiles(files);
 	}
 	const fates = { new: 'will be added', same: 'is there already', differs: 'stays' } as const;
 	function forget() {
@@ -118,6 +138,7 @@
 			</form>
 			<h2 class="mt-8 text-xl">Many rates</h2>
 			<form
+				bind:this={ratesForm}
 				method="POST"
 				action="?/preview"
 				enctype="multipart/form-data"
@@ -144,12 +165,7 @@
 					>
 				</fieldset>
 				<label class="grid gap-1"
-					>A CSV or XML file <input
-						type="file"
-						name="file"
-						accept=".csv,.txt,.tsv,.xml"
-						onchange={forget}
-					/></label
+					>A CSV or XML file <input type="file" name="file" bind:this={field} onchange={choose} /></label
 				>
 				<label class="grid gap-1"
 					>or rows pasted here

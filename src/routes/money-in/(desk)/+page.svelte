@@ -26,6 +26,7 @@
 	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
 	import Problems from '$lib/ui/Problems.svelte';
+	import { takeFiles } from '$lib/trade/files/take-files.svelte';
 	import type { Day } from '$lib/core/day/day';
 	import { money } from '$lib/words';
 
@@ -61,6 +62,18 @@
 	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	/** The last act done here that can be undone: U undoes it. */
 	let lastAct = $state<readonly number[] | null>(null);
+	let adviceText = $state('');
+	/** An advice dropped on a desk whose customer is known is theirs. */
+	takeFiles({
+		get kinds() {
+			return data.mayAct && allocating?.desk.customer ? (['advice'] as const) : [];
+		},
+		take: ([file]) =>
+			void file!.text().then((text) => {
+				adviceText = text;
+				dialog = 'advice';
+			})
+	});
 	let filter = $state<HTMLInputElement>();
 	let sets = $state<SetsHere>();
 	let active = $state(0);
@@ -303,6 +316,7 @@
 {/if}
 {#if allocating?.desk.customer}<AdviceDialog
 		bind:open={() => dialog === 'advice', (on) => (dialog = on ? 'advice' : null)}
+		bind:text={adviceText}
 		{allocating}
 	/>{/if}
 <KeysDialog {bindings} bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />

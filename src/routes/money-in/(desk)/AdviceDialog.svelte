@@ -8,8 +8,16 @@
 	import type { Allocating } from '$lib/trade/allocating/allocating.svelte';
 
 	/** Takes a remittance advice, pasted or as a file: its lines tied to open items, and what does not add up line by line. */
-	let { open = $bindable(), allocating }: { open: boolean; allocating: Allocating } = $props();
-	let text = $state('');
+	let {
+		open = $bindable(),
+		allocating,
+		text = $bindable('')
+	}: {
+		open: boolean;
+		allocating: Allocating;
+		/** What they wrote. */
+		text?: string;
+	} = $props();
 	const read = $derived(readAdvice(text, allocating.currency));
 	const problems = $derived(read.ok ? [] : read.problems.map(problemSentence));
 	const lines = $derived(matchAdvice(read.ok ? read.value : [], allocating.desk.items));

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import FileDrop from '$lib/ui/FileDrop.svelte';
+	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { enhance } from '$app/forms';
 	import type { ActionResult } from '@sveltejs/kit';
 	import { invalidateAll } from '$app/navigation';
@@ -9,25 +9,32 @@
 	let { mayAct }: { mayAct: boolean } = $props();
 	let form: HTMLFormElement;
 	let input: HTMLInputElement;
-	let over = $state(false);
 	let reading = $state('');
 	let told = $state<readonly { name: string; ok: boolean; doubted?: boolean; lines: readonly string[] }[]>(
 		[]
 	);
+
+	function choose() {
+		const files = [...(input.files ?? [])];
+		input.value = '';
+		void bringFiles(files);
+	}
 
 	function problemsOf(result: ActionResult): string[] {
 		const problems = result.type === 'failure' ? (result.data?.problems as string[] | undefined) : undefined;
 		return problems ?? ['It could not be sent. Try again.'];
 	}
 
-	function take(files: FileList | null | undefined) {
-		if (!files?.length || !mayAct) return;
-		input.files = files;
-		form.requestSubmit();
-	}
+	takeFiles({
+		// XML of another kind is looked at by the reader of statements, which says what it is.
+		kinds: ['bank-file', 'bank-notice', 'other-xml'],
+		take: (files) => {
+			if (!mayAct) return;
+			putIntoField(input, files);
+			form.requestSubmit();
+		}
+	});
 </script>
-
-<FileDrop bind:over ondrop={take} />
 
 <form
 	bind:this={form}
@@ -53,11 +60,10 @@
 		type="file"
 		name="files"
 		multiple
-		accept=".xml,text/xml,application/xml"
 		class="sr-only"
 		tabindex="-1"
 		aria-label="Bank files"
-		onchange={() => form.requestSubmit()}
+		onchange={choose}
 		disabled={!mayAct}
 	/>
 	<button type="button" class="btn" disabled={!mayAct || Boolean(reading)} onclick={() => input.click()}
@@ -75,12 +81,3 @@
 			</div>{/if}
 	{/each}
 </div>
-{#if over}
-	<div
-		class="pointer-events-none fixed inset-3 z-50 grid place-items-center border-2 border-dashed border-copper bg-wash/90"
-	>
-		<p class="font-serif text-2xl">
-			{mayAct ? 'Let go to bring the file in' : 'Bringing files in takes a clerk'}
-		</p>
-	</div>
-{/if}

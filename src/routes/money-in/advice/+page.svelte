@@ -6,6 +6,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching';
 	import AdviceLines from '$lib/trade/AdviceLines.svelte';
+	import { bringFiles, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { readAdvice } from '$lib/tables/read-advice';
@@ -39,10 +40,10 @@
 		if (!data.owner) return form.say('Choose the customer first.');
 		void form.send({ customerId: data.owner.id, date, source });
 	}
-	async function takeFile(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
-		if (file) source = await file.text();
-	}
+	takeFiles({
+		kinds: ['advice', 'other-table', 'processor-report', 'unknown'],
+		take: ([file]) => void file!.text().then((text) => (source = text))
+	});
 </script>
 
 <svelte:head><title>Remittance advice · Odd Penny</title></svelte:head>
@@ -117,7 +118,7 @@
 				type="file"
 				class="mt-1"
 				aria-label="The advice as a file: text, CSV or UBL"
-				onchange={takeFile}
+				onchange={({ currentTarget }) => void bringFiles([...(currentTarget.files ?? [])])}
 			/>
 			<div class="mt-2"><Problems {problems} /></div>
 			{#if lines.length}

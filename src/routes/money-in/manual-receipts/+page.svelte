@@ -271,9 +271,9 @@
 							>{money(one.amount, one.currency)}</td
 						>
 						<td class="num whitespace-nowrap"
-							>{#if one.actId}<a class="mr-3 text-sm text-soft" href="/books/journal?act={one.actId}"
-									>journal</a
-								>{/if}{#if data.mayAct && one.where !== 'voided' && one.where !== 'bank'}<button
+							><a class="mr-3 text-sm text-soft" href="/books/journal?act={one.actId ?? one.lastActId}"
+								>journal</a
+							>{#if data.mayAct && one.where !== 'voided' && one.where !== 'bank'}<button
 									class="cursor-pointer text-sm text-soft hover:text-ink"
 									aria-label="Void the {one.method} of {one.name}"
 									onclick={() => (voiding = one)}>void</button

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import type { Band } from '$lib/core/3-matching';
-	import FileDrop from '$lib/ui/FileDrop.svelte';
+	import { FILE_KINDS } from '$lib/core/model/file-kind';
+	import { takeFiles } from '$lib/trade/files/take-files.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { trialFileKind } from './trial-file-kind';
@@ -45,7 +46,8 @@
 		]
 	] as const;
 	let form: HTMLFormElement;
-	let dropping = $state(false);
+	// Nothing that is dropped here goes into the books.
+	takeFiles({ kinds: FILE_KINDS, take: (files) => void take(files) });
 	/** Puts dropped files where they belong, and matches as soon as the three are there. */
 	async function take(files: readonly File[]) {
 		const strange: string[] = [];
@@ -63,7 +65,7 @@
 		}
 		const field = (name: string) => form.elements.namedItem(name) as HTMLInputElement;
 		for (const [name, list] of given) field(name).files = list.files;
-		problems = strange;
+		problems = [...problems, ...strange];
 		const missing = ['customers', 'invoices', 'bank'].filter((name) => !field(name).files?.length);
 		if (strange.length === 0 && missing.length === 0) form.requestSubmit();
 	}
@@ -74,8 +76,6 @@
 </script>
 
 <svelte:head><title>Trial run · Odd Penny</title></svelte:head>
-
-<FileDrop bind:over={dropping} ondrop={(files) => take([...(files ?? [])])} />
 
 <div class="grid min-h-[calc(100vh-48px)] grid-cols-[360px_minmax(0,1fr)]">
 	<section class="border-r border-rule px-6 pt-5 pb-8">
@@ -117,10 +117,7 @@
 		</form>
 		<Problems {problems} />
 	</section>
-	<section class={['px-8 pt-5 pb-10', dropping && 'bg-wash']} aria-live="polite">
-		{#if dropping}<p class="mb-3 font-semibold text-copper">
-				Drop them: customers, invoices, bank files.
-			</p>{/if}
+	<section class="px-8 pt-5 pb-10" aria-live="polite">
 		{#if tried}
 			<h2 class="text-2xl">
 				{percent(tried.summary.certain)} of 100 receipts need no thought.

@@ -10,6 +10,7 @@
 	import type { fileClaim } from '$lib/server/claims/commands/file-claim';
 	import type { noteClaim } from '$lib/server/claims/commands/note-claim';
 	import { actSentence, CLAIM_WORDS, moment, money, shortDay } from '$lib/words';
+	import { putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -42,6 +43,15 @@
 		withdrawn: 'was withdrawn'
 	} as const;
 
+	/** What belongs to no page of its own is kept with the claim, wherever on its page it is dropped. */
+	takeFiles({
+		kinds: ['picture', 'pdf', 'spreadsheet', 'archive', 'unknown'],
+		take: (given) => {
+			if (!fileForm) return;
+			putIntoField(files, given);
+			fileForm.requestSubmit();
+		}
+	});
 	const noteForm = new ActForm<typeof noteClaim>('?/note', {
 		done: () => {
 			note = '';

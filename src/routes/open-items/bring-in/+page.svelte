@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
+	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count } from '$lib/words';
 	import type { ActionResult } from '@sveltejs/kit';
@@ -28,6 +30,23 @@
 	const busy = $derived(reading || adding.busy);
 	const problems = $derived([...refused, ...adding.problems]);
 	let addForm = $state<HTMLFormElement>()!;
+	let field = $state<HTMLInputElement>()!;
+	let showButton = $state<HTMLButtonElement>()!;
+	takeFiles({
+		kinds: ['documents', 'customers', 'other-table', 'other-xml'],
+		take: async (files, kind) => {
+			if (kind === 'documents' || kind === 'customers') what = kind;
+			await tick();
+			putIntoField(field, files);
+			forget();
+			addForm.requestSubmit(showButton);
+		}
+	});
+	function choose() {
+		const files = [...(field.files ?? [])];
+		field.value = '';
+		void bringFiles(files);
+	}
 	/** Shows what would happen, once it is read. */
 	function showing() {
 		reading = true;
@@ -86,13 +105,7 @@
 				>A CSV file{what === 'documents'
 					? ', or invoices and credit notes as UBL 2.1 (EN 16931), as many as you like'
 					: ''}
-				<input
-					type="file"
-					name="file"
-					accept=".csv,.txt,.tsv,.xml,text/csv,text/xml"
-					multiple
-					onchange={forget}
-				/></label
+				<input type="file" name="file" bind:this={field} multiple onchange={choose} /></label
 			>
 			<label class="grid gap-1"
 				>or rows pasted here
@@ -105,7 +118,7 @@
 			>
 			<Problems {problems} />
 			<div class="flex gap-3">
-				<button class="btn btn-main" disabled={busy || !data.mayAct}
+				<button class="btn btn-main" bind:this={showButton} disabled={busy || !data.mayAct}
 					>{busy ? 'Reading …' : 'Show what would happen'}</button
 				>
 				{#if preview && preview.added > 0 && preview.differs === 0}

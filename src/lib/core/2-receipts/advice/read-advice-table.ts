@@ -26,6 +26,11 @@ function columnsOf(names: readonly string[]): Partial<Record<keyof typeof COLUMN
 	return found.number && (found.paid || found.gross) ? found : null;
 }
 
+/** Whether columns of these names are those of an advice. */
+export function isAdviceTable(names: readonly string[]): boolean {
+	return columnsOf(names) !== null;
+}
+
 /**
  * Reads an advice from a table with headings; null where its headings are none of an advice. What was taken off is its own
  * column, or what the gross is more than what is paid; its words are those of the reason, else of the column.

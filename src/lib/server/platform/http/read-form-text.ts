@@ -1,6 +1,8 @@
+import type { FileKind } from '../../../core/model/file-kind';
 import { err, ok, type Result } from '../../../core/result';
 import { cleanLine, cleanText } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
+import { HEAD_BYTES, recogniseFile } from '../../../tables/recognise-file';
 import { contentOf, readContent, type FileContent } from '../files/file-content';
 import { decodeText } from '../files/decode-text';
 
@@ -11,6 +13,8 @@ export const FORM_TEXT_BYTES = 100_000_000;
 export interface FormText {
 	readonly file: string | null;
 	readonly text: string;
+	/** What it is, by its first bytes. */
+	readonly kind: FileKind;
 }
 
 /** What a form brings as it came: a file that nobody has read yet, or what was pasted. It crosses threads. */
@@ -21,8 +25,14 @@ export interface FormSource {
 
 /** Makes text of what came: by its encoding, and clean. */
 export async function textOfSource({ file, content }: FormSource): Promise<FormText> {
-	const text = typeof content === 'string' ? content : decodeText(await readContent(content));
-	return { file, text: cleanText(text) };
+	if (typeof content === 'string')
+		return {
+			...{ file, text: cleanText(content) },
+			kind: recogniseFile(new TextEncoder().encode(content.slice(0, HEAD_BYTES)))
+		};
+	const bytes = await readContent(content);
+	const kind = recogniseFile(bytes.subarray(0, HEAD_BYTES));
+	return { file, text: cleanText(decodeText(bytes)), kind };
 }
 
 /** The texts of the files in a form's field `file`, or of its field `pasted` where no file was chosen. */
@@ -46,6 +56,18 @@ export async function readFormSources(form: FormData): Promise<Result<FormSource
 /** A file's name as it is kept and shown. */
 export function fileName(given: string): string {
 	return cutText(cleanLine(given).trim() || 'file', 200);
+}
+
+/** Kinds that are never rows or documents; of tables with other columns their reader says more. */
+const ELSEWHERE: ReadonlySet<FileKind> = new Set([
+	...(['bank-file', 'bank-notice', 'other-bank-file', 'documents', 'customers', 'rates', 'history'] as const),
+	...(['picture', 'pdf', 'spreadsheet', 'archive', 'web-page'] as const)
+]);
+
+/** What was read; or, where that failed because the file is something else, what it is. */
+export function asKind<T>(wanted: FileKind, { kind }: FormText, result: Result<T>): Result<T> {
+	if (result.ok || kind === wanted || !ELSEWHERE.has(kind)) return result;
+	return err({ code: 'other-file', found: kind, wanted });
 }
 
 /** Puts the file's name to what is wrong in it. */

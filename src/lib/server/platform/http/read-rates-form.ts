@@ -5,18 +5,20 @@ import { readRatesXml } from '../../../core/1-rates/read-rates-xml';
 import { currencyDigits } from '../../../core/money/currency';
 import { err, type Result } from '../../../core/result';
 import { parseTable } from '../../../tables/parse-table';
-import { inFile, readFormTexts } from './read-form-text';
+import { asKind, inFile, readFormTexts, type FormText } from './read-form-text';
 
 /** Reads rates from a form: a file or pasted rows (CSV or XML), and what their figures mean. */
 export async function readRatesForm(form: FormData, base: string): Promise<Result<DayRate[]>> {
 	const texts = await readFormTexts(form);
 	if (!texts.ok) return texts;
-	const { file, text } = texts.value[0]!;
+	const [source] = texts.value as [FormText];
+	const { file, text } = source;
 	const quoted = String(form.get('quoted') ?? 'worth').toUpperCase();
 	if (quoted !== 'WORTH' && currencyDigits(quoted) === undefined)
 		return err({ code: 'code-unknown', what: 'currency', text: quoted });
 	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
 	const table = text.trimStart().startsWith('<') ? null : parseTable(text, ['date']);
 	const quotes = !table ? readRatesXml(text) : table.ok ? readRatesTable(table.value) : table;
-	return inFile(quotes.ok ? ratesInBase(quotes.value, as, base) : quotes, file);
+	const read = quotes.ok ? ratesInBase(quotes.value, as, base) : quotes;
+	return inFile(asKind('rates', source, read), file);
 }

@@ -6,16 +6,16 @@ import { DOCUMENT_COLUMNS, readDocuments } from '../../../core/1-open-items/read
 import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
 import { parseTable } from '../../../tables/parse-table';
-import { inFile, textOfSource, type FormSource, type FormText } from './read-form-text';
+import { asKind, inFile, textOfSource, type FormSource, type FormText } from './read-form-text';
 
 /** Customers of tables: files, or rows pasted from a spreadsheet with their headings. */
 export function readCustomerTables(sources: readonly FormSource[]): Promise<Result<CustomerRow[]>> {
-	return together(sources, customersOf);
+	return together(sources, (source) => asKind('customers', source, customersOf(source)));
 }
 
 /** Documents of tables, or of XML files. */
 export function readDocumentTables(sources: readonly FormSource[]): Promise<Result<DocumentRow[]>> {
-	return together(sources, documentsOf);
+	return together(sources, (source) => asKind('documents', source, documentsOf(source)));
 }
 
 function customersOf({ text }: FormText): Result<CustomerRow[]> {

@@ -4,6 +4,8 @@ import { BankTextCollector, type ReadStatement } from '../../../core/1-bank-file
 import { err, ok, type Result } from '../../../core/result';
 import { cleanLine } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
+import type { FileKind } from '../../../core/model/file-kind';
+import { recogniseFile } from '../../../tables/recognise-file';
 import { encodingOf } from '../../platform/files/encoding-of';
 
 export interface BankFileRead {
@@ -18,6 +20,8 @@ export interface BankFileRead {
 /** Larger files are refused: a year of a busy account is a tenth of it. */
 export const BANK_FILE_BYTES = 150_000_000;
 const PART = 1 << 20;
+/** What is read as a bank file; the reader itself says what is wrong with XML of another kind. */
+const READ: ReadonlySet<FileKind> = new Set(['bank-file', 'bank-notice', 'other-xml', 'empty']);
 
 /** Reads a bank file from a stream of bytes: its hash, the bytes to keep, and its statements; nothing is written anywhere. */
 export async function readBankFile(
@@ -43,6 +47,8 @@ export async function readBankFile(
 		bytes += chunk.length;
 		if (bytes > most) return err({ code: 'file-too-large', bytes, most });
 		if (!decoder) {
+			const found = recogniseFile(chunk);
+			if (!READ.has(found)) return err({ code: 'other-file', found, wanted: 'bank-file' });
 			const encoding = encodingOf(chunk);
 			try {
 				decoder = new TextDecoder(encoding);

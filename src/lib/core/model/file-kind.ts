@@ -1,0 +1,34 @@
+/** What a file is, by its content. */
+export const FILE_KINDS = [
+	/** ISO 20022 camt.053. */
+	'bank-file',
+	/** ISO 20022 camt.052 or camt.054: of the day, or of single entries. */
+	'bank-notice',
+	/** SWIFT MT940 and other formats of statements that are not read. */
+	'other-bank-file',
+	/** Entries of a bank account as a table. */
+	'bank-table',
+	/** Invoices, credit notes, charges: a table, or UBL. */
+	'documents',
+	'customers',
+	/** What was settled before, for a trial run. */
+	'history',
+	'rates',
+	/** What a processor took, payment by payment, less its fees. */
+	'processor-report',
+	/** A remittance advice: a table, text or UBL. */
+	'advice',
+	'picture',
+	'pdf',
+	/** XLSX or XLS. */
+	'spreadsheet',
+	'archive',
+	'web-page',
+	'other-xml',
+	/** A table with other columns. */
+	'other-table',
+	'empty',
+	/** Nothing of these: bytes, or text that says nothing here. */
+	'unknown'
+] as const;
+export type FileKind = (typeof FILE_KINDS)[number];

@@ -1,0 +1,88 @@
+import { currencyDigits } from '../core/money/currency';
+import type { FileKind } from '../core/model/file-kind';
+import { isAdviceTable } from '../core/2-receipts/advice/read-advice-table';
+import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
+import { headingsOf } from './headings-of';
+
+/** So much of a file's beginning tells what it is. */
+export const HEAD_BYTES = 65_536;
+
+/** Whatever its name ends in, a file is what its first bytes say. */
+const MAGIC: readonly (readonly [kind: FileKind, bytes: readonly number[], at?: number])[] = [
+	['picture', [0x89, 0x50, 0x4e, 0x47]],
+	['picture', [0xff, 0xd8, 0xff]],
+	['picture', [0x47, 0x49, 0x46, 0x38]],
+	['picture', [0x57, 0x45, 0x42, 0x50], 8],
+	// ISO base media of still pictures (HEIC, AVIF).
+	['picture', [0x66, 0x74, 0x79, 0x70, 0x68, 0x65, 0x69], 4],
+	['picture', [0x66, 0x74, 0x79, 0x70, 0x61, 0x76, 0x69], 4],
+	['picture', [0x42, 0x4d]],
+	['picture', [0x49, 0x49, 0x2a, 0x00]],
+	['picture', [0x4d, 0x4d, 0x00, 0x2a]],
+	['pdf', [0x25, 0x50, 0x44, 0x46]],
+	['spreadsheet', [0xd0, 0xcf, 0x11, 0xe0]],
+	['archive', [0x1f, 0x8b]],
+	['archive', [0x37, 0x7a, 0xbc, 0xaf]]
+];
+const ZIP = [0x50, 0x4b, 0x03, 0x04];
+
+/**
+ * What a file is, by its beginning: bank file, table of documents, customers or rates, a processor's report, an advice, a picture. Its name
+ * is not asked: a file that was renamed is what it was.
+ */
+export function recogniseFile(head: Uint8Array): FileKind {
+	const starts = (bytes: readonly number[], at = 0) => bytes.every((byte, i) => head[at + i] === byte);
+	for (const [kind, bytes, at] of MAGIC) if (starts(bytes, at)) return kind;
+	if (starts(ZIP)) return latin(head).includes('xl/') ? 'spreadsheet' : 'archive';
+	const text = textOf(head).trimStart();
+	if (text === '') return 'empty';
+	if (text.includes('\0')) return 'unknown';
+	if (text.startsWith('<')) return xmlKind(text);
+	// SWIFT MT940 field 20 or its envelope; OFX and QIF headers.
+	if (/^(?:\{1:|:20:|OFXHEADER:|!Type:)/i.test(text)) return 'other-bank-file';
+	return tableKind(text);
+}
+
+function latin(bytes: Uint8Array): string {
+	return new TextDecoder('latin1').decode(bytes);
+}
+
+function textOf(head: Uint8Array): string {
+	const little = (head[0] === 0xff && head[1] === 0xfe) || (head[0] === 0x3c && head[1] === 0);
+	const big = (head[0] === 0xfe && head[1] === 0xff) || (head[0] === 0 && head[1] === 0x3c);
+	return new TextDecoder(little ? 'utf-16le' : big ? 'utf-16be' : 'utf-8').decode(head);
+}
+
+function xmlKind(text: string): FileKind {
+	if (/^<!doctype html/i.test(text)) return 'web-page';
+	// Declarations, comments and instructions stand before the first element.
+	const root = /<([A-Za-z][\w.:-]*)([^>]*)/.exec(text.replace(/<!--[\s\S]*?-->/g, ''));
+	if (!root) return 'other-xml';
+	const name = root[1]!.replace(/^.*:/, '');
+	const attributes = root[2] ?? '';
+	if (name.toLowerCase() === 'html') return 'web-page';
+	if (name.toUpperCase() === 'OFX') return 'other-bank-file';
+	if (/camt\.053/.test(attributes) || text.includes('BkToCstmrStmt')) return 'bank-file';
+	if (/camt\.05[24]/.test(attributes)) return 'bank-notice';
+	if (name === 'Invoice' || name === 'CreditNote') return 'documents';
+	if (name === 'RemittanceAdvice') return 'advice';
+	if (/\bcurrency=/.test(text) && /\brate=/.test(text)) return 'rates';
+	return 'other-xml';
+}
+
+function tableKind(text: string): FileKind {
+	const names = headingsOf(text);
+	const has = (...wanted: readonly string[]) => wanted.every((name) => names.includes(name));
+	const any = (pattern: RegExp) => names.some((name) => pattern.test(name));
+	if (has('number', 'customer_code')) return 'documents';
+	if (has('customer_code', 'invoice_numbers')) return 'history';
+	if (has('code', 'name') && !any(/amount|total/)) return 'customers';
+	const currencies = names.filter((name) => /^[a-z]{3}$/.test(name) && currencyDigits(name.toUpperCase()));
+	if (any(/^date$/) && (has('currency', 'rate') || currencies.length > 1)) return 'rates';
+	if (any(/gross|amount/) && any(/\bfees?\b|commission/)) return 'processor-report';
+	if (any(/date|booked|datum|buchung/) && any(/balance|saldo|debit|credit|paid in|paid out|iban/))
+		return 'bank-table';
+	if (isAdviceTable(names)) return 'advice';
+	if (readAdviceText(text, 'GBP').some((line) => line.paid !== null)) return 'advice';
+	return names.length > 1 ? 'other-table' : 'unknown';
+}
