@@ -1,5 +1,5 @@
 import type { ClaimReason } from './claim';
-import type { CreditNoteKind } from './records';
+import type { CreditNoteKind, DifferenceKind } from './records';
 
 /** An amount in minor units beside its currency. */
 export interface Sum {
@@ -47,6 +47,8 @@ export type ApprovalAbout =
 			readonly code: 'decide-claims';
 			readonly allowed: readonly (Sum & { readonly number: string })[];
 			readonly writtenOff: readonly (Sum & { readonly number: string })[];
+			/** Stays on the account; approvals of before do not say it. */
+			readonly billedBack?: readonly (Sum & { readonly number: string })[];
 			readonly note: string;
 	  }
 	| {
@@ -93,6 +95,14 @@ export type ApprovalAbout =
 	| { readonly code: 'allocate-credits'; readonly currency: string; readonly customer: string }
 	/** As a sentence, where an earlier version wrote one. */
 	| { readonly code: 'text'; readonly text: string };
+
+/** What agreeing would do to one item, beside the journal: an allocation in one currency, a deduction, a claim. */
+export interface ItemLine extends Sum {
+	readonly number: string;
+	readonly customer: string;
+	/** `allocated`, or what is taken off the item without money. */
+	readonly kind: 'allocated' | 'billed_back' | DifferenceKind | 'settled_before';
+}
 
 /**
  * Every kind of act, with the facts that its summary is made of. The sentences are in `words/act-sentence.ts`; the compiler

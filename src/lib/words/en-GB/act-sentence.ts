@@ -166,6 +166,7 @@ export function approvalSentence(about: ApprovalAbout, most?: number): string {
 				);
 			const parts = [
 				about.allowed.length ? `allow ${of(about.allowed)}` : '',
+				about.billedBack?.length ? `bill back ${of(about.billedBack)}` : '',
 				about.writtenOff.length ? `write off ${of(about.writtenOff)}` : ''
 			];
 			return `${list(parts.filter(Boolean))}${inBrackets(about.note)}`;

@@ -21,9 +21,10 @@ test.each([
 			code: 'decide-claims' as const,
 			allowed: [{ ...gbp, number: 'CL-1' }],
 			writtenOff: [{ ...gbp, number: 'CL-2' }],
+			billedBack: [{ ...gbp, number: 'CL-3' }],
 			note: 'old'
 		},
-		'allow £1,200.50 of CL-1 and write off £1,200.50 of CL-2 (old)'
+		'allow £1,200.50 of CL-1, bill back £1,200.50 of CL-3 and write off £1,200.50 of CL-2 (old)'
 	],
 	[
 		{ code: 'credit' as const, number: 'CN-1', sum: gbp, of: 'goods' as const, customer: 'Hazel Hill' },

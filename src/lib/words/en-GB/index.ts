@@ -9,6 +9,7 @@ export * from './file-kinds';
 export * from './format';
 export * from './habit-sentence';
 export * from './imported-sentence';
+export * from './item-line-sentence';
 export * from './land-of';
 export * from './ledger-words';
 export * from './letter-page';

@@ -1,6 +1,15 @@
 <script lang="ts">
 	import type { answerApproval } from '$lib/server/approvals/commands/answer-approval';
-	import { approvalSentence, beyondSentence, amount, count, list, moment } from '$lib/words';
+	import {
+		approvalSentence,
+		beyondSentence,
+		amount,
+		count,
+		DIFFERENCE_NAMES,
+		list,
+		moment,
+		money
+	} from '$lib/words';
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
@@ -52,10 +61,20 @@
 						>{one.about.code === 'allocate' ? `account ${one.code}` : one.customer}</a
 					>{/if}.
 			</p>
+			{#if one.items.length}
+				<ul class="mt-1 text-sm" aria-label="What it settles">
+					{#each one.items as line, i (i)}
+						<li>
+							{itemLineSentence(line)}
+							<span class="text-soft">{line.customer}</span>
+						</li>
+					{/each}
+				</ul>
+			{/if}
 			{#if one.shows?.length}
 				<details class="mt-1" open={one.shows.length <= 12}>
 					<summary class="cursor-pointer text-sm text-soft"
-						>Agreeing posts {count(one.shows.length, 'line')}</summary
+						>Agreeing posts {count(one.shows.length, 'journal line')}, in your name</summary
 					>
 					<table class="mt-1 text-sm">
 						<thead

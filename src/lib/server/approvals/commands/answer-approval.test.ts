@@ -68,7 +68,11 @@ describe('what is above a limit and brings no money', () => {
 					note: 'insolvent',
 					sums: [{ amount: 97_000, currency: 'GBP' }]
 				},
-				code: null
+				code: null,
+				items: [
+					{ number: 'AK-2', kind: 'bad_debt', amount: 7_000 },
+					{ number: 'AK-3', kind: 'bad_debt', amount: 90_000 }
+				]
 			}
 		]);
 		await proves(books);

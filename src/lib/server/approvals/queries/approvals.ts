@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import { TWO_PERSON_ACTS } from '../../../core/model/approval';
 import { act, approval, customer, receiptState } from '../../platform/db/schema';
-import { approvalAbout } from '../store/approval-about';
+import { approvalAbout, itemsAbout } from '../store/approval-about';
 import { defineLook } from '../../act/define-look';
 
 /** So many answered ones are shown below those that wait. */
@@ -40,6 +40,7 @@ export const lookAtApprovals = defineLook('reader', async (db, _: null, { who })
 	const read = ({ facts, byId, about, ...row }: (typeof waiting)[number]) => ({
 		...row,
 		about: approvalAbout(about),
+		items: itemsAbout(about),
 		mine: byId === who.id,
 		why: facts === null ? '' : ((JSON.parse(facts) as { reason?: string }).reason ?? '')
 	});

@@ -29,10 +29,10 @@ export async function askApproval(ctx: ActContext, wants: WantsApproval): Promis
 	const actId = await asking.record({
 		...{ summary: { about }, facts: { kind, input, over }, customerId, receiptId }
 	});
-	const shows = await rehearse(asking, actId, wants.run);
+	const { lines: shows, items } = await rehearse(asking, actId, wants.run);
 	await ctx.tx.insert(approval).values({
 		...{ actId, kind, input: JSON.stringify(input), over, receiptId, shows },
-		...{ about: JSON.stringify(about), customerId, state: 'waiting' }
+		...{ about: JSON.stringify({ ...about, items }), customerId, state: 'waiting' }
 	});
 	return actId;
 }

@@ -1,10 +1,25 @@
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import type { ActContext } from '../../act/define-act';
-import { customer, journalLine, ledgerAccount } from '../../platform/db/schema';
+import type { ItemLine } from '../../../core/model/act-facts';
+import {
+	allocation,
+	customer,
+	difference,
+	document,
+	item,
+	journalLine,
+	ledgerAccount
+} from '../../platform/db/schema';
 import type { PostedLine } from '../../platform/db/schema/approvals';
 
 /** So many lines are kept one by one; beyond, what they come to by account and customer. */
 const LINES_KEPT = 200;
+
+/** What agreeing would do: the lines of the journal, and what of which item it settles. */
+export interface Rehearsed {
+	readonly lines: readonly PostedLine[];
+	readonly items: readonly ItemLine[];
+}
 
 /**
  * Does something within a savepoint, reads what it posted, and takes it back: what agreeing would post, to the line. Throws what it
@@ -14,14 +29,14 @@ export async function rehearse(
 	ctx: ActContext,
 	after: number,
 	run: (ctx: ActContext) => Promise<unknown>
-): Promise<PostedLine[]> {
+): Promise<Rehearsed> {
 	const { tx } = ctx;
 	await tx.run(sql`savepoint rehearsal`);
 	await run(ctx.rehearsal());
-	const lines = await postedSince(ctx, after);
+	const done = { lines: await postedSince(ctx, after), items: await itemsSince(ctx, after) };
 	await tx.run(sql`rollback to rehearsal`);
 	await tx.run(sql`release rehearsal`);
-	return lines;
+	return done;
 }
 
 async function postedSince({ tx }: ActContext, after: number): Promise<PostedLine[]> {
@@ -51,4 +66,35 @@ async function postedSince({ tx }: ActContext, after: number): Promise<PostedLin
 		.groupBy(journalLine.account, journalLine.customerId, journalLine.currency)
 		.orderBy(asc(journalLine.account), asc(customer.name))
 		.limit(2 * LINES_KEPT);
+}
+
+/** What was allocated to items, and what was taken off them, the first of each. */
+async function itemsSince({ tx }: ActContext, after: number): Promise<ItemLine[]> {
+	const columns = { number: document.number, customer: customer.name, currency: document.currency };
+	const allocated = await tx
+		.select({ ...columns, amount: allocation.amount })
+		.from(allocation)
+		.innerJoin(item, eq(item.id, allocation.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(customer, eq(customer.id, item.customerId))
+		.where(gt(allocation.actId, after))
+		.orderBy(asc(allocation.id))
+		.limit(LINES_KEPT);
+	const taken = await tx
+		.select({ ...columns, amount: difference.amount, kind: difference.kind, of: document.kind })
+		.from(difference)
+		.innerJoin(item, eq(item.id, difference.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.innerJoin(customer, eq(customer.id, item.customerId))
+		.where(gt(difference.actId, after))
+		.orderBy(asc(difference.id))
+		.limit(LINES_KEPT);
+	return [
+		...allocated.map((row) => ({ ...row, kind: 'allocated' as const })),
+		...taken.map(({ of, kind, ...row }) => ({
+			...row,
+			// What is taken off a claim as a claim goes back to its invoice.
+			kind: kind === 'claim' && of === 'claim' ? ('billed_back' as const) : kind
+		}))
+	];
 }

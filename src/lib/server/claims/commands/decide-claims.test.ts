@@ -15,8 +15,11 @@ import {
 	proves,
 	READER,
 	SUPERVISOR,
-	testBooks
+	testBooks,
+	TODAY
 } from '../../testing';
+import { lookAtApprovals } from '../../approvals/queries/approvals';
+import { approvalSentence } from '../../../words';
 import { decideClaims, type decideInput } from './decide-claims';
 import { perform } from '../../act/perform';
 import { allocateReceipt } from '../../allocation/commands/allocate-receipt';
@@ -107,6 +110,23 @@ describe('deciding a claim', () => {
 		await decide({ writeOff: 1_200 }, SUPERVISOR);
 		expect([await state(), await posted('7300')]).toEqual(['written_off', 1_200]);
 		await proves(books);
+	});
+	it('in parts, one of them beyond a limit: whoever is asked reads of all, and what of which item each takes', async () => {
+		const byRole = { clerk: { bad_debt: 0 }, supervisor: {} };
+		await done(books, setLimits, { tolerance: null, byRole, byPerson: {} }, SUPERVISOR);
+		await decide({ allow: 600, billBack: 500, writeOff: 100 });
+		const { waiting } = await lookAtApprovals(books.db, null, { who: SUPERVISOR, today: TODAY });
+		const [asked] = waiting;
+		expect(approvalSentence(asked!.about)).toMatch(
+			/^allow £6\.00 of CL-00003, bill back £5\.00 of CL-00003 and write off £1\.00 of CL-00003 \(agreed\)$/
+		);
+		expect(asked!.items.filter((one) => one.number === 'CL-00003')).toMatchObject([
+			{ kind: 'allocated', amount: 600 },
+			{ kind: 'billed_back', amount: 500 },
+			{ kind: 'bad_debt', amount: 100 }
+		]);
+		expect(asked!.shows!.map(({ account, amount }) => [account, amount])).toContainEqual(['7300', 100]);
+		expect(await state()).toBe('open');
 	});
 	it('in parts, of which some wait on', async () => {
 		await decide({ allow: 500, billBack: 300, writeOff: 100 });

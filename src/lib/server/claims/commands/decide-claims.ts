@@ -94,7 +94,7 @@ async function askFirst(ctx: ActContext, input: z.output<typeof decideInput>): P
 	if (known.length < input.claims.length) return [];
 	const over = await overLimitsNow(ctx, known.flatMap(reductionsOfDecision));
 	if (over.length === 0) return over;
-	const sums = (part: 'allow' | 'writeOff') =>
+	const sums = (part: 'allow' | 'billBack' | 'writeOff') =>
 		known.flatMap(({ item: { number, currency }, [part]: amount }) =>
 			amount > 0 ? [{ amount, currency, number }] : []
 		);
@@ -103,7 +103,8 @@ async function askFirst(ctx: ActContext, input: z.output<typeof decideInput>): P
 		...{ kind: 'decide-claims', input, over },
 		about: {
 			code: 'decide-claims',
-			...{ allowed: sums('allow'), writtenOff: sums('writeOff'), note: input.note }
+			...{ allowed: sums('allow'), billedBack: sums('billBack'), writtenOff: sums('writeOff') },
+			note: input.note
 		},
 		customerId: owners.length === 1 ? owners[0]! : null,
 		run: (rehearsal) => decideClaims.run(rehearsal.as('decide-claims'), input)
