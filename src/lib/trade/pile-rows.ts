@@ -1,3 +1,4 @@
+import type { CertainRow } from '$lib/server/receipts/queries/certain';
 import type { PileGroupRows, PileRow } from '$lib/server/receipts/queries/pile';
 
 /** So many rows of each group of the pile come with the page; more when they are wanted. */
@@ -36,4 +37,11 @@ export async function rowsOf(
 	const response = await fetcher(`/api/pile?group=${group}&from=${from}&most=${most}`);
 	if (!response.ok) throw new Error('The pile could not be read. Load the page again.');
 	return (await response.json()) as PileRow[];
+}
+
+/** What is certain, with all that posting does and why. */
+export async function certainRows(): Promise<readonly CertainRow[]> {
+	const response = await fetch(`/api/certain?from=0&most=${MOST_ROWS}`);
+	if (!response.ok) throw new Error('What is certain could not be read. Try again.');
+	return (await response.json()) as CertainRow[];
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { lessonsOf, matchAdvice } from '$lib/core/3-matching';
-	import { habitSentence, count, money, shortDay, returnedMark } from '$lib/words';
+	import { habitSentence, count, list, money, shortDay, returnedMark } from '$lib/words';
 	import { mayBeSplit } from '$lib/core/2-receipts/may-be-split';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import AlsoOpen from './AlsoOpen.svelte';
@@ -70,9 +70,8 @@
 		</div>
 		<p class="flex flex-wrap gap-x-3 text-sm text-soft">
 			{#if desk.customer}<span
-					><a href="/customers/{desk.customer.code}">{desk.customer.code}</a> · owes {money(
-						desk.customer.owes,
-						allocating.currency
+					><a href="/customers/{desk.customer.code}">{desk.customer.code}</a> · owes {list(
+						desk.customer.owes.map((one) => money(one.amount, one.currency))
 					)}</span
 				>{:else if cameIn}nobody in the books yet{:else}went out{/if}
 			{#if mayAct && cameIn}

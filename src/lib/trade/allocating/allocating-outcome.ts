@@ -1,13 +1,21 @@
 import { itemLabel } from '../../core/4-allocation/item-label';
 import { overLimits } from '../../core/4-allocation/over-limits';
 import { reductionsOf } from '../../core/4-allocation/reductions-of';
+import { acrossRates, ONE } from '../../core/1-rates/across-rates';
 import { allocate } from '../../core/4-allocation/allocate';
 import type { AllocateOrder } from '../../core/4-allocation/allocate-order';
-import type { FeeKind, SurplusKind } from '../../core/model/posting';
+import type { FeeKind, Posting, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import type { Desk } from '../../server/allocation/queries/desk';
-import { DIFFERENCE_NAMES, list, money, overLimitSentence, problemSentence } from '../../words';
+import {
+	DIFFERENCE_NAMES,
+	type ExchangeDifference,
+	overLimitSentence,
+	type PostingFacts,
+	postingSentence,
+	problemSentence
+} from '../../words';
 
 export interface Outcome {
 	readonly ok: boolean;
@@ -37,6 +45,7 @@ export interface Laid {
 	readonly credits: readonly {
 		readonly receiptId: number;
 		readonly onAccount: Minor;
+		readonly onAccountBase: Minor;
 		readonly text: string;
 		readonly use: Minor | null;
 	}[];
@@ -79,7 +88,7 @@ export function outcomeOf(allocating: Laid): Outcome {
 					customer: new Map([[customer.id, before.customer]])
 				})
 			: [];
-	const text = does(allocating);
+	const text = postingSentence(factsOf(allocating, result.value));
 	if (over.length === 0) return { ok: true, text, asks: false };
 	return {
 		ok: true,
@@ -116,8 +125,12 @@ function unreadableOf(allocating: Laid): string | null {
 }
 
 function orderOf(allocating: Laid): AllocateOrder {
-	const { receipt, customer, limits } = allocating.desk;
+	const { receipt, customer, limits, baseCurrency } = allocating.desk;
 	const { order } = allocating;
+	// In base currency as posting turns it; where there is no rate, posting says so.
+	const used = allocating.desk.rates[allocating.currency];
+	const base = { currency: baseCurrency, millionths: ONE };
+	const inBase = (amount: Minor) => (used ? acrossRates(amount, used, base) : amount);
 	return {
 		currency: allocating.currency,
 		tolerance: limits.tolerance === null ? null : minor(limits.tolerance),
@@ -125,8 +138,12 @@ function orderOf(allocating: Laid): AllocateOrder {
 			id: receipt.id,
 			customerId: customer!.id,
 			amount: receipt.amount,
-			base: receipt.amount,
-			fees: order.fees.map(({ kind, amount }) => ({ kind, amount: minor(amount), base: minor(amount) })),
+			base: allocating.desk.receiptBase ?? inBase(receipt.amount),
+			fees: order.fees.map(({ kind, amount }) => ({
+				kind,
+				amount: minor(amount),
+				base: inBase(minor(amount))
+			})),
 			surplus: order.surplus.map(({ kind, amount }) => ({ kind, amount: minor(amount) }))
 		},
 		credits: allocating.credits
@@ -136,7 +153,7 @@ function orderOf(allocating: Laid): AllocateOrder {
 				customerId: customer!.id,
 				currency: allocating.currency,
 				onAccount: credit.onAccount,
-				onAccountBase: credit.onAccount,
+				onAccountBase: credit.onAccountBase,
 				use: credit.use!
 			})),
 		lines: allocating.rows.map((row) => ({
@@ -148,40 +165,35 @@ function orderOf(allocating: Laid): AllocateOrder {
 	};
 }
 
-function does(allocating: Laid): string {
-	const { rows, currency, credits, left, surplus } = allocating;
-	const parts: string[] = [];
+/** All that posting does, as facts. @param posting what the core makes of it */
+function factsOf(allocating: Laid, posting: Posting): PostingFacts {
+	const { rows, currency, credits, left, surplus, depositFor } = allocating;
 	const plain = rows.filter((row) => row.item.kind !== 'credit_note');
-	const settled = plain.filter((row) => row.remains === 0).map((row) => itemLabel(row.item));
-	if (settled.length) parts.push(`settles ${list(settled)}`);
-	for (const row of plain)
-		if (row.remains > 0)
-			parts.push(`leaves ${money(row.remains, row.item.currency)} of ${itemLabel(row.item)} open`);
-	const used = rows.filter((row) => row.item.kind === 'credit_note').map((row) => itemLabel(row.item));
-	if (used.length) parts.push(`uses ${list(used)}`);
-	if (credits.some(({ use }) => use !== 0))
-		parts.push(
-			`uses ${money(
-				credits.reduce((sum, one) => sum + (one.use ?? 0), 0),
-				currency
-			)} of earlier money`
-		);
-	for (const row of rows)
-		for (const gap of row.gaps)
-			if (gap.amount)
-				parts.push(
-					gap.kind === 'claim'
-						? `opens a claim of ${money(gap.amount, row.item.currency)}`
-						: `books ${money(gap.amount, row.item.currency)} as ${DIFFERENCE_NAMES[gap.kind].toLowerCase()}`
-				);
-	for (const fee of allocating.order.fees)
-		parts.push(`books ${money(fee.amount, currency)} as ${DIFFERENCE_NAMES[fee.kind].toLowerCase()}`);
-	if (left > 0 && surplus === 'refund') parts.push(`marks ${money(left, currency)} to be paid back`);
-	else if (left > 0 && surplus) parts.push(`books ${money(left, currency)} as small difference`);
-	else if (left > 0)
-		parts.push(
-			`leaves ${money(left, currency)} on account${allocating.depositFor.trim() ? ` for order ${allocating.depositFor.trim()}` : ''}`
-		);
-	const text = parts.join('; ') || 'does nothing';
-	return `${text[0]!.toUpperCase()}${text.slice(1)}.`;
+	return {
+		...{ currency, left, surplus, depositFor },
+		settles: plain.filter((row) => row.remains === 0).map((row) => itemLabel(row.item)),
+		leaves: plain.flatMap(({ item, remains }) =>
+			remains > 0 ? [{ label: itemLabel(item), amount: remains, currency: item.currency }] : []
+		),
+		uses: rows.filter((row) => row.item.kind === 'credit_note').map((row) => itemLabel(row.item)),
+		earlier: credits.reduce((sum, one) => sum + (one.use ?? 0), 0),
+		gaps: rows.flatMap(({ item, gaps }) =>
+			gaps.flatMap(({ kind, amount }) => (amount ? [{ kind, amount, currency: item.currency }] : []))
+		),
+		fees: allocating.order.fees,
+		exchange: exchangeOf(allocating, posting)
+	};
+}
+
+/** What is won or lost on exchange; null where all of it is in base currency, or a rate is not there. */
+function exchangeOf({ desk, currency }: Laid, posting: Posting): ExchangeDifference | null {
+	const { baseCurrency, rates } = desk;
+	const used = [...new Set([currency, ...posting.allocations.map((one) => one.itemCurrency)])];
+	if (used.every((one) => one === baseCurrency) || posting.allocations.length === 0) return null;
+	if (!rates[currency]) return null;
+	return {
+		amount: posting.allocations.reduce((sum, one) => sum + one.creditBase - one.itemBase, 0),
+		baseCurrency,
+		rates: used.flatMap((one) => (rates[one]?.day ? rates[one] : []))
+	};
 }

@@ -74,7 +74,9 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		asideRule: null,
 		limits: { tolerance: 500, mine: NO_LIMITS_OF_ONE, before: { customer: {}, day: {} } },
 		bank: { name: 'Current', reference: null },
-		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: 0 },
+		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: [{ amount: 0, currency: 'GBP' }] },
+		rates: { GBP: { currency: 'GBP', millionths: 1_000_000, day: null, source: '' } },
+		receiptBase: null,
 		items,
 		itemsOf: { accounts: [1], version: '1' },
 		habit: [],
@@ -235,6 +237,7 @@ describe('the strip', () => {
 				booked: '2026-09-01',
 				payerName: null,
 				onAccount: minor(5000),
+				onAccountBase: minor(5000),
 				depositFor: null
 			}
 		];
@@ -255,7 +258,7 @@ describe('the strip', () => {
 	it('uses just so much of what is on account as items take, the oldest first, and no deposit', () => {
 		const credit = (receiptId: number, onAccount: number, depositFor: string | null = null) => ({
 			...{ receiptId, version: 1, booked: '2026-09-01', payerName: null },
-			...{ onAccount: minor(onAccount), depositFor }
+			...{ onAccount: minor(onAccount), onAccountBase: minor(onAccount), depositFor }
 		});
 		const credits = [credit(3, 30_000), credit(4, 20_000, 'CK-7'), credit(5, 60_000)];
 		const alone = place(desk(0, [], { credits, receipt: null, answer: null }));
@@ -307,7 +310,7 @@ describe('the strip', () => {
 		const credits = [
 			{
 				...{ receiptId: 3, version: 2, booked: '2026-09-01', payerName: null },
-				...{ onAccount: minor(5000), depositFor: 'CK-9' }
+				...{ onAccount: minor(5000), onAccountBase: minor(5000), depositFor: 'CK-9' }
 			}
 		];
 		const alone = place(desk(0, [], { credits, receipt: null, answer: null }));
@@ -343,6 +346,34 @@ describe('the strip', () => {
 		expect(allocating.order.lines[0]).toMatchObject({ cash: 8400, settles: 10000 });
 		allocating.typeSettles(8, '');
 		expect(allocating.outcome.text).toBe('“” is not an amount in EUR for AK-8.');
+	});
+	it('settles an item in another currency at the day’s rate, and says what is lost or won', () => {
+		const euro = item(8, 10_000, { currency: 'EUR', openBase: minor(8_700) });
+		const rates = {
+			GBP: { currency: 'GBP', millionths: 1_000_000, day: null, source: '' },
+			EUR: { currency: 'EUR', millionths: 858_000, day: day('2026-10-28'), source: 'rates.csv' }
+		};
+		const pounds = place(desk(20_000, [], { items: [euro], rates }));
+		pounds.toggle(8);
+		expect(pounds.order.lines[0]).toMatchObject({ cash: 8_580, settles: 10_000 });
+		expect(pounds.outcome.text).toBe(
+			'Settles AK-8; books £1.20 exchange loss (EUR at 0.8580 of 28 Oct 2026, rates.csv); leaves £114.20 on account.'
+		);
+		pounds.type(8, '42.90');
+		expect(pounds.order.lines[0]).toMatchObject({ cash: 4_290, settles: 5_000 });
+		pounds.typeSettles(8, '60');
+		pounds.type(8, '50');
+		expect(pounds.order.lines[0]).toMatchObject({ cash: 5_000, settles: 6_000 });
+		// Too little for the whole: as much as the rate gives.
+		const short = place(desk(4_290, [], { items: [euro], rates }));
+		short.toggle(8);
+		expect(short.order.lines[0]).toMatchObject({ cash: 4_290, settles: 5_000 });
+		const own = desk(10_000, [], { items: [euro], rates, currency: 'EUR' });
+		const euros = place({ ...own, receipt: { ...own.receipt!, currency: 'EUR' } });
+		euros.toggle(8);
+		expect(euros.outcome.text).toBe(
+			'Settles AK-8; books £1.20 exchange loss (EUR at 0.8580 of 28 Oct 2026, rates.csv).'
+		);
 	});
 	it('says when a supervisor has to agree, and lays again what was asked for', () => {
 		const mine = { ...NO_LIMITS_OF_ONE, act: { bank_charge: 1000 } };

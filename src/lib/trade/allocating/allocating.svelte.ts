@@ -13,7 +13,7 @@ import { rowOf } from './allocating-row';
 import { chosenFromAdvice, chosenFromAnswer, chosenFromOrder, type DraftClaim } from './chosen-from';
 import { blank, plain, type Chosen, type ClaimDraft } from './chosen-item';
 import { fitCredits, type TypedCredit } from './fit-credits';
-import { spreadMoney } from './spread-money';
+import { settleByRate, spreadMoney } from './spread-money';
 
 /** Names of a gap, in the order of their keys; null leaves it owed. */
 export const GAP_NAMES: readonly (DifferenceKind | null)[] = [
@@ -167,7 +167,7 @@ export class Allocating {
 		this.warning = '';
 		if (!this.desk.receipt)
 			this.#used = fitCredits(this.#used, this.#chosen, this.desk.credits, this.currency);
-		spreadMoney(this.#chosen, this.amount, this.currency);
+		spreadMoney(this.#chosen, this.amount, this.currency, this.desk.rates);
 	}
 
 	/**
@@ -249,11 +249,12 @@ export class Allocating {
 		if (!one) return;
 		one.text = text;
 		one.typed = true;
+		settleByRate(one, this.#read(text) ?? 0, this.currency, this.desk.rates);
 	}
 
 	typeSettles(id: number, text: string): void {
 		const one = this.#find(id);
-		if (one) one.settles = text;
+		if (one) [one.settles, one.settlesTyped] = [text, true];
 	}
 
 	typeGap(id: number, index: number, text: string): void {

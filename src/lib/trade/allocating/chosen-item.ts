@@ -26,6 +26,8 @@ export interface Chosen {
 	claim: ClaimDraft | null;
 	/** What it settles of an item in another currency, as typed. */
 	settles: string | null;
+	/** True once a person typed that: then it does not follow the day's rate. */
+	settlesTyped?: boolean;
 }
 
 /** An item just taken: nothing typed yet. */

@@ -20,6 +20,7 @@ export * from './paper-text';
 export * from './payer-sentence';
 export * from './person-mail';
 export * from './problem-sentence';
+export * from './posting-sentence';
 export * from './rate-text';
 export * from './reason-sentence';
 export * from './reduction-names';

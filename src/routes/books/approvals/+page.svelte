@@ -5,10 +5,9 @@
 		beyondSentence,
 		amount,
 		count,
-		DIFFERENCE_NAMES,
+		itemLineSentence,
 		list,
-		moment,
-		money
+		moment
 	} from '$lib/words';
 	import { toast } from 'svelte-sonner';
 	import { ActForm } from '$lib/trade/act-form.svelte';

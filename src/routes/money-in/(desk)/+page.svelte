@@ -295,8 +295,8 @@
 
 <PostCertainDialog
 	bind:open={() => dialog === 'certain', (on) => (dialog = on ? 'certain' : null)}
-	group={certain}
-	base={data.base}
+	all={certain.count}
+	today={data.today ?? ''}
 	{done}
 />
 {#if data.desk?.receipt}

@@ -1,35 +1,50 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
 	import type { postCertain } from '$lib/server/allocation/commands/post-certain';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import type { PileGroupRows, PileRow } from '$lib/server/receipts/queries/pile';
-	import { amount, count, money } from '$lib/words';
+	import TickBox from '$lib/ui/TickBox.svelte';
+	import type { CertainRow } from '$lib/server/receipts/queries/certain';
+	import { count, list, money, postingSentence, reasonSentence, shortDay } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import { SvelteSet } from 'svelte/reactivity';
 	import { untrack } from 'svelte';
 	import type { Done } from './done';
-	import { MOST_ROWS, rowsOf } from '$lib/trade/pile-rows';
+	import { certainRows } from '$lib/trade/pile-rows';
 
-	/** What is certain, to be read through and posted together. */
+	/** What is certain, to be read through and posted together; any of it can be left out. */
 	let {
 		open = $bindable(),
-		group,
-		base,
+		all,
+		today,
 		done
 	}: {
 		open: boolean;
-		group: PileGroupRows;
-		base: string;
+		/** How many there are. */
+		all: number;
+		today: string;
 		done: Done;
 	} = $props();
-	/** All of the group, once it is read: the page has the first rows only. */
-	let all = $state.raw<readonly PileRow[] | null>(null);
+	let rows = $state.raw<readonly CertainRow[]>([]);
 	let reading = $state(false);
-	const rows = $derived(all ?? group.rows);
+	let active = $state(0);
+	const leftOut = new SvelteSet<number>();
+	const wanted = $derived(rows.filter((row) => !leftOut.has(row.id)));
+	const sums = $derived.by(() => {
+		const by = new Map<string, number>();
+		for (const { amount, currency } of wanted) by.set(currency, (by.get(currency) ?? 0) + amount);
+		return list([...by].map(([currency, sum]) => money(sum, currency)));
+	});
+	const activeId = $derived.by(() => {
+		const row = rows[active];
+		return row && `certain-${row.id}`;
+	});
 	let stopping = $state(false);
+	let region = $state<HTMLElement>();
 	async function readAll() {
 		reading = true;
 		try {
-			all = await rowsOf('certain', 0, MOST_ROWS);
+			rows = await certainRows();
 		} catch (error) {
 			form.say((error as Error).message);
 		} finally {
@@ -40,8 +55,9 @@
 		if (open)
 			untrack(() => {
 				form.say();
-				all = null;
-				if (group.rows.length < group.count) void readAll();
+				[rows, active] = [[], 0];
+				leftOut.clear();
+				void readAll();
 			});
 		// Nothing is posted that nobody sees.
 		else stopping = true;
@@ -54,19 +70,20 @@
 	let going = $state<{ readonly sent: number; readonly of: number } | null>(null);
 
 	async function post() {
+		if (going || wanted.length === 0) return;
 		// What was seen, and no more.
-		const wanted = rows.map(({ id, version }) => ({ id, version }));
+		const seen = wanted.map(({ id, version }) => ({ id, version }));
 		const acts: number[] = [];
 		let [posted, left, sent] = [0, 0, 0];
 		stopping = false;
-		while (sent < wanted.length && !stopping) {
-			going = { sent, of: wanted.length };
-			const answer = await form.send({ receipts: wanted.slice(sent, sent + TOGETHER) });
+		while (sent < seen.length && !stopping) {
+			going = { sent, of: seen.length };
+			const answer = await form.send({ receipts: seen.slice(sent, sent + TOGETHER) });
 			if (!answer) break;
 			posted += answer.output.posted;
 			left += answer.output.left;
 			if (answer.undo !== null) acts.push(answer.undo);
-			sent = Math.min(sent + TOGETHER, wanted.length);
+			sent = Math.min(sent + TOGETHER, seen.length);
 		}
 		going = null;
 		// Nothing was done: what stood in the way stands in the dialog.
@@ -74,51 +91,95 @@
 		const said = [`Posted ${count(posted, 'receipt')}.`];
 		if (left) said.push(`${count(left, 'receipt')} changed meanwhile or takes a supervisor.`);
 		if (form.problems.length > 0) said.push(`Then it went no further: ${form.problems.join(' ')}`);
-		else if (sent < wanted.length)
-			said.push(`${count(wanted.length - sent, 'receipt')} left as you stopped.`);
+		else if (sent < seen.length) said.push(`${count(seen.length - sent, 'receipt')} left as you stopped.`);
 		await done(said.join(' '), { undo: acts.length ? acts : null });
+	}
+
+	function toggle(row: CertainRow | undefined) {
+		if (!row || going) return;
+		if (!leftOut.delete(row.id)) leftOut.add(row.id);
+	}
+	function show(row: CertainRow | undefined) {
+		if (!row) return;
+		open = false;
+		void goto(`/money-in?receipt=${row.id}`, { noScroll: true });
+	}
+	function onkeydown(event: KeyboardEvent) {
+		const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		const steps: Readonly<Record<string, number>> = {
+			...{ ArrowDown: active + 1, j: active + 1, ArrowUp: active - 1, k: active - 1 },
+			...{ Home: 0, End: rows.length - 1, PageDown: active + 8, PageUp: active - 8 }
+		};
+		if (key in steps) active = Math.max(0, Math.min(rows.length - 1, steps[key]!));
+		else if (key === ' ') toggle(rows[active]);
+		else if (key === 'o') show(rows[active]);
+		else if (key === 'Enter') void post();
+		else return;
+		event.preventDefault();
+		region?.querySelector(`[data-at="${active}"]`)?.scrollIntoView({ block: 'nearest' });
 	}
 </script>
 
 <Dialog title="Post what is certain" wide bind:open>
 	<p class="says">
-		Each of these has a known payer, is explained to the penny, and has no other answer as good. Read them
-		through; each can be undone by itself, or all of them together.
+		Each has a known payer, is explained to the penny, and has no other answer as good. Read them through:
+		<span class="key">Space</span> leaves one out, <span class="key">O</span> opens it on the desk.
 	</p>
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex (a long list is scrolled by keyboard) -->
 	<div
-		class="my-3 max-h-[52vh] overflow-auto"
-		role="region"
+		bind:this={region}
+		class="my-3 max-h-[52vh] overflow-auto border-y border-rule"
+		role="listbox"
+		aria-multiselectable="true"
 		aria-label="Receipts that are certain"
+		aria-activedescendant={activeId}
 		tabindex="0"
+		data-first
+		{onkeydown}
 	>
-		<table>
-			<thead><tr><th>Payer</th><th>Settles</th><th class="num">Amount</th></tr></thead>
-			<tbody>
-				{#each rows as row (row.id)}
-					<tr
-						><td>{row.who}</td><td class="text-soft">{row.numbers.join(', ')}</td><td class="num"
-							>{row.currency === base
-								? amount(row.amount, row.currency)
-								: money(row.amount, row.currency)}</td
-						></tr
+		{#each rows as row, i (row.id)}
+			{@const out = leftOut.has(row.id)}
+			<!-- svelte-ignore a11y_click_events_have_key_events (the list has the keys) -->
+			<div
+				role="option"
+				id="certain-{row.id}"
+				data-at={i}
+				tabindex="-1"
+				aria-selected={!out}
+				onclick={() => ((active = i), toggle(row))}
+				class={[
+					'row grid cursor-pointer grid-cols-[22px_minmax(0,1fr)_auto] gap-x-2 border-b border-rule px-2 py-1.5',
+					i === active && 'bg-wash',
+					out && 'text-soft line-through decoration-rule'
+				]}
+			>
+				<span class="pt-0.5"><TickBox ticked={!out} /></span>
+				<span class="min-w-0">
+					<span class="flex gap-2"
+						><strong class="truncate font-semibold">{row.customer}</strong>
+						<span class="min-w-0 flex-1 truncate font-mono text-[12px] text-soft"
+							>{shortDay(row.booked, today)} · {row.payer ?? 'no name'} · {row.text || 'no words'}</span
+						></span
 					>
-				{/each}
-			</tbody>
-		</table>
+					<span class="block">{postingSentence(row.does)}</span>
+					<span class="block text-sm text-soft">{row.reasons.map(reasonSentence).join(' ')}</span>
+				</span>
+				<span class="text-right font-semibold">{money(row.amount, row.currency)}</span>
+			</div>
+		{:else}<p class="py-6 text-center text-soft">
+				{reading ? 'They are being read …' : 'Nothing is certain just now.'}
+			</p>{/each}
 	</div>
-	{#if rows.length < group.count}
-		<p class="mb-3 text-sm text-soft">
-			{reading
-				? 'The others are being read.'
-				: `The first ${rows.length} of ${group.count}; the others come after these.`}
-		</p>
+	{#if rows.length > 0 && rows.length < all}
+		<p class="mb-3 text-sm text-soft">The first {rows.length} of {all}; the others come after these.</p>
 	{/if}
 	<Problems problems={form.problems} />
 	<div class="flex items-center gap-4">
-		<button class="btn btn-main" data-first disabled={going !== null || rows.length === 0} onclick={post}
-			>Post these {going?.of ?? rows.length}</button
+		<button class="btn btn-main" disabled={going !== null || wanted.length === 0} onclick={post}
+			>Post {count(going?.of ?? wanted.length, 'receipt')}{going ? '' : `, ${sums}`}
+			<span class="key">Enter</span></button
 		>
+		{#if leftOut.size && !going}<span class="text-soft">{leftOut.size} left out</span>{/if}
 		{#if going && going.of > TOGETHER}
 			<progress class="w-48" value={going.sent} max={going.of} aria-label="Receipts sent"></progress>
 			<span class="text-soft" role="status">{going.sent} of {going.of}</span>
@@ -126,3 +187,10 @@
 		{/if}
 	</div>
 </Dialog>
+
+<style>
+	.row {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 68px;
+	}
+</style>

@@ -10,6 +10,7 @@ export interface DeskCredit {
 	readonly booked: string;
 	readonly payerName: string | null;
 	readonly onAccount: Minor;
+	readonly onAccountBase: Minor;
 	/** The order that it was paid for, where it is a deposit. */
 	readonly depositFor: string | null;
 }
@@ -20,6 +21,7 @@ const CREDIT = {
 	booked: receipt.booked,
 	payerName: receipt.payerName,
 	onAccount: receiptState.onAccount,
+	onAccountBase: receiptState.onAccountBase,
 	depositFor: receiptState.depositFor
 };
 

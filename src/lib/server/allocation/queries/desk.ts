@@ -5,7 +5,9 @@ import type { FeePattern } from '../../../core/money/fee-pattern';
 import type { Answer, Habits, KeptAdvice } from '../../../core/3-matching';
 import { NO_LIMITS, type LimitsOfOne, type SumsByKind } from '../../../core/4-allocation/over-limits';
 import { daysBetween } from '../../../core/day/arithmetic';
+import type { Day } from '../../../core/day/day';
 import type { OpenItem } from '../../../core/model/records';
+import type { Minor } from '../../../core/money/minor';
 import type { Db } from '../../platform/db/open';
 import {
 	allocation,
@@ -30,7 +32,8 @@ import { bookedBefore, limitsNow } from '../../reductions/store/over-limits-now'
 import { processorNames } from '../../firm/store/processors';
 import { readSetting } from '../../firm/store/settings';
 import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
-import { baseConverter } from '../../firm/store/to-base';
+import { baseConverter, rateUsed, type RateUsed } from '../../firm/store/to-base';
+import { firstOpenDay } from '../../periods/store/check-period';
 import { answeredPile } from '../../services/answers/answers';
 import type { Waiting } from '../../receipts/store/waiting-receipts';
 import { defineLook, type Viewer } from '../../act/define-look';
@@ -55,8 +58,13 @@ export interface DeskFrame {
 		readonly code: string;
 		readonly name: string;
 		readonly notes: string;
-		readonly owes: number;
+		/** What open items come to less credit notes, by currency, the money's first. */
+		readonly owes: readonly { readonly amount: number; readonly currency: string }[];
 	} | null;
+	/** What a unit of each currency here is worth, by the day on which it would be posted. */
+	readonly rates: Readonly<Record<string, RateUsed>>;
+	/** What the money is worth in base currency where that is kept already: it lies among unidentified receipts. */
+	readonly receiptBase: Minor | null;
 	/** The accounts whose items can be laid: this one, its branches, others that were asked for; and a mark that changes with them. */
 	readonly itemsOf: { readonly accounts: readonly number[]; readonly version: string };
 	/** Names of the other accounts that have items here, by id. */
@@ -151,17 +159,22 @@ export async function frameOf(
 				.get()
 		: undefined;
 	const currency = row?.currency ?? owner!.currency;
-	const owes = owner ? await owedBy(db, owner.id, currency) : 0;
+	const owes = owner ? await owedBy(db, owner.id, currency) : [];
 	const limits = (await readSetting(db, 'limits')) ?? NO_LIMITS;
 	const mine = await limitsNow(db, who);
 	const before = await bookedBefore(db, mine, { who, today, customers: owner ? [owner.id] : [] });
 	const firm = await readSetting(db, 'firm');
-	const convert = await baseConverter(db, currency, firm?.baseCurrency ?? currency, row?.booked ?? today);
+	const baseCurrency = firm?.baseCurrency ?? currency;
+	const state = row && (await unidentifiedBase(db, row));
+	const date = await postingDay(db, row && state === null ? row.booked : today);
+	const convert = await baseConverter(db, currency, baseCurrency, date);
 	return {
 		receipt: row,
 		answer,
 		currency,
-		baseCurrency: firm?.baseCurrency ?? currency,
+		baseCurrency,
+		rates: await ratesOf(db, ids, { currency, baseCurrency, date }),
+		receiptBase: state,
 		bank: bank ?? { name: row ? 'recorded by hand' : 'on account', reference: null },
 		customer: owner ? { id: owner.id, code: owner.code, name: owner.name, notes: owner.notes, owes } : null,
 		itemsOf: { accounts: ids, version: await versionOf(db, ids) },
@@ -215,13 +228,51 @@ export const lookAtDeskItems = defineLook('reader', (db, accounts: readonly numb
 	openItemsOf(db, accounts)
 );
 
-async function owedBy(db: Db, customerId: number, currency: string): Promise<number> {
-	const row = await db
-		.select({ sum: sql<number>`coalesce(sum(${signedOpen}), 0)` })
+/** What is owed in each currency, the money's first. */
+async function owedBy(db: Db, customerId: number, currency: string) {
+	const rows = await db
+		.select({ amount: sql<number>`sum(${signedOpen})`, currency: itemState.currency })
 		.from(itemState)
-		.where(and(isOpen, eq(itemState.customerId, customerId), eq(itemState.currency, currency)))
+		.where(and(isOpen, eq(itemState.customerId, customerId)))
+		.groupBy(itemState.currency)
+		.orderBy(asc(itemState.currency));
+	const own = rows.find((row) => row.currency === currency) ?? { amount: 0, currency };
+	const others = rows.filter((row) => row !== own && row.amount !== 0);
+	return own.amount === 0 && others.length > 0 ? others : [own, ...others];
+}
+
+/** The day on which something of a day is posted: itself, or the first that is open. */
+async function postingDay(db: Db, day: Day): Promise<Day> {
+	const first = await firstOpenDay(db);
+	return first && day < first ? first : day;
+}
+
+async function unidentifiedBase(db: Db, row: Waiting): Promise<Minor | null> {
+	if (row.unidentifiedActId === null) return null;
+	const state = await db
+		.select({ base: receiptState.unidentifiedBase })
+		.from(receiptState)
+		.where(eq(receiptState.receiptId, row.id))
 		.get();
-	return row?.sum ?? 0;
+	return state?.base ?? null;
+}
+
+/** The rates of the money's currency and of all that is open on accounts; one that is not there is left out. */
+async function ratesOf(
+	db: Db,
+	accounts: readonly number[],
+	{ currency, baseCurrency, date }: { currency: string; baseCurrency: string; date: Day }
+): Promise<Record<string, RateUsed>> {
+	const others = await db
+		.selectDistinct({ currency: itemState.currency })
+		.from(itemState)
+		.where(and(isOpen, inArray(itemState.customerId, [...accounts])));
+	const used: Record<string, RateUsed> = {};
+	for (const one of new Set([currency, ...others.map((row) => row.currency)])) {
+		const found = await rateUsed(db, one, baseCurrency, date);
+		if (found) used[one] = found;
+	}
+	return used;
 }
 
 /** Changes whenever an item of these accounts is added or changed. */

@@ -51,7 +51,7 @@ export async function previewRates(db: Reader, rows: readonly DayRate[]): Promis
 export const addRates = defineAct({
 	kind: 'add-rates',
 	role: 'clerk',
-	input: madeHere<readonly Omit<DayRate, 'line'>[]>(),
+	input: madeHere<readonly (Omit<DayRate, 'line'> & { readonly source?: string })[]>(),
 	run: async (ctx, rows): Promise<{ added: number }> => {
 		const { tx } = ctx;
 		const seen = new Set(
@@ -69,7 +69,12 @@ export const addRates = defineAct({
 		for (const part of chunks(fresh))
 			await tx
 				.insert(rate)
-				.values(part.map(({ currency, day, millionths }) => ({ currency, day, millionths })))
+				.values(
+					part.map(({ currency, day, millionths, source }) => ({
+						...{ currency, day, millionths },
+						source: source || `typed by ${ctx.who.name}`
+					}))
+				)
 				.onConflictDoNothing();
 		await ctx.record({
 			summary: { count: fresh.length },

@@ -12,6 +12,7 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	forgotten_lesson: 'rows',
 	forgotten_payer: 'rows',
 	advice: 'list',
+	usual_line: 'list',
 	bank_match: 'list',
 	manual_receipt: 'list',
 	slip_receipt: 'list',

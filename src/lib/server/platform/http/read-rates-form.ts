@@ -3,12 +3,15 @@ import { ratesInBase } from '../../../core/1-rates/rates-in-base';
 import { readRatesTable } from '../../../core/1-rates/read-rates-table';
 import { readRatesXml } from '../../../core/1-rates/read-rates-xml';
 import { currencyDigits } from '../../../core/money/currency';
-import { err, type Result } from '../../../core/result';
+import { err, ok, type Result } from '../../../core/result';
 import { parseTable } from '../../../tables/parse-table';
 import { asKind, inFile, readFormTexts, type FormText } from './read-form-text';
 
 /** Reads rates from a form: a file or pasted rows (CSV or XML), and what their figures mean. */
-export async function readRatesForm(form: FormData, base: string): Promise<Result<DayRate[]>> {
+export async function readRatesForm(
+	form: FormData,
+	base: string
+): Promise<Result<(DayRate & { readonly source: string })[]>> {
 	const texts = await readFormTexts(form);
 	if (!texts.ok) return texts;
 	const [source] = texts.value as [FormText];
@@ -19,6 +22,7 @@ export async function readRatesForm(form: FormData, base: string): Promise<Resul
 	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
 	const table = text.trimStart().startsWith('<') ? null : parseTable(text, ['date']);
 	const quotes = !table ? readRatesXml(text) : table.ok ? readRatesTable(table.value) : table;
-	const read = quotes.ok ? ratesInBase(quotes.value, as, base) : quotes;
+	const rates = quotes.ok ? ratesInBase(quotes.value, as, base) : quotes;
+	const read = rates.ok ? ok(rates.value.map((one) => ({ ...one, source: file ?? '' }))) : rates;
 	return inFile(asKind('rates', source, read), file);
 }

@@ -11,7 +11,9 @@ export const ledgerAccount = sqliteTable('ledger_account', {
 	code: text('code').primaryKey(),
 	name: text('name').notNull(),
 	/** Whether clerks may book money that is not a customer's there. */
-	forSettingAside: integer('for_setting_aside', { mode: 'boolean' }).notNull().default(false)
+	forSettingAside: integer('for_setting_aside', { mode: 'boolean' }).notNull().default(false),
+	/** The tax that is in what is booked there, in basis points; null for none. */
+	taxBasisPoints: integer('tax_basis_points')
 });
 
 /** Units of base currency for one unit of a currency, × 1,000,000, from a day on. */
@@ -21,7 +23,9 @@ export const rate = sqliteTable(
 		id: integer('id').primaryKey(),
 		currency: text('currency').notNull(),
 		day: dayColumn('day').notNull(),
-		millionths: integer('millionths').notNull()
+		millionths: integer('millionths').notNull(),
+		/** The file that it came in, or who typed it; empty where an earlier version did not keep it. */
+		source: text('source').notNull().default('')
 	},
 	(t) => [uniqueIndex('rate_currency_day').on(t.currency, t.day)]
 );

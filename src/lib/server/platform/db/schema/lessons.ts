@@ -1,4 +1,4 @@
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { act } from './acts';
 import { customer } from './firm';
 import { receipt } from './receipts';
@@ -89,4 +89,26 @@ export const forgottenPayer = sqliteTable(
 		key: text('key').notNull()
 	},
 	(t) => [index('forgotten_payer_customer').on(t.customerId)]
+);
+
+/**
+ * How entries of one counterparty and kind that are no customer's money are booked: the account, and how often in a row. One that is
+ * switched off is not proposed, and learns on.
+ */
+export const usualLine = sqliteTable(
+	'usual_line',
+	{
+		id: integer('id').primaryKey(),
+		/** The counterparty's search key. */
+		nameKey: text('name_key').notNull(),
+		/** Which way the money went, the bank's code and the first word that tells: see `usualKind`. */
+		kind: text('kind').notNull(),
+		/** The counterparty and the words as they stood last. */
+		name: text('name').notNull(),
+		text: text('text').notNull(),
+		account: text('account').notNull(),
+		times: integer('times').notNull(),
+		off: integer('off', { mode: 'boolean' }).notNull().default(false)
+	},
+	(t) => [uniqueIndex('usual_line_of').on(t.nameKey, t.kind)]
 );

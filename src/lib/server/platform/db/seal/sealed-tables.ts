@@ -41,6 +41,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	foreign_change: 'posted',
 	acknowledged_finding: 'posted',
 	setting: 'kept',
+	usual_line: 'kept',
 	ledger_account: 'kept',
 	rate: 'kept',
 	customer: 'kept',

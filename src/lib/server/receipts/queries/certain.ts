@@ -1,0 +1,131 @@
+import { acrossRates, ONE } from '../../../core/1-rates/across-rates';
+import { allocate } from '../../../core/4-allocation/allocate';
+import { itemLabel } from '../../../core/4-allocation/item-label';
+import type { Answer, Reason } from '../../../core/3-matching';
+import type { Day } from '../../../core/day/day';
+import type { OpenItem } from '../../../core/model/records';
+import { minor } from '../../../core/money/minor';
+import type { PostingFacts } from '../../../words';
+import { defineLook } from '../../act/define-look';
+import { itemsById } from '../../documents/store/open-items';
+import { readSetting } from '../../firm/store/settings';
+import { rateUsed, type RateUsed } from '../../firm/store/to-base';
+import type { Db } from '../../platform/db/open';
+import { answeredPile } from '../../services/answers/answers';
+import { orderPile } from '../../services/answers/order-pile';
+import type { Waiting } from '../store/waiting-receipts';
+
+/** A certain receipt, with all that posting it does and why. */
+export interface CertainRow {
+	readonly id: number;
+	readonly version: number;
+	readonly booked: Day;
+	readonly customer: string;
+	readonly payer: string | null;
+	/** The bank's own words. */
+	readonly text: string;
+	readonly amount: number;
+	readonly currency: string;
+	readonly does: PostingFacts;
+	readonly reasons: readonly Reason[];
+}
+
+/** What is certain, to be read through: from one place of its group on. */
+export const lookAtCertain = defineLook(
+	'reader',
+	async (db, { from, most }: { readonly from: number; readonly most: number }): Promise<CertainRow[]> => {
+		const pile = await answeredPile(db);
+		const rows = orderPile(pile).groups.certain.slice(from, from + most);
+		const answers = rows.map((row) => pile.answers.get(row.id)!);
+		const ids = new Set(answers.flatMap((answer) => answer.lines.map((line) => line.itemId)));
+		const items = new Map((await itemsById(db, [...ids])).map((item) => [item.id, item]));
+		const base = (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP';
+		const rates = new Rates(db, base);
+		const found: CertainRow[] = [];
+		for (const [i, row] of rows.entries()) {
+			const answer = answers[i]!;
+			const rate = await rates.of(row.currency, row.booked);
+			found.push({
+				...{ id: row.id, version: row.version, booked: row.booked, text: row.text },
+				...{ amount: row.amount, currency: row.currency, payer: row.payerName },
+				customer: pile.shown.get(row.id)?.customer ?? row.payerName ?? '',
+				does: doesOf(row, answer, { items, base, rate }),
+				reasons: answer.reasons
+			});
+		}
+		return found;
+	}
+);
+
+/** Rates by currency and day, each read once. */
+class Rates {
+	readonly #known = new Map<string, RateUsed | null>();
+	constructor(
+		readonly db: Db,
+		readonly base: string
+	) {}
+	async of(currency: string, day: Day): Promise<RateUsed | null> {
+		const key = `${currency} ${day}`;
+		const known = this.#known.get(key);
+		if (known !== undefined) return known;
+		const found = await rateUsed(this.db, currency, this.base, day);
+		this.#known.set(key, found);
+		return found;
+	}
+}
+
+/** All that posting an answer as it is does, by the rules that posting follows. */
+function doesOf(
+	row: Waiting,
+	answer: Answer,
+	{
+		items,
+		base,
+		rate
+	}: {
+		readonly items: ReadonlyMap<number, OpenItem>;
+		readonly base: string;
+		readonly rate: RateUsed | null;
+	}
+): PostingFacts {
+	const lines = answer.lines.flatMap((line) => {
+		const item = items.get(line.itemId);
+		return item ? [{ ...line, item }] : [];
+	});
+	const fees = row.fee > 0 ? [{ kind: 'processor_fee' as const, amount: row.fee }] : [];
+	const inBase = (amount: number) =>
+		rate ? acrossRates(minor(amount), rate, { currency: base, millionths: ONE }) : minor(amount);
+	const posting = allocate({
+		...{ currency: row.currency, tolerance: null, credits: [], lines },
+		receipt: {
+			...{ id: row.id, customerId: answer.customerId ?? 0, amount: row.amount, base: inBase(row.amount) },
+			fees: fees.map((fee) => ({ ...fee, base: inBase(fee.amount) })),
+			surplus: []
+		}
+	});
+	const laid = lines.reduce((sum, line) => sum + line.cash, 0);
+	const remains = ({ item, cash, differences }: (typeof lines)[number]) =>
+		item.open - cash - differences.reduce((sum, one) => sum + one.amount, 0);
+	const taken = lines.filter(({ item }) => item.kind !== 'credit_note');
+	const gained = posting.ok
+		? posting.value.allocations.reduce((sum, one) => sum + one.creditBase - one.itemBase, 0)
+		: 0;
+	return {
+		...{ currency: row.currency, earlier: 0, fees, surplus: null, depositFor: '' },
+		settles: taken.filter((line) => remains(line) === 0).map(({ item }) => itemLabel(item)),
+		leaves: taken.flatMap((line) =>
+			remains(line) > 0
+				? [{ label: itemLabel(line.item), amount: remains(line), currency: line.item.currency }]
+				: []
+		),
+		uses: lines.filter(({ item }) => item.kind === 'credit_note').map(({ item }) => itemLabel(item)),
+		gaps: taken.flatMap(({ item, differences }) =>
+			differences.map((one) => ({ ...one, currency: item.currency }))
+		),
+		left: row.amount + row.fee - laid,
+		exchange:
+			row.currency !== base && lines.length > 0 && rate
+				? { amount: gained, baseCurrency: base, rates: [rate] }
+				: null
+	};
+}
