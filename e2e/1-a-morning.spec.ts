@@ -11,9 +11,11 @@ test.describe.configure({ mode: 'serial' });
 test('Today says what waits, with true figures', async ({ page }) => {
 	const heard = complaints(page);
 	await signIn(page);
-	await expect(page.locator('h1')).toHaveText('All money that came in is allocated.');
+	await expect(page.locator('h1')).toHaveText('All receipts are allocated.');
 	await expect(page.getByText('Current account to 28 Oct')).toBeVisible();
-	await expect(page.getByText(/£[\d,]+\.\d\d is owed, £[\d,]+\.\d\d of it late/)).toBeVisible();
+	await expect(
+		page.getByText(/£[\d,]+\.\d\d owed, £[\d,]+\.\d\d of it overdue; £[\d,]+\.\d\d on account, balance due £/)
+	).toBeVisible();
 	expect(heard).toEqual([]);
 });
 

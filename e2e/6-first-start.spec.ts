@@ -44,7 +44,7 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		await page.fill('input[name=password]', person.password);
 		await page.getByRole('button', { name: 'Open the books' }).click();
 		await page.waitForURL(`${home}/`);
-		await expect(page.locator('h1')).toHaveText('All money that came in is allocated.');
+		await expect(page.locator('h1')).toHaveText('All receipts are allocated.');
 		await page.goto(`${home}/books`);
 		await expect(page.getByText('The books prove.')).toBeVisible();
 		// A statement of another account is refused in the watched folder, with a note; the right one comes in by itself.

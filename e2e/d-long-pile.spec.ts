@@ -60,7 +60,7 @@ test('a long pile comes by pages, and one goes through it from any place', async
 	await page.getByRole('navigation').getByRole('link', { name: 'Money in' }).click();
 	await page.waitForURL('**/money-in');
 	await page.setInputFiles('input[type=file]', file('long.xml', statement()));
-	await expect(group(page, 'Nothing yet')).toContainText(/\b2[6-9]\d\b/, { timeout: 20_000 });
+	await expect(group(page, 'No suggestion')).toContainText(/\b2[6-9]\d\b/, { timeout: 20_000 });
 	await page.waitForLoadState('networkidle');
 	// Of each group the first hundred are there.
 	const strangers = page.locator('[data-receipt]', { hasText: 'STRANGER' });

@@ -136,7 +136,7 @@ test('who asks for a receipt that is dealt with is told what became of it; one t
 }) => {
 	await signIn(page);
 	await desk(page);
-	await pick(page, 'Elder Wharf');
+	await pick(page, 'Stannary Studio');
 	const id = await shown(page).getAttribute('data-receipt');
 	await postByKey(page);
 	await page.goto(`/money-in?receipt=${id}`);

@@ -16,9 +16,7 @@
 	const waiting = $derived(list(Object.entries(work.waiting).map(([currency, sum]) => money(sum, currency))));
 	const month = $derived(work.month.at(-1));
 	const title = $derived(
-		work.waitingCount > 0
-			? `${waiting} came in that nobody has allocated yet.`
-			: 'All money that came in is allocated.'
+		work.waitingCount > 0 ? `${waiting} received, not yet allocated.` : 'All receipts are allocated.'
 	);
 	const bank = $derived(
 		work.banks
@@ -30,18 +28,28 @@
 			.join('. ')
 	);
 	const fresh = $derived(work.banks.some((one) => one.closingOn === data.today));
+	/** Bank entries that nobody has dealt with. */
+	const left = $derived(work.waitingCount + work.out);
+	const noAddress = (n: number) =>
+		n ? ` ${count(n, 'account has', 'accounts have')} no e-mail address.` : '';
+	const unidentified = $derived(
+		work.unidentified
+			? `${count(work.unidentified, 'receipt is', 'receipts are')} booked as unidentified`
+			: ''
+	);
 	const place = $derived.by(() => {
 		const { certain, likely, choose, none } = work.bands;
 		const parts = [
 			certain ? `${certain} ${certain === 1 ? 'is' : 'are'} certain and can be posted together` : '',
 			likely ? `${likely} ${likely === 1 ? 'is' : 'are'} likely` : '',
 			choose ? `${choose} ${choose === 1 ? 'needs' : 'need'} a choice` : '',
-			none ? `${none} ${none === 1 ? 'has' : 'have'} no answer` : '',
-			work.out ? `${count(work.out, 'entry', 'entries')} went out` : ''
+			none ? `${none} ${none === 1 ? 'has' : 'have'} no suggestion` : '',
+			work.out ? `${count(work.out, 'payment')} out` : ''
 		].filter(Boolean);
 		if (!work.answered && certain + likely + choose === 0)
-			return `What they pay is being looked for: ${count(work.waitingCount, 'receipt')}.`;
-		return parts.length ? `${parts.join(', ')}.` : 'Nothing waits.';
+			return `Suggestions are being worked out for ${count(work.waitingCount, 'receipt')}.`;
+		const known = unidentified ? ` ${unidentified}.` : '';
+		return (parts.length ? `${parts.join(', ')}.` : 'Nothing to allocate.') + known;
 	});
 	const steps = $derived([
 		{
@@ -67,7 +75,7 @@
 		...(work.unconfirmedFiles
 			? [
 					{
-						name: 'For a second person',
+						name: 'Confirm bank files',
 						says: `${count(work.unconfirmedFiles, 'bank file was', 'bank files were')} brought in by hand and ${work.unconfirmedFiles === 1 ? 'waits' : 'wait'} until somebody else confirms ${work.unconfirmedFiles === 1 ? 'it' : 'them'}.`,
 						done: false,
 						warn: true,
@@ -82,17 +90,17 @@
 			done: work.waitingCount + work.out === 0,
 			warn: false,
 			href: '/money-in',
-			does: `Allocate ${count(work.waitingCount, 'receipt')}`
+			does: work.waitingCount ? `Allocate ${count(work.waitingCount, 'receipt')}` : 'Money in'
 		},
 		{
 			name: 'Statements',
 			says:
 				(data.corrections
-					? `${count(data.corrections, 'account')} ${data.corrections === 1 ? 'was' : 'were'} told what is no longer so: a corrected statement is drafted. `
+					? `${count(data.corrections, 'corrected statement is', 'corrected statements are')} drafted: the last letter is out of date. `
 					: '') +
 				(data.statements.waiting
-					? `Wait: ${data.statements.waiting} of the ${data.statements.all} accounts on today's run have money not allocated yet.`
-					: `${count(data.statements.all, 'account')} could have one. ${data.statements.noAddress} have no e-mail address.`),
+					? `Wait: ${data.statements.waiting} of ${count(data.statements.all, 'account')} on today's run ${data.statements.waiting === 1 ? 'has' : 'have'} receipts not allocated yet.`
+					: `${count(data.statements.all, 'account')} can have one.${noAddress(data.statements.noAddress)}`),
 			done: false,
 			warn: data.statements.waiting + data.corrections > 0,
 			href: `/letters?kind=${data.corrections ? 'correction' : 'statement'}`,
@@ -100,7 +108,7 @@
 		},
 		{
 			name: 'Reminders',
-			says: `${count(data.reminders.all, 'account')} ${data.reminders.all === 1 ? 'has' : 'have'} something late. ${data.reminders.waiting} have money waiting, ${data.reminders.paused} are paused, ${data.reminders.noAddress} have no e-mail address.`,
+			says: `${count(data.reminders.all, 'account is', 'accounts are')} overdue.${data.reminders.waiting ? ` ${count(data.reminders.waiting, 'account has', 'accounts have')} receipts not allocated yet.` : ''}${data.reminders.paused ? ` Chasing is paused for ${data.reminders.paused}.` : ''}${noAddress(data.reminders.noAddress)}`,
 			done: data.reminders.all === 0,
 			warn: false,
 			href: '/letters?kind=reminder',
@@ -109,7 +117,7 @@
 		...(data.notices
 			? [
 					{
-						name: 'Payments that came back',
+						name: 'Returned payments',
 						says: `${count(data.notices, 'notice is', 'notices are')} drafted and not sent yet.`,
 						done: false,
 						warn: true,
@@ -121,8 +129,8 @@
 		...(data.approvals
 			? [
 					{
-						name: 'For a supervisor',
-						says: `${count(data.approvals, 'request waits', 'requests wait')} until a supervisor agrees.`,
+						name: 'Approvals',
+						says: `${count(data.approvals, 'request waits', 'requests wait')} for a supervisor’s approval.`,
 						done: false,
 						warn: data.who?.role === 'supervisor',
 						href: '/books/approvals',
@@ -131,25 +139,24 @@
 				]
 			: []),
 		{
-			name: 'Letters on their way',
+			name: 'Outbox',
 			says: Object.keys(work.letters).length
 				? list(Object.entries(work.letters).map(([state, n]) => `${n} ${state}`)) + '.'
-				: 'None is waiting, none was refused.',
+				: 'No letter is waiting, none was refused.',
 			done: Object.keys(work.letters).length === 0,
 			warn: Boolean(work.letters['refused'] || work.letters['failed']),
 			href: '/letters/outbox',
 			does: 'Outbox'
 		},
 		{
-			name: 'Shut the day',
-			says:
-				work.waitingCount + work.out
-					? `Bank agrees once the ${work.waitingCount + work.out} are dealt with.`
-					: 'Everything the bank shows is in the books.',
+			name: 'Close the day',
+			says: left
+				? `${count(left, 'bank entry has', 'bank entries have')} to be dealt with first.`
+				: `All bank entries are in the books.${unidentified ? ` ${unidentified}.` : ''}`,
 			done: false,
 			warn: false,
 			href: '/books',
-			does: 'Check'
+			does: left ? 'Check' : 'Close the day'
 		}
 	]);
 	const first = $derived(steps.findIndex((step) => !step.done));
@@ -161,10 +168,9 @@
 	<section class="px-8 pt-6">
 		<h1 class="text-2xl">{title}</h1>
 		<p class="mt-1 text-lg text-soft">
-			{money(work.owed, base)} is owed, {money(work.late, base)} of it late. {money(
-				month?.collected ?? 0,
-				base
-			)} collected so far this month.
+			{money(work.owed, base)} owed, {money(work.late, base)} of it overdue; {money(work.onAccount, base)} on account,
+			balance due {money(work.owed - work.onAccount, base)}. {money(month?.collected ?? 0, base)}
+			collected this month.
 		</p>
 		<ol class="mt-5">
 			{#each steps as step, i (step.name)}
@@ -195,11 +201,12 @@
 		</ol>
 	</section>
 	<aside class="border-l border-rule px-7 pt-6">
-		<h2 class="font-sans text-sm font-semibold text-soft">Money in this month, against what fell due</h2>
+		<h2 class="font-sans text-sm font-semibold text-soft">Collected this month, against what fell due</h2>
 		<div class="mt-2">
 			<StepChart
 				solid={work.month.map((day) => day.collected)}
 				dashed={work.month.map((day) => day.fellDue)}
+				scaleText={(value) => money(Math.round(value / 100_00) * 100_00, base).replace(/[.,]00$/, '')}
 				label="Collected {money(month?.collected ?? 0, base)} this month; {money(
 					month?.fellDue ?? 0,
 					base
@@ -217,9 +224,11 @@
 				base
 			)}
 		</p>
-		<h2 class="mt-7 font-sans text-sm font-semibold text-soft">Who owes the late money</h2>
+		<h2 class="mt-7 font-sans text-sm font-semibold text-soft">Most overdue</h2>
 		<table class="mt-1">
-			<thead><tr><th></th><th class="num">Late</th><th class="num">Owed</th><th>Age of it</th></tr></thead>
+			<thead
+				><tr><th>Customer</th><th class="num">Overdue</th><th class="num">Owed</th><th>Ageing</th></tr></thead
+			>
 			<tbody>
 				{#each work.lateAccounts as row (row.id)}
 					<tr>
@@ -228,7 +237,7 @@
 						<td class="num">{amount(row.owed, base)}</td>
 						<td><AgeBar aged={row.aged} currency={base} /></td>
 					</tr>
-				{:else}<tr><td colspan="4" class="text-soft">Nobody is late.</td></tr>{/each}
+				{:else}<tr><td colspan="4" class="text-soft">No account is overdue.</td></tr>{/each}
 			</tbody>
 		</table>
 	</aside>

@@ -174,8 +174,12 @@ export interface ActFacts {
 	'split-receipt': Sum & { readonly parts: number };
 	'join-parts': { readonly parts: number };
 	/** Without a reason the hold is taken off. */
+	'hold-receipts': { readonly count: number; readonly because: string; readonly heldFor: string | null };
+	'put-on-account': { readonly count: number; readonly customer: string };
 	'hold-receipt': {
 		readonly because: string;
+		/** Who looks into it; left out in records of before. */
+		readonly heldFor?: string | null;
 		/** The receipt; records of before do not say it. */
 		readonly receipt?: Sum & { readonly payer: string | null };
 	};

@@ -15,6 +15,7 @@ export const MADE_OF_PARTS: readonly ActKind[] = [
 	'post-certain',
 	'reallocate',
 	'move-receipts',
+	'put-on-account',
 	'reinstate',
 	'write-off-small-balances'
 ];

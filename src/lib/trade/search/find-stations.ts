@@ -38,6 +38,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		words: 'bounced unpaid chargeback dishonoured'
 	},
 	{
+		name: 'Unidentified receipts',
+		about: 'booked, and their payer looked for',
+		href: '/money-in/unidentified',
+		words: 'unknown payer suspense age'
+	},
+	{
 		name: 'Trial run',
 		about: 'what would match in files of yours',
 		href: '/money-in/trial',

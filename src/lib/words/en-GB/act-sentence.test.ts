@@ -122,6 +122,14 @@ const sentences: readonly (readonly [Said, string])[] = [
 		{ kind: 'restore-receipt', facts: { of: posted } },
 		'Undid: Allocated £1,200.50 from Marlpit Foods to Hazel Hill'
 	],
+	[
+		{ kind: 'hold-receipts', facts: { count: 3, because: 'no advice yet', heldFor: 'Imre' } },
+		'Held 3 receipts for Imre: no advice yet'
+	],
+	[
+		{ kind: 'put-on-account', facts: { count: 2, customer: 'Hazel Hill' } },
+		'Put 2 receipts on the account of Hazel Hill'
+	],
 	[{ kind: 'hold-receipt', facts: { because: 'asked them' } }, 'Held a receipt: asked them'],
 	[{ kind: 'hold-receipt', facts: { because: '' } }, 'Took a receipt off hold'],
 	[

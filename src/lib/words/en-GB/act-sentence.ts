@@ -82,11 +82,16 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'drop-advice': (sum) => `Deleted a remittance advice over ${money(sum.amount, sum.currency)}`,
 	'split-receipt': ({ parts, ...sum }) => `Split ${money(sum.amount, sum.currency)} into ${parts} payments`,
 	'join-parts': ({ parts }) => `Joined ${parts} parts of one entry again`,
-	'hold-receipt': ({ because, receipt }) => {
+	'hold-receipts': ({ count: n, because, heldFor }) =>
+		`Held ${count(n, 'receipt')}${heldFor ? ` for ${heldFor}` : ''}: ${because}`,
+	'put-on-account': ({ count: n, customer }) => `Put ${count(n, 'receipt')} on the account of ${customer}`,
+	'hold-receipt': ({ because, receipt, heldFor }) => {
 		const which = receipt
 			? `${money(receipt.amount, receipt.currency)} from ${named(receipt.payer)}`
 			: 'a receipt';
-		return because ? `Held ${which}: ${because}` : `Took ${which} off hold`;
+		return because
+			? `Held ${which}${heldFor ? ` for ${heldFor}` : ''}: ${because}`
+			: `Took ${which} off hold`;
 	},
 	'set-aside': ({ account, ...sum }) => `Posted ${money(sum.amount, sum.currency)} to ${account}`,
 	'book-unidentified': ({ payer, ...sum }) =>

@@ -3,6 +3,7 @@ import { countIn } from '$lib/server/platform/http/row-number';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtPileGroup } from '$lib/server/receipts/queries/pile';
 import { PILE_GROUPS } from '$lib/server/services/answers/order-pile';
+import { pileFilterOf } from '$lib/server/services/answers/pile-filter';
 import { MOST_ROWS } from '$lib/trade/pile-rows';
 import type { RequestHandler } from './$types';
 
@@ -13,5 +14,10 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const most = countIn(url.searchParams.get('most'));
 	if (!group || from === null || most === null)
 		error(400, 'Say which group of the pile, from where, and how many.');
-	return json(await view(locals, lookAtPileGroup, { group, from, most: Math.min(most, MOST_ROWS) }));
+	return json(
+		await view(locals, lookAtPileGroup, {
+			...{ group, from, most: Math.min(most, MOST_ROWS) },
+			filter: pileFilterOf(url.searchParams)
+		})
+	);
 };

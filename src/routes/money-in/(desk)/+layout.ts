@@ -6,5 +6,8 @@ export const load: LayoutLoad = async ({ data, fetch, depends }) => {
 	depends('books:pile-rows');
 	// Where somebody left while this page was being fetched beforehand, the framework hands over another page's data; nobody sees this.
 	if (!data.groups) return data;
-	return { ...data, groups: await Promise.all(data.groups.map((group) => withMoreRows(group, fetch))) };
+	return {
+		...data,
+		groups: await Promise.all(data.groups.map((group) => withMoreRows(group, data.filter, fetch)))
+	};
 };

@@ -12,7 +12,9 @@ import { ok } from '$lib/core/result';
 import { actionInThread } from '$lib/server/services/threads/action-in-thread';
 import { action } from '$lib/server/platform/http/action';
 import { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
-import { holdReceipt } from '$lib/server/receipts/commands/hold-receipt';
+import { putOnAccount } from '$lib/server/allocation/commands/put-on-account';
+import { pileFilterOf } from '$lib/server/services/answers/pile-filter';
+import { holdReceipt, holdReceipts } from '$lib/server/receipts/commands/hold-receipt';
 import { setAside } from '$lib/server/receipts/commands/set-aside';
 import { matchBankReturn } from '$lib/server/returns/commands/match-bank-return';
 import { undoActs } from '$lib/server/allocation/commands/undo-acts';
@@ -23,7 +25,10 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	const asked = rowNumber(url.searchParams.get('receipt'));
 	// An account whose credits are allocated, without new money.
 	const credits = rowNumber(url.searchParams.get('credits'));
-	const { receiptId, ...where } = await view(locals, lookAtPlace, credits ? null : (asked ?? 'first'));
+	const filter = pileFilterOf(url.searchParams);
+	const { receiptId, ...where } = await view(locals, lookAtPlace, {
+		...{ asked: credits ? null : (asked ?? 'first'), filter }
+	});
 	const customerId = credits ?? rowNumber(url.searchParams.get('customer'));
 	const also = rowNumbers(url.searchParams.get('accounts'));
 	// These items are allocated instead of what was proposed.
@@ -51,5 +56,7 @@ export const actions = {
 	matchReturn: action(matchBankReturn),
 	join: action(joinParts),
 	unidentified: action(bookUnidentified),
-	aside: action(setAside)
+	aside: action(setAside),
+	holdSeveral: action(holdReceipts),
+	onAccount: action(putOnAccount)
 };

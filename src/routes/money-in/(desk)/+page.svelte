@@ -21,14 +21,16 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { Done } from './done';
 	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
-	import { FIRST_ROWS, wantRows } from '$lib/trade/pile-rows';
+	import { filterText, FIRST_ROWS, wantRows } from '$lib/trade/pile-rows';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { takeFiles } from '$lib/trade/files/take-files.svelte';
 	import type { Day } from '$lib/core/day/day';
-	import { money } from '$lib/words';
+	import { count, money } from '$lib/words';
+	import { SvelteSet } from 'svelte/reactivity';
+	import SeveralDialogs from './SeveralDialogs.svelte';
 
 	let { data } = $props();
 	/** Rises with each act: what was typed for the one before is gone. */
@@ -56,9 +58,17 @@
 	const certain = $derived(data.groups.find((group) => group.name === 'certain')!);
 	/** The receipt on the desk is drawn in the list, however far down it stands. */
 	$effect(() => {
-		if (data.place && wantRows(data.place.group, data.place.at + FIRST_ROWS / 2))
+		if (data.place && wantRows(data.place.group, data.filter, data.place.at + FIRST_ROWS / 2))
 			void refreshWhenStill('books:pile-rows');
 	});
+	let pileFilter = $state<HTMLInputElement>();
+	/** Receipts that are marked, to be dealt with together; what is not in the pile any more falls out. */
+	const marks = new SvelteSet<number>();
+	const markedRows = $derived(data.groups.flatMap((group) => group.rows.filter((row) => marks.has(row.id))));
+	let several = $state<'hold' | 'account' | null>(null);
+	function mark(id: number | undefined) {
+		if (id !== undefined && data.mayAct && !marks.delete(id)) marks.add(id);
+	}
 	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
 	/** The last act done here that can be undone: U undoes it. */
 	let lastAct = $state<readonly number[] | null>(null);
@@ -82,9 +92,12 @@
 
 	const nextId = $derived(data.beside.next ?? data.beside.previous);
 
+	/** The desk with a receipt, or with the first; what is shown of the pile stays. */
+	const addressOf = (id: number | null) =>
+		`/money-in?${(id === null ? filterText(data.filter) : `&receipt=${id}${filterText(data.filter)}`).slice(1)}`;
 	/** The next receipt is fetched while this one is looked at, so that going on answers at once. */
 	$effect(() => {
-		const next = `/money-in?receipt=${nextId}`;
+		const next = addressOf(nextId);
 		const soon =
 			nextId === null ? undefined : setTimeout(() => void preloadData(next).catch(() => undefined), 120);
 		return () => clearTimeout(soon);
@@ -95,14 +108,15 @@
 		const undoable = way === null ? null : [way].flat();
 		const going = nextId;
 		shown++;
-		dialog = null;
+		marks.clear();
+		[dialog, several] = [null, null];
 		if (undoable !== null) lastAct = undoable;
 		toast(
 			said,
 			undoable === null ? {} : { action: { label: 'Undo', onClick: () => void undoAct(undoable) } }
 		);
 		if (goOn)
-			await goto(going ? `/money-in?receipt=${going}` : '/money-in', {
+			await goto(addressOf(going), {
 				invalidateAll: true,
 				noScroll: true,
 				keepFocus: true
@@ -161,7 +175,7 @@
 		if (id === null) return;
 		post.say();
 		active = 0;
-		void goto(`/money-in?receipt=${id}`, { noScroll: true, keepFocus: true })?.then(() =>
+		void goto(addressOf(id), { noScroll: true, keepFocus: true })?.then(() =>
 			document.querySelector(`[data-receipt="${id}"]`)?.scrollIntoView({ block: 'nearest' })
 		);
 	}
@@ -191,6 +205,22 @@
 			what: 'not customer money',
 			run: () => data.mayAct && allocating?.desk.receipt && (dialog = 'aside')
 		},
+		{
+			keys: ['m'],
+			what: 'mark the receipt, to deal with several at once',
+			run: () => mark(data.desk?.receipt?.id)
+		},
+		{
+			keys: ['g'],
+			what: 'the marked ones: hold them, or hand them to somebody',
+			run: () => markedRows.length > 0 && (several = 'hold')
+		},
+		{
+			keys: ['b'],
+			what: 'the marked ones: put them on one account',
+			run: () => markedRows.length > 0 && (several = 'account')
+		},
+		{ keys: ['l'], what: 'filter the receipts', run: () => pileFilter?.focus() },
 		{
 			keys: ['c'],
 			what: 'read and post what is certain',
@@ -226,18 +256,29 @@
 
 <div class="grid h-[calc(100vh-48px)] grid-cols-[236px_1fr] xl:grid-cols-[286px_1fr] grid-rows-[1fr_auto]">
 	<section class="overflow-y-auto border-r border-rule" aria-label="The pile">
-		<PileHead
-			{...{
-				count: data.count,
-				sums: data.sums,
-				doneOfNewest: data.doneOfNewest,
-				inApproval: data.inApproval
-			}}
-			mayAct={data.mayAct}
-		/>
+		<PileHead {data} bind:field={pileFilter} />
+		{#if markedRows.length}
+			<p class="sticky top-0 z-20 mt-2 flex flex-wrap gap-x-3 bg-wash px-5 py-1.5 text-sm" role="status">
+				<strong>{count(markedRows.length, 'receipt')} marked</strong>
+				<button
+					class="min-h-6 cursor-pointer text-copper hover:underline"
+					onclick={() => (several = 'account')}>on one account</button
+				>
+				<button class="min-h-6 cursor-pointer text-copper hover:underline" onclick={() => (several = 'hold')}
+					>hold, hand over</button
+				>
+				<button class="min-h-6 cursor-pointer text-soft hover:underline" onclick={() => marks.clear()}
+					>clear</button
+				>
+			</p>
+		{/if}
 		<PileList
 			groups={data.groups}
-			more={(group, rows) => wantRows(group, rows) && void refreshWhenStill('books:pile-rows')}
+			more={(group, rows) => wantRows(group, data.filter, rows) && void refreshWhenStill('books:pile-rows')}
+			filter={data.filter}
+			marked={marks}
+			{mark}
+			today={(data.today ?? '') as Day}
 			credits={data.credits}
 			account={data.desk && !data.desk.receipt ? (data.desk.customer?.id ?? null) : null}
 			selected={data.desk?.receipt?.id ?? null}
@@ -296,6 +337,7 @@
 <PostCertainDialog
 	bind:open={() => dialog === 'certain', (on) => (dialog = on ? 'certain' : null)}
 	all={certain.count}
+	filter={data.filter}
 	today={data.today ?? ''}
 	{done}
 />
@@ -304,6 +346,7 @@
 		bind:open={() => dialog === 'hold', (on) => (dialog = on ? 'hold' : null)}
 		receipt={data.desk.receipt}
 		order={allocating?.order ?? null}
+		people={data.ways.people}
 		{done}
 	/>
 	<SetAsideDialog
@@ -319,4 +362,5 @@
 		bind:text={adviceText}
 		{allocating}
 	/>{/if}
+<SeveralDialogs bind:what={several} rows={markedRows} people={data.ways.people} {done} />
 <KeysDialog {bindings} bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />

@@ -13,13 +13,17 @@
 		open = $bindable(),
 		receipt,
 		order,
+		people,
 		done
 	}: {
 		open: boolean;
-		receipt: { id: number; version: number; heldBecause: string | null };
+		receipt: { id: number; version: number; heldBecause: string | null; heldFor: string | null };
 		order: AllocationInput | null;
+		/** Who could look into it. */
+		people: readonly string[];
 		done: Done;
 	} = $props();
+	let heldFor = $derived(open ? (receipt.heldFor ?? '') : '');
 	/** Opens with what it is held for already. */
 	let because = $derived(open ? (receipt.heldBecause ?? '') : '');
 	const form = new ActForm<typeof holdReceipt>('?/hold', {
@@ -34,7 +38,7 @@
 		method="POST"
 		action="?/hold"
 		use:enhance={form.submit(() => ({
-			...{ receiptId: receipt.id, receiptVersion: receipt.version, because, order }
+			...{ receiptId: receipt.id, receiptVersion: receipt.version, because, heldFor, order }
 		}))}
 	>
 		<label class="grid gap-1"
@@ -46,6 +50,14 @@
 			/></label
 		>
 		<FieldError {form} name="because" />
+		<label class="mt-2 grid gap-1"
+			>Who looks into it?<select bind:value={heldFor} {...form.at('heldFor')}
+				><option value="">nobody in particular</option>{#each people as name (name)}<option value={name}
+						>{name}</option
+					>{/each}</select
+			></label
+		>
+		<FieldError {form} name="heldFor" />
 		<p class="mt-1 says">Nothing is posted, and what is allocated is kept.</p>
 		<div class="mt-3"><Problems problems={form.problems} /></div>
 		<div class="mt-3 flex gap-3">

@@ -1,49 +1,42 @@
 <script lang="ts">
 	import BringIn from './BringIn.svelte';
-	import { count, money } from '$lib/words';
+	import PileFilterBar from './PileFilterBar.svelte';
+	import { count, list, money } from '$lib/words';
+	import type { PageProps } from './$types';
 
-	/** How much waits, and the ways in for more. */
-	let {
-		count: all,
-		sums,
-		doneOfNewest,
-		inApproval,
-		mayAct
-	}: {
-		count: number;
-		/** What came of it, by currency, in minor units. */
-		sums: Readonly<Record<string, number>>;
-		/** Of the newest file, how many are done. */
-		doneOfNewest: number;
-		/** How many wait for a supervisor. */
-		inApproval: number;
-		mayAct: boolean;
-	} = $props();
-	const came = $derived(
-		Object.entries(sums)
-			.map(([currency, sum]) => money(sum, currency))
-			.join(' and ')
-	);
+	/** How much waits, how far the day is, and the ways in for more. */
+	let { data, field = $bindable() }: { data: PageProps['data']; field: HTMLInputElement | undefined } =
+		$props();
+	const came = $derived(list(Object.entries(data.sums).map(([currency, sum]) => money(sum, currency))));
+	const { day } = $derived(data);
 </script>
 
 <div class="px-5 pt-4">
 	<h1 class="text-xl">
-		{all ? `${count(all, 'entry', 'entries')}, ${came || 'money out'}` : 'All is allocated'}
+		{data.all ? `${count(data.all, 'entry', 'entries')} to allocate` : 'All is allocated'}
 	</h1>
 	<p class="text-sm text-soft">
-		{all ? 'need a home.' : 'Nothing waits.'}
-		{doneOfNewest} of the newest file are done.
+		{#if data.count < data.all}{count(data.count, 'entry', 'entries')} shown{came
+				? `, ${came}`
+				: ''}.{:else if came}{came}.{/if}
 	</p>
-	<BringIn {mayAct} />
+	{#if day.all}
+		<p class="mt-1 flex items-center gap-2 text-xs text-soft">
+			<progress class="h-1.5 flex-1" value={day.done} max={day.all} aria-label="Dealt with"></progress>
+			{day.done} of {day.all} done
+		</p>
+	{/if}
+	<BringIn mayAct={data.mayAct} />
 	<p class="mt-1 text-sm">
 		<a href="/money-in/manual-receipts">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
 		<a href="/money-in/refunds">Refunds</a> · <a href="/money-in/returned">Returned</a>
 	</p>
+	{#if data.all || data.filter.find}<PileFilterBar filter={data.filter} ways={data.ways} bind:field />{/if}
 </div>
-{#if inApproval}
+{#if data.inApproval}
 	<p class="px-5 pt-2 text-sm">
 		<a class="text-copper" href="/books/approvals"
-			>{count(inApproval, 'receipt waits', 'receipts wait')} for a supervisor</a
+			>{count(data.inApproval, 'receipt waits', 'receipts wait')} for a supervisor</a
 		>
 	</p>
 {/if}

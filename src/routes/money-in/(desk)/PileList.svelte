@@ -1,11 +1,16 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import type { Snippet } from 'svelte';
+	import { daysBetween } from '$lib/core/day/arithmetic';
+	import type { Day } from '$lib/core/day/day';
+	import type { PileFilter } from '$lib/server/services/answers/order-pile';
+	import TickBox from '$lib/ui/TickBox.svelte';
+	import { BAND_NAMES } from './band-names';
 	import Coin from '$lib/ui/Coin.svelte';
 	import More from '$lib/ui/More.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import type { CreditRow, PileGroupRows, PileRow } from '$lib/server/receipts/queries/pile';
-	import { FIRST_ROWS, MOST_ROWS } from '$lib/trade/pile-rows';
+	import { filterText, FIRST_ROWS, MOST_ROWS } from '$lib/trade/pile-rows';
 	import { amount, count, money, list } from '$lib/words';
 
 	/** The receipts that wait, grouped by how sure the answer is. */
@@ -15,7 +20,11 @@
 		selected,
 		credits,
 		account,
-		readThrough
+		readThrough,
+		filter,
+		marked,
+		mark,
+		today
 	}: {
 		groups: readonly PileGroupRows[];
 		/** Asks for so many rows of a group. */
@@ -25,16 +34,18 @@
 		/** The account whose credits are on the desk, or null. */
 		account: number | null;
 		readThrough: () => void;
+		filter: PileFilter;
+		/** Receipts that are marked, to be dealt with together. */
+		marked: ReadonlySet<number>;
+		mark: (id: number) => void;
+		today: Day;
 	} = $props();
-	const NAMES = {
-		certain: { says: 'Certain', filled: 3 },
-		likely: { says: 'Likely', filled: 2 },
-		choose: { says: 'Choose', filled: 1 },
-		none: { says: 'Nothing yet', filled: 0 },
-		held: { says: 'Held', filled: null }
-	} as const;
+	/** Going from one to the next keeps what is shown of the pile. */
+	const rest = $derived(filterText(filter));
 	function hint(row: PileRow): string {
-		if (row.held) return row.held;
+		if (row.unidentified)
+			return `${count(daysBetween(row.booked, today), 'day')}${row.heldFor ? `, ${row.heldFor}` : ''}${row.held ? `: ${row.held}` : ''}`;
+		if (row.held) return row.heldFor ? `${row.heldFor}: ${row.held}` : row.held;
 		if (row.aside) return `goes to ${row.aside}, as before`;
 		if (row.cameBack) return 'a payment came back';
 		if (row.payout && row.numbers.length === 0) return 'a payout, to be split';
@@ -64,17 +75,28 @@
 
 {#snippet entry(row: PileRow)}
 	<a
-		href="/money-in?receipt={row.id}"
+		href="/money-in?receipt={row.id}{rest}"
 		data-sveltekit-noscroll
 		data-sveltekit-keepfocus
 		data-receipt={row.id}
 		aria-current={row.id === selected ? 'true' : undefined}
+		onclick={(event) => {
+			// As in other lists: with Ctrl, or while some are marked by their boxes, a click marks.
+			if (!event.ctrlKey && !event.metaKey) return;
+			event.preventDefault();
+			mark(row.id);
+		}}
 		class={[
 			'row grid grid-cols-[18px_1fr_auto] gap-x-1.5 border-l-[3px] py-1.5 pr-4 pl-4 hover:bg-raised hover:no-underline',
 			row.id === selected ? 'border-copper bg-raised' : 'border-transparent'
 		]}
 	>
-		<span class="pt-0.5"><Coin share={share(row)} label={ready(row)} /></span>
+		<span class="pt-0.5"
+			>{#if marked.has(row.id)}<TickBox ticked /><span class="sr-only">marked,</span>{:else}<Coin
+					share={share(row)}
+					label={ready(row)}
+				/>{/if}</span
+		>
 		<span class="truncate">{row.who}</span>
 		<span class="text-right"
 			>{row.currency === page.data.base
@@ -97,12 +119,14 @@
 
 <nav aria-label="Receipts to allocate" class="pb-4">
 	{#each groups as { name, count: all, rows } (name)}
-		{@const { says, filled } = NAMES[name]}
+		{@const { says, filled } = BAND_NAMES[name]}
 		{#if all}
 			{#snippet beside()}
 				{#if name === 'certain'}
 					<button class="cursor-pointer font-semibold text-copper hover:underline" onclick={readThrough}
 						>{all} · read and post</button
+					>
+				{:else if name === 'unidentified'}<a class="text-copper" href="/money-in/unidentified">{all} · list</a
 					>
 				{:else}{all}{/if}
 			{/snippet}

@@ -4,6 +4,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import TickBox from '$lib/ui/TickBox.svelte';
+	import type { PileFilter } from '$lib/server/services/answers/order-pile';
 	import type { CertainRow } from '$lib/server/receipts/queries/certain';
 	import { count, list, money, postingSentence, reasonSentence, shortDay } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -16,12 +17,15 @@
 	let {
 		open = $bindable(),
 		all,
+		filter,
 		today,
 		done
 	}: {
 		open: boolean;
 		/** How many there are. */
 		all: number;
+		/** What is shown of the pile; nothing else is posted. */
+		filter: PileFilter;
 		today: string;
 		done: Done;
 	} = $props();
@@ -44,7 +48,7 @@
 	async function readAll() {
 		reading = true;
 		try {
-			rows = await certainRows();
+			rows = await certainRows(filter);
 		} catch (error) {
 			form.say((error as Error).message);
 		} finally {

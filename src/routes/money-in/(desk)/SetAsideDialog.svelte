@@ -50,7 +50,7 @@
 	});
 	const unidentified = new ActForm<typeof bookUnidentified>('?/unidentified', {
 		refresh: false,
-		done: (answer) => done(`${sum} is booked, and goes on waiting.`, answer, true)
+		done: (answer) => done(`${sum} is booked as unidentified.`, answer, true)
 	});
 	const form = $derived(account === UNKNOWN ? unidentified : aside);
 	const head = $derived({ receiptId: receipt.id, receiptVersion: receipt.version });

@@ -8,6 +8,7 @@ import { answeredPile } from '../../services/answers/answers';
 import { lookAtAccount } from '../../customers/queries/account';
 import { lookAtLedger } from '../../customers/queries/account-ledger';
 import { lookAtPile } from '../../receipts/queries/pile';
+import { WHOLE_PILE } from '../../services/answers/order-pile';
 import { proveBooks } from '../../ledger/queries/proof';
 import {
 	as,
@@ -195,7 +196,7 @@ describe('placing', () => {
 	});
 	it('holds with a note, and sets money aside and back', async () => {
 		await done(books, holdReceipt, { receiptId: 2, receiptVersion: 1, because: 'asked them' }, CLERK);
-		const pile = await lookAtPile(books.db, { most: 100 }, { who: READER, today: TODAY });
+		const pile = await lookAtPile(books.db, { most: 100, filter: WHOLE_PILE }, { who: READER, today: TODAY });
 		expect(pile.groups.flatMap((group) => group.rows).find((row) => row.id === 2)!.held).toBe('asked them');
 		const { actId } = await done(
 			books,

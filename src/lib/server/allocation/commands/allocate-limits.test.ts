@@ -37,7 +37,7 @@ describe('limits', () => {
 		expect((await open())[0]).toBe(1000);
 		const viewer = { who: SUPERVISOR, today: TODAY };
 		expect(await lookAtDesk(own.books.db, { receiptId: 1, customerId: null, also: [] }, viewer)).toBeNull();
-		expect(await whereReceiptIs(own.books.db, 1, viewer)).toBe('in_approval');
+		expect(await whereReceiptIs(own.books.db, 1, viewer)).toMatchObject({ state: 'in_approval' });
 		// Nobody takes it meanwhile, not even a supervisor: it is answered.
 		const taken = { ...(await order(1, [[1, 900]])), receiptVersion: state.version };
 		expect(codes(await place(taken, SUPERVISOR))).toEqual(['receipt-taken']);

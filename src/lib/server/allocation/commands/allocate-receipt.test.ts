@@ -5,6 +5,7 @@ import { lookAtLedger } from '../../customers/queries/account-ledger';
 import { lookAtDesk } from '../queries/desk';
 import { lookAtOddPennies } from '../../claims/queries/odd-pennies';
 import { lookAtPile } from '../../receipts/queries/pile';
+import { WHOLE_PILE } from '../../services/answers/order-pile';
 import { writeSetting } from '../../firm/store/settings';
 import { bankXml, bringIn, CLERK, credit, TODAY } from '../../testing';
 import { deskBooks } from '../testing-desk';
@@ -183,7 +184,7 @@ describe('the odd penny, long', () => {
 		const viewer = { who: CLERK, today: TODAY };
 		const desk = await lookAtDesk(own.books.db, { receiptId: null, customerId: 1, also: [] }, viewer);
 		expect(desk!.credits).toMatchObject([{ receiptId: 2, onAccount: 1500, depositFor: 'PO-77' }]);
-		const pile = await lookAtPile(own.books.db, { most: 100 }, viewer);
+		const pile = await lookAtPile(own.books.db, { most: 100, filter: WHOLE_PILE }, viewer);
 		expect(pile.credits).toEqual([
 			{ customerId: 1, name: 'Hazel Hill Pottery', currency: 'GBP', amount: 2200, deposit: null }
 		]);

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { answeredPile } from '../../services/answers/answers';
 import { lookAtDesk } from '../queries/desk';
 import { lookAtPile } from '../../receipts/queries/pile';
+import { WHOLE_PILE } from '../../services/answers/order-pile';
 import { bankXml, bringIn, CLERK, credit, done, TODAY } from '../../testing';
 import { setAside } from '../../receipts/commands/set-aside';
 import { deskBooks } from '../testing-desk';
@@ -59,7 +60,7 @@ describe('who it was, and where it goes, is remembered when asked', () => {
 		);
 		await back(actId!);
 		const viewer = { who: CLERK, today: TODAY };
-		const pile = await lookAtPile(own.books.db, { most: 100 }, viewer);
+		const pile = await lookAtPile(own.books.db, { most: 100, filter: WHOLE_PILE }, viewer);
 		expect(pile.groups.flatMap((group) => group.rows).find((row) => row.id === 5)!.aside).toBe('4310');
 		const desk = await lookAtDesk(own.books.db, { receiptId: 5, customerId: null, also: [] }, viewer);
 		expect(desk!.asideRule).toBe('4310');

@@ -65,7 +65,7 @@ export const lookAtReallocation = defineLook(
 			charges: found.row.charges,
 			fee: minor(0),
 			version: found.state.version,
-			heldBecause: null,
+			...{ heldBecause: null, heldFor: null, bankAccountId: null },
 			unidentifiedActId: found.state.unidentifiedActId,
 			heldOrder: order
 		};

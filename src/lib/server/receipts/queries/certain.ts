@@ -12,7 +12,7 @@ import { readSetting } from '../../firm/store/settings';
 import { rateUsed, type RateUsed } from '../../firm/store/to-base';
 import type { Db } from '../../platform/db/open';
 import { answeredPile } from '../../services/answers/answers';
-import { orderPile } from '../../services/answers/order-pile';
+import { orderPile, type PileFilter } from '../../services/answers/order-pile';
 import type { Waiting } from '../store/waiting-receipts';
 
 /** A certain receipt, with all that posting it does and why. */
@@ -33,9 +33,12 @@ export interface CertainRow {
 /** What is certain, to be read through: from one place of its group on. */
 export const lookAtCertain = defineLook(
 	'reader',
-	async (db, { from, most }: { readonly from: number; readonly most: number }): Promise<CertainRow[]> => {
+	async (
+		db,
+		{ from, most, filter }: { readonly from: number; readonly most: number; readonly filter: PileFilter }
+	): Promise<CertainRow[]> => {
 		const pile = await answeredPile(db);
-		const rows = orderPile(pile).groups.certain.slice(from, from + most);
+		const rows = orderPile(pile, filter).groups.certain.slice(from, from + most);
 		const answers = rows.map((row) => pile.answers.get(row.id)!);
 		const ids = new Set(answers.flatMap((answer) => answer.lines.map((line) => line.itemId)));
 		const items = new Map((await itemsById(db, [...ids])).map((item) => [item.id, item]));

@@ -1,16 +1,27 @@
-import { and, eq, inArray, max, sql } from 'drizzle-orm';
+import { and, asc, eq, max, notInArray, sql } from 'drizzle-orm';
 import { mayBeSplit } from '../../../core/2-receipts/may-be-split';
 import { payoutOf } from '../../../core/2-receipts/payout-of';
 import { type Band, saysReturned } from '../../../core/3-matching';
+import type { Day } from '../../../core/day/day';
 import { nameKey } from '../../../core/text/name-key';
 import type { Db } from '../../platform/db/open';
-import { bankFile, bankStatement, receipt, receiptState, statementEntry } from '../../platform/db/schema';
+import {
+	act,
+	bankAccount,
+	bankFile,
+	bankStatement,
+	receipt,
+	receiptState,
+	statementEntry,
+	user
+} from '../../platform/db/schema';
 import { answeredPile, type Pile } from '../../services/answers/answers';
 import {
 	orderPile,
 	besideInPile,
 	PILE_GROUPS,
 	type OrderedPile,
+	type PileFilter,
 	type PileGroup
 } from '../../services/answers/order-pile';
 import type { Waiting } from '../store/waiting-receipts';
@@ -24,6 +35,11 @@ export interface PileRow {
 	readonly version: number;
 	readonly band: Band;
 	readonly held: string | null;
+	/** Whether it is booked as unidentified meanwhile. */
+	readonly unidentified: boolean;
+	/** Who looks into it. */
+	readonly heldFor: string | null;
+	readonly booked: Day;
 	/** The customer's name where known, else the payer's as the bank prints it. */
 	readonly who: string;
 	readonly amount: number;
@@ -60,39 +76,80 @@ export interface PileGroupRows {
 }
 
 /** The pile on Money in: what waits, by how sure the answer is; of each group only the first rows. */
-export const lookAtPile = defineLook('reader', async (db, { most }: { readonly most: number }) => {
-	const pile = await answeredPile(db);
-	const { groups, sums } = orderPile(pile);
-	const known = await knownBeside(db);
-	const shown = PILE_GROUPS.map((name): PileGroupRows => ({
-		...{ name, count: groups[name].length },
-		rows: groups[name].slice(0, most).map((row) => rowOf(row, pile, known))
-	}));
-	const newest = db.select({ id: max(bankFile.id) }).from(bankFile);
-	const done = await db
-		.select({ n: sql<number>`count(*)` })
-		.from(bankStatement)
+export const lookAtPile = defineLook(
+	'reader',
+	async (db, { most, filter }: { readonly most: number; readonly filter: PileFilter }) => {
+		const pile = await answeredPile(db);
+		const { groups, sums, count } = orderPile(pile, filter);
+		const known = await knownBeside(db);
+		const shown = PILE_GROUPS.map((name): PileGroupRows => ({
+			...{ name, count: groups[name].length },
+			rows: groups[name].slice(0, most).map((row) => rowOf(row, pile, known))
+		}));
+		return {
+			...{ groups: shown, sums, count, all: orderPile(pile).count, fresh: pile.fresh, filter },
+			...{ day: await dayOfNewest(db), credits: await creditsToPlace(db), ways: await waysToLook(db, pile) }
+		};
+	}
+);
+
+/** What the pile can be filtered by beside words. */
+async function waysToLook(db: Db, pile: Pile) {
+	return {
+		banks: await db
+			.select({ id: bankAccount.id, name: bankAccount.name })
+			.from(bankAccount)
+			.orderBy(asc(bankAccount.id)),
+		people: (
+			await db.select({ name: user.name }).from(user).where(eq(user.active, true)).orderBy(asc(user.name))
+		).map((row) => row.name),
+		heldFor: [...new Set(pile.receipts.flatMap((row) => row.heldFor ?? []))].sort()
+	};
+}
+
+/** Of all that came in on the day of the newest bank file: how much, and how much of it is dealt with. */
+async function dayOfNewest(db: Db) {
+	const newest = db
+		.select({ date: max(act.date) })
+		.from(act)
+		.where(eq(act.kind, 'import-bank-file'));
+	const row = await db
+		.select({
+			all: sql<number>`count(distinct ${receipt.id})`,
+			done: sql<number>`count(distinct case when ${receiptState.state} not in ('waiting', 'held', 'in_approval')
+				or ${receiptState.unidentifiedActId} is not null then ${receipt.id} end)`
+		})
+		.from(bankFile)
+		.innerJoin(act, eq(act.id, bankFile.actId))
+		.innerJoin(bankStatement, eq(bankStatement.fileId, bankFile.id))
 		.innerJoin(statementEntry, eq(statementEntry.statementId, bankStatement.id))
 		.innerJoin(receipt, eq(receipt.bankEntryId, statementEntry.entryId))
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
-		.where(and(eq(bankStatement.fileId, newest), inArray(receiptState.state, ['allocated', 'set_aside'])))
+		.where(and(eq(act.date, newest), notInArray(receiptState.state, ['split', 'withdrawn'])))
 		.get();
-	return {
-		...{ groups: shown, sums, count: pile.receipts.length, fresh: pile.fresh },
-		...{ doneOfNewest: done?.n ?? 0, credits: await creditsToPlace(db) }
-	};
-});
+	return { all: row?.all ?? 0, done: row?.done ?? 0 };
+}
 
 /** More rows of a group of the pile. */
 export const lookAtPileGroup = defineLook(
 	'reader',
 	async (
 		db,
-		{ group, from, most }: { readonly group: PileGroup; readonly from: number; readonly most: number }
+		{
+			group,
+			from,
+			most,
+			filter
+		}: {
+			readonly group: PileGroup;
+			readonly from: number;
+			readonly most: number;
+			readonly filter: PileFilter;
+		}
 	) => {
 		const pile = await answeredPile(db);
 		const known = await knownBeside(db);
-		return orderPile(pile)
+		return orderPile(pile, filter)
 			.groups[group].slice(from, from + most)
 			.map((row) => rowOf(row, pile, known));
 	}
@@ -100,17 +157,20 @@ export const lookAtPileGroup = defineLook(
 
 /**
  * Where a receipt stands in the pile, with those beside it. For `first` that is the one to begin with: the first that is not certain, else
- * the first of all; for null, that none is looked at.
+ * the first of all; for null, that none is looked at. One that the filter leaves out stands nowhere, and the first comes after it.
  */
-export const lookAtPlace = defineLook('reader', async (db, asked: number | 'first' | null) => {
-	const pile = orderPile(await answeredPile(db));
-	const receiptId = asked === 'first' ? firstOf(pile) : asked;
-	return {
-		receiptId,
-		place: (receiptId !== null && pile.placeOf.get(receiptId)) || null,
-		beside: besideInPile(pile, receiptId)
-	};
-});
+export const lookAtPlace = defineLook(
+	'reader',
+	async (db, { asked, filter }: { readonly asked: number | 'first' | null; readonly filter: PileFilter }) => {
+		const pile = orderPile(await answeredPile(db), filter);
+		const receiptId = asked === 'first' ? firstOf(pile) : asked;
+		return {
+			receiptId,
+			place: (receiptId !== null && pile.placeOf.get(receiptId)) || null,
+			beside: besideInPile(pile, receiptId)
+		};
+	}
+);
 
 function firstOf({ groups }: OrderedPile): number | null {
 	const [, ...others] = PILE_GROUPS;
@@ -150,6 +210,8 @@ function rowOf(row: Waiting, { answers, shown }: Pile, known: KnownBeside): Pile
 			version: row.version,
 			band: answer.band,
 			held: row.heldBecause,
+			...{ heldFor: row.heldFor, booked: row.booked },
+			unidentified: row.unidentifiedActId !== null,
 			numbers,
 			text: row.text
 		},

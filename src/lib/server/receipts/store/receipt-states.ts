@@ -50,6 +50,7 @@ export async function moveReceipt(
 			| 'unidentifiedActId'
 			| 'unidentifiedBase'
 			| 'heldBecause'
+			| 'heldFor'
 			| 'heldOrder'
 		>
 	> = {}
@@ -59,7 +60,7 @@ export async function moveReceipt(
 	await tx
 		.update(receiptState)
 		.set({
-			...(KEEPS_HOLD.has(move) ? {} : { heldBecause: null, heldOrder: null }),
+			...(KEEPS_HOLD.has(move) ? {} : { heldBecause: null, heldFor: null, heldOrder: null }),
 			...(PLACES_IT.has(move) ? { actId } : FREES_IT.has(move) ? { actId: null } : {}),
 			...{ state, version: sql`${receiptState.version} + 1`, lastActId: actId },
 			...change

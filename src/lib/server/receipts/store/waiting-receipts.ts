@@ -1,16 +1,20 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { ReceiptFacts } from '../../../core/model/records';
 import type { Minor } from '../../../core/money/minor';
 import { entryDoubts } from './entry-doubts';
 import { allocationInput, type AllocationInput } from '../../allocation/allocation-input';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
-import { receipt, receiptState } from '../../platform/db/schema';
+import { bankEntry, receipt, receiptState } from '../../platform/db/schema';
 
 /** A receipt that waits, and what the desk shows of it beside the answer. */
 export interface Waiting extends ReceiptFacts {
 	readonly version: number;
 	readonly heldBecause: string | null;
+	/** Who looks into it; null for nobody in particular. */
+	readonly heldFor: string | null;
+	/** The firm's account at which the bank shows it; null for money recorded by hand. */
+	readonly bankAccountId: number | null;
 	/** The act that booked it to unidentified receipts, where it lies there meanwhile. */
 	readonly unidentifiedActId: number | null;
 	readonly bankEntryId: number | null;
@@ -25,12 +29,12 @@ export interface Waiting extends ReceiptFacts {
 	readonly returnReason: string | null;
 }
 
-/** How many receipts wait. */
+/** How many receipts wait to be dealt with: what is booked as unidentified is dealt with for the day. */
 export async function countWaiting(db: Reader): Promise<number> {
 	const row = await db
 		.select({ n: sql<number>`count(*)` })
 		.from(receiptState)
-		.where(inArray(receiptState.state, ['waiting', 'held']))
+		.where(and(inArray(receiptState.state, ['waiting', 'held']), isNull(receiptState.unidentifiedActId)))
 		.get();
 	return row?.n ?? 0;
 }
@@ -38,13 +42,14 @@ export async function countWaiting(db: Reader): Promise<number> {
 /** All that wait, or those of some, with what is known of each, the oldest first. */
 export async function waitingReceipts(db: Reader, ids?: readonly number[]): Promise<Waiting[]> {
 	const rows = await db
-		.select({ row: receipt, state: receiptState })
+		.select({ row: receipt, state: receiptState, bankAccountId: bankEntry.bankAccountId })
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.leftJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
 		.where(and(inArray(receiptState.state, ['waiting', 'held']), ids && inList(receiptState.receiptId, ids)))
 		.orderBy(asc(receiptState.booked), asc(receipt.id));
 	const doubts = await entryDoubts(db);
-	return rows.map(({ row, state }) => ({
+	return rows.map(({ row, state, bankAccountId }) => ({
 		id: row.id,
 		booked: row.booked,
 		amount: row.amount as Minor,
@@ -57,6 +62,8 @@ export async function waitingReceipts(db: Reader, ids?: readonly number[]): Prom
 		knownCustomerId: row.knownCustomerId,
 		version: state.version,
 		heldBecause: state.heldBecause,
+		heldFor: state.heldFor,
+		bankAccountId,
 		unidentifiedActId: state.unidentifiedActId,
 		heldOrder: heldOrderOf(state.heldOrder),
 		bankEntryId: row.bankEntryId,

@@ -31,6 +31,8 @@ export interface PileSummed {
 	/** False where receipts are still being answered: then it pays to ask again. */
 	readonly answered: boolean;
 	readonly bands: Readonly<Record<'certain' | 'likely' | 'choose' | 'none', number>>;
+	/** How many are booked as unidentified: they are dealt with for the day. */
+	readonly unidentified: number;
 	/** How many of the bank's lines are debits. */
 	readonly out: number;
 	/** What waits by currency, in minor units. */
@@ -71,13 +73,16 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 		.groupBy(delivery.state);
 	return {
 		...{ answered: pile.answered, bands: pile.bands, out: pile.out, waiting: pile.waiting },
+		unidentified: pile.unidentified,
 		waitingCustomers: pile.customers.length,
 		waitingCount: Object.values(pile.bands).reduce((a, b) => a + b, 0),
 		baseCurrency: firm?.baseCurrency ?? 'GBP',
 		banks,
 		statementFaults: await statementFaults(db),
 		unconfirmedFiles: (await unconfirmedFiles(db)).length,
-		owed: (owed?.all ?? 0) - (onAccount?.sum ?? 0),
+		/** Gross: what open items come to, less credit notes. */
+		owed: owed?.all ?? 0,
+		onAccount: onAccount?.sum ?? 0,
 		late: owed?.late ?? 0,
 		month: await monthSoFar(),
 		lateAccounts: await lateAccounts(),

@@ -1,6 +1,7 @@
 import type { Db } from '../../platform/db/open';
 import type { PileSummed } from '../../reports/queries/today';
 import { answeredPile } from './answers';
+import { orderPile } from './order-pile';
 import { customersOf } from './whose-money-waits';
 
 /** Sums up the pile as it is answered now. */
@@ -9,7 +10,13 @@ export async function sumPile(db: Db): Promise<PileSummed> {
 	const bands = { certain: 0, likely: 0, choose: 0, none: 0 };
 	let out = 0;
 	const waiting: Record<string, number> = {};
+	const { placeOf } = orderPile(pile);
+	let unidentified = 0;
 	for (const row of pile.receipts) {
+		if (placeOf.get(row.id)?.group === 'unidentified') {
+			unidentified++;
+			continue;
+		}
 		if (row.amount < 0) {
 			out++;
 			continue;
@@ -17,5 +24,5 @@ export async function sumPile(db: Db): Promise<PileSummed> {
 		bands[pile.answers.get(row.id)!.band]++;
 		waiting[row.currency] = (waiting[row.currency] ?? 0) + row.amount;
 	}
-	return { answered: pile.fresh, bands, out, waiting, customers: customersOf(pile) };
+	return { answered: pile.fresh, bands, out, unidentified, waiting, customers: customersOf(pile) };
 }

@@ -1,0 +1,119 @@
+import { expect, test, type Page } from '@playwright/test';
+import { complaints, expectAccessible, pick, signIn, violations, waiting } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
+
+async function desk(page: Page): Promise<void> {
+	await page.goto('/');
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Money in' }).click();
+	await page.waitForURL('**/money-in');
+	await page.waitForLoadState('networkidle');
+}
+const shown = (page: Page) => page.locator('[data-receipt][aria-current="true"]');
+
+test('the pile is filtered by name and amount, sorted, and gone through as it is shown; the address says so', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await desk(page);
+	const all = await waiting(page);
+	await page.keyboard.press('l');
+	await page.keyboard.type('mere');
+	await expect(page.locator('[data-receipt]')).toHaveCount(3);
+	await page.waitForURL(/find=mere/);
+	await page.keyboard.press('Escape');
+	await page.locator('[data-receipt]').first().click();
+	await page.waitForURL(/receipt=\d+&find=mere/);
+	const first = await shown(page).getAttribute('data-receipt');
+	await page.keyboard.press('j');
+	await expect(shown(page)).not.toHaveAttribute('data-receipt', first!);
+	expect(await waiting(page)).toBe(3);
+	// The address is a link for somebody else.
+	const other = await page.context().newPage();
+	await other.goto(page.url());
+	await expect(other.locator('[data-receipt]')).toHaveCount(3);
+	await other.close();
+	await page.getByLabel('Filter the receipts').fill('80.41');
+	await expect(page.locator('[data-receipt]')).toHaveCount(1);
+	await page.getByLabel('Filter the receipts').fill('');
+	await expect(page.locator('[data-receipt]')).toHaveCount(all);
+	await page.getByRole('button', { name: 'more' }).click();
+	await page.getByLabel('Order').selectOption('largest first');
+	await page.waitForURL(/order=amount/);
+	await page.getByLabel('How sure').selectOption('Certain');
+	await expect(page.getByRole('heading', { name: /Likely/ })).toHaveCount(0);
+	await page.getByLabel('Bank account').selectOption('Euro account');
+	await expect(page.locator('[data-receipt]')).toHaveCount(1);
+	expect(await violations(page, 'filtered pile')).toEqual([]);
+	expect(heard).toEqual([]);
+});
+
+test('several are marked by key, put on one account and undone together, and handed to somebody', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await desk(page);
+	const before = await waiting(page);
+	await pick(page, 'MRS L TREVENA');
+	await page.keyboard.press('m');
+	await pick(page, 'CORNCRAKE');
+	await page.keyboard.press('m');
+	await expect(page.getByText('2 receipts marked')).toBeVisible();
+	await page.keyboard.press('b');
+	const account = page.getByRole('dialog', { name: /^Put 2 receipts, £542\.41 on account/ });
+	await account.getByLabel('Whose are they?').fill('heron quay');
+	await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+	await page.keyboard.press('Enter');
+	expect(await violations(page, 'several on account')).toEqual([]);
+	await account.getByRole('button', { name: /^Put £542\.41 on account of Heron Quay/ }).click();
+	await expect(page.getByText(/^Put 2 receipts on the account of Heron Quay/)).toBeVisible();
+	await expect(page.locator('[data-receipt]')).toHaveCount(before - 2);
+	await page.keyboard.press('u');
+	await expect(page.locator('[data-receipt]')).toHaveCount(before);
+	await pick(page, 'MRS L TREVENA');
+	await page.keyboard.press('m');
+	await pick(page, 'CORNCRAKE');
+	await page.keyboard.press('m');
+	await page.keyboard.press('g');
+	const hold = page.getByRole('dialog', { name: /^Hold 2 receipts/ });
+	await hold.getByLabel('What are they waiting for?').fill('ask the branch');
+	await hold.getByLabel('Who looks into them?').selectOption('Imre Sallow');
+	await hold.getByRole('button', { name: 'Hand to Imre Sallow' }).click();
+	await expect(page.getByText('2 receipts handed to Imre Sallow.')).toBeVisible();
+	await page.getByRole('button', { name: 'more' }).click();
+	await page.getByLabel('Assigned to').selectOption('Imre Sallow');
+	await expect(page.locator('[data-receipt]')).toHaveCount(2);
+	await expect(page.locator('[data-receipt]').first()).toContainText('Imre Sallow: ask the branch');
+	expect(heard).toEqual([]);
+});
+
+test('what is booked as unidentified is no work of the day any more, and has a list with its age and who looks for it', async ({
+	page
+}) => {
+	await signIn(page);
+	await desk(page);
+	const count = async () => Number((await page.locator('h1').innerText()).replace(/\D/g, ''));
+	const before = await count();
+	await pick(page, 'PAYLOOM');
+	await page.keyboard.press('n');
+	await page
+		.getByLabel(/^Book £/)
+		.selectOption({ label: 'Unidentified receipts: nobody knows whose it is yet' });
+	await page.getByRole('button', { name: 'Book it' }).click();
+	await expect(page.getByText(/is booked as unidentified/)).toBeVisible();
+	await expect.poll(count).toBe(before - 1);
+	await page.goto('/');
+	await expect(page.getByText('1 receipt is booked as unidentified').first()).toBeVisible();
+	await desk(page);
+	await page.getByRole('link', { name: '1 · list' }).click();
+	await expect(page.getByRole('heading', { name: /of unidentified receipts\./ })).toBeVisible();
+	await page.getByLabel('Tick all').check();
+	await page.getByLabel('Hand to').selectOption('Wren Tolliver');
+	await page.getByLabel('with the note').fill('ask the bank');
+	await page.getByRole('button', { name: 'Hand over 1 receipt' }).click();
+	await expect(page.getByRole('row', { name: /Wren Tolliver ask the bank/ })).toBeVisible();
+	await expectAccessible(page);
+});
