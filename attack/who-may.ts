@@ -66,6 +66,7 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/money-in/split?/split': 'clerk',
 	'/money-in/trial': 'reader',
 	'/money-in/unidentified?/hand': 'clerk',
+	'/money-in/usual-lines?/change': 'clerk',
 	'/money-in?/aside': 'clerk',
 	'/money-in?/certain': 'clerk',
 	'/money-in?/hold': 'clerk',

@@ -2,6 +2,7 @@ import type { Day } from '../day/day';
 import type { ClaimReason } from '../model/claim';
 import type { DifferenceKind } from '../model/records';
 import type { Minor } from '../money/minor';
+import type { UsualLine } from './usual-line';
 
 /** How sure an answer is, in the terms of the trial run. */
 export type Band = 'certain' | 'likely' | 'choose' | 'none';
@@ -211,6 +212,8 @@ export type Reason =
 	  }
 	| { readonly code: 'file-unconfirmed'; readonly file: string; readonly who: string }
 	| { readonly code: 'statement-doubted'; readonly reference: string }
+	/** Entries like it were booked on one account, so often in a row. */
+	| { readonly code: 'usual-line'; readonly account: string; readonly times: number }
 	| { readonly code: 'money-out' }
 	| { readonly code: 'not-yet' };
 
@@ -230,6 +233,8 @@ export interface Answer {
 	readonly others: readonly { readonly customerId: number; readonly lines: readonly AnswerLine[] }[];
 	/** How many other, equally good answers exist; more than are listed in `others`, it may be. */
 	readonly otherAnswers: number;
+	/** Where entries like it are always booked, where it is no customer's money. */
+	readonly usual?: UsualLine;
 	/** The remittance advice that it follows, where one was kept. */
 	readonly adviceId?: number;
 	/** Pieces of the remittance text that were recognised, for underlining. */

@@ -39,6 +39,7 @@ export {
 	type PayerTrait
 } from './payer/payer-lessons';
 export { MOST_WAYS } from './sets/equal-ways';
+export { type UsualLine, usualAmong, usualKeys, usualKind, withUsualLine } from './usual-line';
 export { findSets } from './sets/find-sets';
 export { type AccountItem, setsByAccount } from './sets/sets-by-account';
 export type { SetsFound } from './sets/sets-found';

@@ -161,6 +161,12 @@ export interface ActFacts {
 	'keep-manual-receipts': { readonly added: number; readonly changed: number; readonly sums: readonly Sum[] };
 	'drop-manual-receipts': { readonly count: number; readonly sums: readonly Sum[] };
 	'post-manual-receipts': { readonly count: number };
+	'change-usual-line': {
+		readonly name: string;
+		readonly text: string;
+		readonly account: string;
+		readonly off: boolean;
+	};
 	'void-receipt': Sum & {
 		readonly payer: string | null;
 		readonly method: string;

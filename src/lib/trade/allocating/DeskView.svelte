@@ -203,7 +203,7 @@
 				/>{/if}
 			{#if desk.customer && receipt}<KeptFees {allocating} {mayAct} />{/if}
 			{#if desk.customer}<AlsoOpen {allocating} {activeId} bind:filter bind:sets {mayAct} />{/if}
-		{:else if !desk.debit?.payments.length && !desk.debit?.shows.length}
+		{:else if !desk.debit?.payments.length && !desk.debit?.shows.length && !desk.answer?.usual}
 			<p class="note">
 				This money went out. It cannot settle invoices; book it on a ledger account with <span class="key"
 					>N</span

@@ -7,10 +7,13 @@ import type { AllocateOrder } from '../../core/4-allocation/allocate-order';
 import type { FeeKind, Posting, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
+import type { UsualLine } from '../../core/3-matching';
 import type { Desk } from '../../server/allocation/queries/desk';
 import {
+	count,
 	DIFFERENCE_NAMES,
 	type ExchangeDifference,
+	money,
 	overLimitSentence,
 	type PostingFacts,
 	postingSentence,
@@ -63,6 +66,15 @@ const no = (text: string): Outcome => ({ ok: false, text, asks: false });
 /** The line that says what posting will do, or what stands in its way. */
 export function outcomeOf(allocating: Laid): Outcome {
 	const { receipt, customer } = allocating.desk;
+	const usual = usualOf(allocating);
+	if (usual && receipt) {
+		const sum = money(Math.abs(receipt.amount), receipt.currency);
+		return {
+			ok: true,
+			asks: false,
+			text: `Posts ${sum} to ${usual.name}, as the last ${count(usual.times, 'time')}.`
+		};
+	}
 	if (receipt && receipt.amount < 0) return no(wentOut(allocating.desk));
 	if (!customer)
 		return no(
@@ -95,6 +107,11 @@ export function outcomeOf(allocating: Laid): Outcome {
 		text: `${overLimitSentence(over[0]!, allocating.desk.baseCurrency)} ${text}`,
 		asks: true
 	};
+}
+
+/** Where entries like it go, while nobody says whose money it is. */
+export function usualOf({ desk }: Pick<Laid, 'desk'>): UsualLine | null {
+	return desk.customer ? null : (desk.answer?.usual ?? null);
 }
 
 /** What can be done with money that went out: the same that its notes propose. */

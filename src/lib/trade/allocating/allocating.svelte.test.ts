@@ -30,7 +30,7 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		structuredReference: null,
 		endToEndId: null,
 		version: 2,
-		...{ heldBecause: null, heldFor: null, bankAccountId: 1 },
+		...{ heldBecause: null, heldFor: null, bankAccountId: 1, code: null },
 		unidentifiedActId: null,
 		heldOrder: null,
 		bankEntryId: 1,

@@ -38,6 +38,12 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		words: 'bounced unpaid chargeback dishonoured'
 	},
 	{
+		name: 'Usual lines',
+		about: 'bank interest, charges, suppliers: where they go',
+		href: '/money-in/usual-lines',
+		words: 'rule propose set aside interest charges'
+	},
+	{
 		name: 'Unidentified receipts',
 		about: 'booked, and their payer looked for',
 		href: '/money-in/unidentified',

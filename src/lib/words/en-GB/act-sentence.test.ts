@@ -113,6 +113,20 @@ const sentences: readonly (readonly [Said, string])[] = [
 	[{ kind: 'join-parts', facts: { parts: 3 } }, 'Joined 3 parts of one entry again'],
 	[
 		{
+			kind: 'change-usual-line',
+			facts: { name: 'Mere Bank', text: 'INTEREST', account: 'Bank interest received', off: false }
+		},
+		'Set the usual line of Mere Bank (“INTEREST”) to Bank interest received'
+	],
+	[
+		{
+			kind: 'change-usual-line',
+			facts: { name: 'Mere Bank', text: 'INTEREST', account: 'Bank interest received', off: true }
+		},
+		'Switched off the usual line of Mere Bank (“INTEREST”)'
+	],
+	[
+		{
 			kind: 'void-receipt',
 			facts: { ...gbp, payer: 'Marlpit Foods', method: 'cheque', reference: '100501', reason: 'typed twice' }
 		},

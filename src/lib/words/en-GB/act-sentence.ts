@@ -72,6 +72,10 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	},
 	'drop-manual-receipts': ({ count: n, sums: of }) => `Deleted ${count(n, 'manual receipt')}: ${sums(of)}`,
 	'post-manual-receipts': ({ count: n }) => `Posted ${count(n, 'manual receipt')}`,
+	'change-usual-line': ({ name, text, account, off }) =>
+		off
+			? `Switched off the usual line of ${name} (“${text}”)`
+			: `Set the usual line of ${name} (“${text}”) to ${account}`,
 	'void-receipt': ({ payer, method, reference, reason, ...sum }) =>
 		`Voided ${money(sum.amount, sum.currency)} from ${named(payer)}, recorded as ${`${method} ${reference}`.trim()}: ${reason}`,
 	'restore-receipt': ({ of }) => `Undid: ${actSentence(of)}`,

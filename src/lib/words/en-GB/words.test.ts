@@ -227,6 +227,7 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 	'money-out': [{}],
 	'statement-doubted': [{ reference: 'S7' }],
 	'file-unconfirmed': [{ file: 'bank.xml', who: 'Wren' }],
+	'usual-line': [{ account: 'Bank charges', times: 3 }],
 	'not-yet': [{}]
 };
 test.each(Object.entries(reasons).flatMap(([code, all]) => all.map((facts) => [code, facts] as const)))(

@@ -22,6 +22,8 @@
 	import type { Done } from './done';
 	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
 	import { filterText, FIRST_ROWS, wantRows } from '$lib/trade/pile-rows';
+	import { usualOf } from '$lib/trade/allocating/allocating-outcome';
+	import type { setAside } from '$lib/server/receipts/commands/set-aside';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
@@ -168,7 +170,31 @@
 			}
 		});
 	});
-	const problems = $derived([...post.problems, ...undo.problems, ...join.problems]);
+	/** Entries that are no customer's and always go to one account are posted there by the same key. */
+	const usual = $derived(allocating && usualOf(allocating));
+	const usualForm = $derived.by(() => {
+		void [data.desk?.receipt?.id, data.desk?.receipt?.version, shown];
+		return new ActForm<typeof setAside>('?/aside', {
+			refresh: false,
+			done: (answer) => {
+				const { amount, currency } = data.desk!.receipt!;
+				const sum = money(Math.abs(amount), currency);
+				const waits = answer.output.waits.length > 0;
+				return done(
+					waits ? `A supervisor is asked about ${sum}.` : `Posted ${sum} to ${usual!.name}.`,
+					answer,
+					true
+				);
+			}
+		});
+	});
+	function postUsual() {
+		const receipt = data.desk?.receipt;
+		if (!receipt || !usual) return;
+		const head = { receiptId: receipt.id, receiptVersion: receipt.version };
+		void usualForm.send({ ...head, account: usual.account, remember: false });
+	}
+	const problems = $derived([...usualForm.problems, ...post.problems, ...undo.problems, ...join.problems]);
 
 	function step(by: 1 | -1) {
 		const id = by > 0 ? data.beside.next : data.beside.previous;
@@ -241,7 +267,8 @@
 		) {
 			if (target.hasAttribute('data-keep-enter')) return;
 			event.preventDefault();
-			if (allocating.outcome.ok && !post.busy) postForm.requestSubmit();
+			if (usual) postUsual();
+			else if (allocating.outcome.ok && !post.busy) postForm.requestSubmit();
 			return;
 		}
 		if (!pressKey(event, bindings)) return;
@@ -331,7 +358,14 @@
 		{/if}
 	</section>
 
-	<DeskBar bind:postForm {allocating} {post} mayAct={data.mayAct} ask={(what) => (dialog = what)} />
+	<DeskBar
+		bind:postForm
+		{allocating}
+		{post}
+		usual={usual && { name: usual.name, post: postUsual, busy: usualForm.busy }}
+		mayAct={data.mayAct}
+		ask={(what) => (dialog = what)}
+	/>
 </div>
 
 <PostCertainDialog

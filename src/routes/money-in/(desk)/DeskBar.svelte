@@ -10,12 +10,15 @@
 		postForm = $bindable(),
 		allocating,
 		post,
+		usual,
 		mayAct,
 		ask
 	}: {
 		postForm: HTMLFormElement;
 		allocating: Allocating | null;
 		post: ActForm<typeof allocateReceipt>;
+		/** The ledger account that entries like it go to. */
+		usual: { readonly name: string; readonly post: () => void; readonly busy: boolean } | null;
 		mayAct: boolean;
 		/** Opens a dialog. */
 		ask: (what: 'hold' | 'aside' | 'advice' | 'keys') => void;
@@ -23,7 +26,14 @@
 </script>
 
 <footer class="double-top col-span-2 flex h-[54px] items-center gap-2 bg-raised px-5 xl:gap-3">
+	{#if usual && allocating?.desk.receipt}
+		<button class="btn btn-main" disabled={usual.busy || !mayAct} onclick={usual.post}
+			>Post {money(Math.abs(allocating.desk.receipt.amount), allocating.currency)} to {usual.name}
+			<span class="key">Enter</span></button
+		>
+	{/if}
 	<form
+		hidden={usual !== null}
 		bind:this={postForm}
 		method="POST"
 		action="?/post"

@@ -46,7 +46,7 @@
 		if (row.unidentified)
 			return `${count(daysBetween(row.booked, today), 'day')}${row.heldFor ? `, ${row.heldFor}` : ''}${row.held ? `: ${row.held}` : ''}`;
 		if (row.held) return row.heldFor ? `${row.heldFor}: ${row.held}` : row.held;
-		if (row.aside) return `goes to ${row.aside}, as before`;
+		if (row.aside) return `to ${row.aside}, as usual`;
 		if (row.cameBack) return 'a payment came back';
 		if (row.payout && row.numbers.length === 0) return 'a payout, to be split';
 		if (row.amount < 0) return 'went out';
@@ -123,8 +123,9 @@
 		{#if all}
 			{#snippet beside()}
 				{#if name === 'certain'}
-					<button class="cursor-pointer font-semibold text-copper hover:underline" onclick={readThrough}
-						>{all} · read and post</button
+					<button
+						class="min-h-6 cursor-pointer font-semibold text-copper hover:underline"
+						onclick={readThrough}>{all} · read and post</button
 					>
 				{:else if name === 'unidentified'}<a class="text-copper" href="/money-in/unidentified">{all} · list</a
 					>

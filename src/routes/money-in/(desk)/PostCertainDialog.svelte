@@ -165,7 +165,11 @@
 							>{shortDay(row.booked, today)} · {row.payer ?? 'no name'} · {row.text || 'no words'}</span
 						></span
 					>
-					<span class="block">{postingSentence(row.does)}</span>
+					<span class="block"
+						>{row.does
+							? postingSentence(row.does)
+							: `Posts ${money(Math.abs(row.amount), row.currency)} to ${row.to}.`}</span
+					>
 					<span class="block text-sm text-soft">{row.reasons.map(reasonSentence).join(' ')}</span>
 				</span>
 				<span class="text-right font-semibold">{money(row.amount, row.currency)}</span>

@@ -79,7 +79,10 @@
 			<label class="mt-2 flex items-center gap-2"
 				><input type="checkbox" bind:checked={remember} /> From now on propose this for {receipt.payerName}</label
 			>
-		{:else if rule}<p class="mt-2 says">Money of {receipt.payerName} went there before.</p>{/if}
+		{:else if rule}<p class="mt-2 says">
+				Entries of {receipt.payerName} like this went there before.
+				<a href="/money-in/usual-lines">Usual lines</a>
+			</p>{/if}
 		<div class="mt-3"><Problems problems={form.problems} /></div>
 		<button class="btn btn-main mt-3" disabled={form.busy || !account}>Book it</button>
 	</form>

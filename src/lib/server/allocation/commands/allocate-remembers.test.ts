@@ -61,7 +61,9 @@ describe('who it was, and where it goes, is remembered when asked', () => {
 		await back(actId!);
 		const viewer = { who: CLERK, today: TODAY };
 		const pile = await lookAtPile(own.books.db, { most: 100, filter: WHOLE_PILE }, viewer);
-		expect(pile.groups.flatMap((group) => group.rows).find((row) => row.id === 5)!.aside).toBe('4310');
+		expect(pile.groups.flatMap((group) => group.rows).find((row) => row.id === 5)!.aside).toBe(
+			'Bank interest received'
+		);
 		const desk = await lookAtDesk(own.books.db, { receiptId: 5, customerId: null, also: [] }, viewer);
 		expect(desk!.asideRule).toBe('4310');
 		await proves();

@@ -9,6 +9,7 @@ import { idField, versionField } from '../../act/fields';
 import { KeptAnswers } from '../../matching/store/kept-answers';
 import { KnownPile } from '../../matching/store/known-pile';
 import { accountingDate, converter } from '../../receipts/commands/accounting-day';
+import { setAside } from '../../receipts/commands/set-aside';
 import { postAllocation } from './allocate-receipt';
 
 /** So many are posted in one transaction: others wait to write meanwhile. */
@@ -54,6 +55,7 @@ export function postCertainKnowing(known: () => KnownPile) {
 					.map((row) => [row.id, [{ kind: 'processor_fee' as const, amount: row.fee }]])
 			);
 			const currencies = new Map(rows.map((row) => [row.id, row.currency]));
+			const amounts = new Map(rows.map((row) => [row.id, row.amount]));
 			const versions = new Map(rows.map((row) => [row.id, row.version]));
 			const itemVersions = new Map(pile.items.map((item) => [item.id, item.version]));
 			const groups = new KeptAnswers().answer(pile, new Set(asked.keys()));
@@ -67,6 +69,7 @@ export function postCertainKnowing(known: () => KnownPile) {
 					asked.get(answer.receiptId) === versions.get(answer.receiptId) &&
 					(await isWithinLimits(ctx, pending, {
 						answer,
+						amount: amounts.get(answer.receiptId)!,
 						currency: currencies.get(answer.receiptId)!,
 						fees: fees.get(answer.receiptId) ?? []
 					}))
@@ -78,6 +81,13 @@ export function postCertainKnowing(known: () => KnownPile) {
 				facts: { receipts: certain.map((answer) => answer.receiptId) }
 			});
 			for (const answer of certain) {
+				if (answer.usual) {
+					await ctx.run(setAside, {
+						...{ receiptId: answer.receiptId, receiptVersion: versions.get(answer.receiptId)! },
+						account: answer.usual.account
+					});
+					continue;
+				}
 				const order = {
 					receiptId: answer.receiptId,
 					receiptVersion: versions.get(answer.receiptId)!,
@@ -111,15 +121,22 @@ async function isWithinLimits(
 	pending: Reduction[],
 	{
 		answer,
+		amount,
 		currency,
 		fees
 	}: {
 		readonly answer: Answer;
+		readonly amount: number;
 		readonly currency: string;
 		readonly fees: readonly { readonly kind: LimitedKind; readonly amount: number }[];
 	}
 ): Promise<boolean> {
-	const gaps = [...answer.lines.flatMap((line) => line.differences), ...fees];
+	const gaps: { readonly kind: LimitedKind; readonly amount: number }[] = [
+		...answer.lines.flatMap((line) => line.differences),
+		...fees,
+		// Money that comes in and is set aside is taken away from customers.
+		...(answer.usual && amount > 0 ? [{ kind: 'set_aside' as const, amount }] : [])
+	];
 	if (gaps.length === 0) return true;
 	const toBase = await converter(ctx.tx, currency, await accountingDate(ctx.tx, answer.booked));
 	const { customerId } = answer;

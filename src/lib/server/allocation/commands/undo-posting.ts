@@ -13,6 +13,7 @@ import {
 	document,
 	item,
 	itemState,
+	receipt,
 	receiptState,
 	refundFile,
 	refundInFile,
@@ -22,6 +23,7 @@ import {
 	standingBankMatch,
 	standingReceiptAdjustment
 } from '../../platform/db/schema';
+import { unlearnUsualLine } from '../../receipts/store/usual-lines';
 import { releaseAdvice } from '../../receipts/store/kept-advices';
 import { changeItems } from '../../documents/store/change-items';
 import { reopenClaims, withdrawClaims } from '../../claims/store/claim-states';
@@ -137,6 +139,7 @@ export async function undoOne(
 		actId,
 		back.credits.filter((one) => !bringsMoney || one.receiptId !== first.receiptId)
 	);
+	if (kind === 'set-aside') await unlearn(tx, first);
 	if (bringsMoney) {
 		// Allocated again in the same step, the money still is what the advice announced.
 		if (!again) await releaseAdvice(tx, first.receiptId!);
@@ -154,6 +157,13 @@ export async function undoOne(
 		reverseJournal(standing.lines, undoneSource(actId, undoings, withdrawn))
 	);
 	return { actId };
+}
+
+/** What a setting aside taught is taken back with it. */
+async function unlearn(tx: Tx, first: typeof act.$inferSelect): Promise<void> {
+	const row = await tx.select().from(receipt).where(eq(receipt.id, first.receiptId!)).get();
+	const { account } = JSON.parse(first.facts) as { account?: string };
+	if (row && account) await unlearnUsualLine(tx, row, account);
 }
 
 async function stateOf(tx: Tx, receiptId: number) {

@@ -25,7 +25,6 @@ import { keptAdvices } from '../../receipts/store/kept-advices';
 import { onItsWay, type OnItsWay } from '../../receipts/store/on-its-way';
 import { isOpen, signedOpen } from '../../documents/store/is-open';
 import { openItemsOf } from '../../documents/store/open-items';
-import { asideRuleFor } from '../../receipts/store/aside-rules';
 import { isKnownPayer } from '../../matching/store/is-known-payer';
 import { feePatternOf } from '../../matching/store/seen-fees';
 import { bookedBefore, limitsNow } from '../../reductions/store/over-limits-now';
@@ -183,7 +182,7 @@ export async function frameOf(
 		mayBe: !owner && row && row.amount > 0 ? await whoOwes(db, row.amount, row.currency) : [],
 		advices: owner && row ? await keptAdvices(db, owner.id) : [],
 		payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
-		asideRule: row?.payerName ? await asideRuleFor(db, row.payerName) : null,
+		asideRule: answer?.usual?.account ?? null,
 		feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
 		bankMatches: row?.bankEntryId
 			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)

@@ -65,7 +65,7 @@ export const lookAtReallocation = defineLook(
 			charges: found.row.charges,
 			fee: minor(0),
 			version: found.state.version,
-			...{ heldBecause: null, heldFor: null, bankAccountId: null },
+			...{ heldBecause: null, heldFor: null, bankAccountId: null, code: null },
 			unidentifiedActId: found.state.unidentifiedActId,
 			heldOrder: order
 		};

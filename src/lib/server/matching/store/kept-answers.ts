@@ -3,7 +3,9 @@ import {
 	type AnswerFailure,
 	answerPile,
 	groupReceipts,
-	type MatchBooks
+	type MatchBooks,
+	usualAmong,
+	withUsualLine
 } from '../../../core/3-matching';
 import type { KnownAccount } from './known-accounts';
 import { payerMark } from './payer-lessons';
@@ -72,7 +74,10 @@ function listsFor(receipts: readonly KnownReceipt[], { firm }: KnownPile): unkno
 		...[names, patterns, baseCurrency],
 		...receipts.flatMap((one) => {
 			const { sum, tariff } = one;
-			return [firm.recorded.get(sum), firm.advices.get(sum), firm.fees.get(tariff ?? '')];
+			return [
+				...[firm.recorded.get(sum), firm.advices.get(sum), firm.fees.get(tariff ?? '')],
+				usualAmong(one.usualKeys, firm.usual)
+			];
 		})
 	];
 }
@@ -83,7 +88,13 @@ function answerGroup(
 	pile: KnownPile
 ): Pick<Group, 'answered' | 'failures'> {
 	const books = booksOf(receipts, accounts, pile);
-	const { answers, failures } = answerPile(receipts, books);
+	const answered = answerPile(receipts, books);
+	const { failures } = answered;
+	const byId = new Map(receipts.map((one) => [one.id, one]));
+	const answers = answered.answers.map((answer) => {
+		const receipt = byId.get(answer.receiptId)!;
+		return withUsualLine(answer, receipt.row, usualAmong(receipt.usualKeys, pile.firm.usual));
+	});
 	const items = new Map(books.items.map((item) => [item.id, item]));
 	return {
 		failures,

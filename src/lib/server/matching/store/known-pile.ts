@@ -9,7 +9,9 @@ import {
 	type PastFee,
 	type PayerLesson,
 	type Recorded,
-	tariffPayer
+	tariffPayer,
+	type UsualLine,
+	usualKeys
 } from '../../../core/3-matching';
 import type { OpenItem, ReceiptFacts } from '../../../core/model/records';
 import { groupBy } from '../../../core/group-by';
@@ -29,6 +31,7 @@ import { keptAdvices } from '../../receipts/store/kept-advices';
 import { onItsWay } from '../../receipts/store/on-its-way';
 import { waitingReceipts, type Waiting } from '../../receipts/store/waiting-receipts';
 import { RESTS_ON } from './rests-on';
+import { usualLines } from '../../receipts/store/usual-lines';
 import { touchedBy } from './touched-by';
 
 /** A receipt that waits, with what of the books its answer may rest on. It is exchanged, never changed. */
@@ -38,6 +41,8 @@ export interface KnownReceipt extends ReceiptFacts {
 	readonly sum: string;
 	/** Whose tariff it may follow (`tariffPayer`). */
 	readonly tariff: string | null;
+	/** Under which it may be a usual line. */
+	readonly usualKeys: readonly string[];
 	readonly asked: BooksAsked;
 	/** What its payer may be known by. */
 	readonly marks: readonly string[];
@@ -56,6 +61,8 @@ export interface KnownFirm {
 	/** Money that was recorded by hand, and advices, by what they come to (`amountKey`). */
 	readonly recorded: ReadonlyMap<string, readonly Recorded[]>;
 	readonly advices: ReadonlyMap<string, readonly KeptAdvice[]>;
+	/** How entries that are no customer's were booked, by `usualKeys`; the same object while none of it changes. */
+	readonly usual: ReadonlyMap<string, UsualLine>;
 	/** By whose tariff they may follow (`tariffPayer`). */
 	readonly fees: ReadonlyMap<string, readonly PastFee[]>;
 }
@@ -198,6 +205,7 @@ export class KnownPile {
 				...{ ...facts, row, asked, marks, lessons, named, customerIds },
 				sum: amountKey(facts.amount, facts.currency),
 				tariff: tariffPayer(facts),
+				usualKeys: usualKeys(row),
 				before: before.get(row.id) ?? []
 			});
 		if (rows.length > 0)
@@ -281,11 +289,26 @@ async function readFirm(
 			before && !what.lists
 				? before.advices
 				: grouped(await keptAdvices(db), (one) => amountKey(one.total, one.currency), before?.advices),
+		usual: before && !what.lists ? before.usual : await usualNow(db, before?.usual),
 		fees:
 			before && !what.fees
 				? before.fees
 				: grouped(await pastFees(db), (one) => tariffPayer(one) ?? '', before?.fees)
 	};
+}
+
+/** Usual lines, each the same object as before where it says the same. */
+async function usualNow(
+	db: Reader,
+	before: ReadonlyMap<string, UsualLine> = new Map()
+): Promise<ReadonlyMap<string, UsualLine>> {
+	const now = new Map(await usualLines(db));
+	for (const [key, line] of now) {
+		const known = before.get(key);
+		if (known?.account === line.account && known.name === line.name && known.times === line.times)
+			now.set(key, known);
+	}
+	return now;
 }
 
 /** Rows by a key, in the lists of before where those say the same. */

@@ -5,6 +5,7 @@ import { journalOfSetAside } from '../../../core/5-journal/journal-of-set-aside'
 import { ledgerAccount } from '../../platform/db/schema';
 import { postJournal } from '../../ledger/store/post-journal';
 import { rememberAside } from '../store/aside-rules';
+import { learnUsualLine } from '../store/usual-lines';
 import { whereMoneyLies } from '../store/where-money-lies';
 import { defineAct } from '../../act/define-act';
 import { askApproval } from '../../approvals/store/ask-approval';
@@ -77,6 +78,7 @@ export const setAside = defineAct({
 			bankLedger: lies.ledger,
 			bankEntryId: lies.bankEntryId
 		};
+		await learnUsualLine(tx, row, target.code);
 		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
 		await writeReductions(ctx, actId, booked);
 		return { actId, waits };

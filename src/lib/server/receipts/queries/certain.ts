@@ -26,7 +26,10 @@ export interface CertainRow {
 	readonly text: string;
 	readonly amount: number;
 	readonly currency: string;
-	readonly does: PostingFacts;
+	/** Null for a usual line. */
+	readonly does: PostingFacts | null;
+	/** The ledger account that a usual line is posted to. */
+	readonly to: string | null;
 	readonly reasons: readonly Reason[];
 }
 
@@ -52,7 +55,8 @@ export const lookAtCertain = defineLook(
 				...{ id: row.id, version: row.version, booked: row.booked, text: row.text },
 				...{ amount: row.amount, currency: row.currency, payer: row.payerName },
 				customer: pile.shown.get(row.id)?.customer ?? row.payerName ?? '',
-				does: doesOf(row, answer, { items, base, rate }),
+				does: answer.usual ? null : doesOf(row, answer, { items, base, rate }),
+				to: answer.usual?.name ?? null,
 				reasons: answer.reasons
 			});
 		}

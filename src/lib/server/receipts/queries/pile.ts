@@ -3,7 +3,6 @@ import { mayBeSplit } from '../../../core/2-receipts/may-be-split';
 import { payoutOf } from '../../../core/2-receipts/payout-of';
 import { type Band, saysReturned } from '../../../core/3-matching';
 import type { Day } from '../../../core/day/day';
-import { nameKey } from '../../../core/text/name-key';
 import type { Db } from '../../platform/db/open';
 import {
 	act,
@@ -27,7 +26,6 @@ import {
 import type { Waiting } from '../store/waiting-receipts';
 import type { Shown } from '../../matching/store/kept-answers';
 import { processorNames } from '../../firm/store/processors';
-import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
 export interface PileRow {
@@ -52,7 +50,7 @@ export interface PileRow {
 	readonly text: string;
 	/** Whether a debit entry says that a payment came back. */
 	readonly cameBack: boolean;
-	/** Where a rule would set it aside, or null. */
+	/** The ledger account that entries like it go to, or null. */
 	readonly aside: string | null;
 	/** Whether it looks like what a processor pays out. */
 	readonly payout: boolean;
@@ -181,24 +179,13 @@ function firstOf({ groups }: OrderedPile): number | null {
 /** What is shown of a receipt that has no answer yet. */
 const NOTHING: Shown = { customer: null, numbers: [], open: 0 };
 
-/** The account that a rule sets a payer's money aside to; null where there is none. */
-type AsideBy = (payerName: string | null) => string | null;
-
-async function asideBy(db: Db): Promise<AsideBy> {
-	const rules = (await readSetting(db, 'asideRules')) ?? {};
-	// Keys of names take a while to work out for thousands.
-	if (Object.keys(rules).length === 0) return () => null;
-	return (payerName) => (payerName && rules[nameKey(payerName)]?.account) || null;
-}
-
 /** What is known of payers beside the answers. */
 interface KnownBeside {
-	readonly aside: AsideBy;
 	readonly processors: readonly string[];
 }
 
 async function knownBeside(db: Db): Promise<KnownBeside> {
-	return { aside: await asideBy(db), processors: await processorNames(db) };
+	return { processors: await processorNames(db) };
 }
 
 function rowOf(row: Waiting, { answers, shown }: Pile, known: KnownBeside): PileRow {
@@ -220,7 +207,7 @@ function rowOf(row: Waiting, { answers, shown }: Pile, known: KnownBeside): Pile
 		gap: numbers.length ? row.amount - open : 0,
 		otherAnswers: answer.otherAnswers,
 		cameBack: row.amount < 0 && saysReturned(row),
-		aside: known.aside(row.payerName),
+		aside: answer.usual?.name ?? null,
 		payout: mayBeSplit(row) && payoutOf(row, known.processors) !== null
 	};
 }

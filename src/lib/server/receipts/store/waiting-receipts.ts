@@ -15,6 +15,8 @@ export interface Waiting extends ReceiptFacts {
 	readonly heldFor: string | null;
 	/** The firm's account at which the bank shows it; null for money recorded by hand. */
 	readonly bankAccountId: number | null;
+	/** The bank's code for the kind of entry. */
+	readonly code: string | null;
 	/** The act that booked it to unidentified receipts, where it lies there meanwhile. */
 	readonly unidentifiedActId: number | null;
 	readonly bankEntryId: number | null;
@@ -42,14 +44,19 @@ export async function countWaiting(db: Reader): Promise<number> {
 /** All that wait, or those of some, with what is known of each, the oldest first. */
 export async function waitingReceipts(db: Reader, ids?: readonly number[]): Promise<Waiting[]> {
 	const rows = await db
-		.select({ row: receipt, state: receiptState, bankAccountId: bankEntry.bankAccountId })
+		.select({
+			row: receipt,
+			state: receiptState,
+			bankAccountId: bankEntry.bankAccountId,
+			code: bankEntry.code
+		})
 		.from(receiptState)
 		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
 		.leftJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
 		.where(and(inArray(receiptState.state, ['waiting', 'held']), ids && inList(receiptState.receiptId, ids)))
 		.orderBy(asc(receiptState.booked), asc(receipt.id));
 	const doubts = await entryDoubts(db);
-	return rows.map(({ row, state, bankAccountId }) => ({
+	return rows.map(({ row, state, bankAccountId, code }) => ({
 		id: row.id,
 		booked: row.booked,
 		amount: row.amount as Minor,
@@ -63,7 +70,7 @@ export async function waitingReceipts(db: Reader, ids?: readonly number[]): Prom
 		version: state.version,
 		heldBecause: state.heldBecause,
 		heldFor: state.heldFor,
-		bankAccountId,
+		...{ bankAccountId, code },
 		unidentifiedActId: state.unidentifiedActId,
 		heldOrder: heldOrderOf(state.heldOrder),
 		bankEntryId: row.bankEntryId,

@@ -17,12 +17,13 @@ export async function sumPile(db: Db): Promise<PileSummed> {
 			unidentified++;
 			continue;
 		}
-		if (row.amount < 0) {
+		const { band } = pile.answers.get(row.id)!;
+		if (row.amount < 0 && band === 'none') {
 			out++;
 			continue;
 		}
-		bands[pile.answers.get(row.id)!.band]++;
-		waiting[row.currency] = (waiting[row.currency] ?? 0) + row.amount;
+		bands[band]++;
+		if (row.amount > 0) waiting[row.currency] = (waiting[row.currency] ?? 0) + row.amount;
 	}
 	return { answered: pile.fresh, bands, out, unidentified, waiting, customers: customersOf(pile) };
 }

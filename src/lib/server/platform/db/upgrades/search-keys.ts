@@ -1,8 +1,9 @@
-import { sql, type SQL } from 'drizzle-orm';
+import { eq, sql, type SQL } from 'drizzle-orm';
 import { nameKey } from '../../../../core/text/name-key';
 import { tellingWords } from '../../../../core/text/telling-words';
 import { referenceKey } from '../../../../core/text/words-of-text';
 import { wordsKey } from '../../../../core/text/words-key';
+import { usualLine } from '../schema';
 import { readSetting, writeSetting } from '../../../firm/store/settings';
 import type { Tx } from '../types';
 import { withRowsOpen } from './with-rows-open';
@@ -104,6 +105,11 @@ async function rebuildDocuments(tx: Tx): Promise<void> {
 
 /** Where money of names that are no customers goes. */
 async function rebuildRules(tx: Tx): Promise<void> {
+	for (const { id, name } of await tx.select().from(usualLine))
+		await tx
+			.update(usualLine)
+			.set({ nameKey: nameKey(name) })
+			.where(eq(usualLine.id, id));
 	const rules = await readSetting(tx, 'asideRules');
 	if (rules)
 		await writeSetting(
