@@ -53,8 +53,10 @@ test('the bank shows a return and its fee that were booked before: each is count
 			await page.waitForTimeout(300);
 			if (await page.getByText('Booked before?').isVisible()) break;
 		}
-		await page.getByRole('button', { name: 'It is this: match them' }).click();
-		await expect(page.getByText('The return is at the bank: counted once.').last()).toBeVisible();
+		await page.getByRole('button', { name: 'Match them' }).click();
+		await expect(
+			page.getByText(/Matched the (returned payment|bank’s fee) to the bank\. Counted once\./).last()
+		).toBeVisible();
 	}
 	await open(page, '/money-in/returned');
 	await expect(page.locator('tbody tr', { hasText: 'the bank rang' })).toContainText('shown');
@@ -104,7 +106,7 @@ test('who was told what is no longer so is found on Today, and gets a corrected 
 }) => {
 	const heard = complaints(page);
 	await signIn(page);
-	await expect(page.getByText('1 account was told what is no longer so')).toBeVisible();
+	await expect(page.getByText('1 corrected statement is drafted')).toBeVisible();
 	await open(page, '/letters?kind=correction');
 	expect(await violations(page, 'corrections')).toEqual([]);
 	const name = await page.locator('tbody button').first().innerText();
@@ -113,7 +115,7 @@ test('who was told what is no longer so is found on Today, and gets a corrected 
 	await expect(letter.locator('body')).toContainText('Our statement of 28 Oct 2026 showed a payment');
 	await page.getByLabel(`Choose ${name}`).check();
 	await page.getByRole('button', { name: 'Send 1 statement' }).click();
-	await expect(page.getByText('Nobody was told what is no longer so.')).toBeVisible();
+	await expect(page.getByText('No letter is out of date.')).toBeVisible();
 	await open(page, '/letters/outbox');
 	await page.getByRole('link', { name }).or(page.getByText(name)).first().waitFor();
 	expect(heard).toEqual([]);

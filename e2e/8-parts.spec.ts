@@ -130,7 +130,7 @@ test('what is wrong stands at its field, for screen readers too', async ({ page 
 	await page.getByRole('button', { name: /^Keep/ }).click();
 	await expect(field).toHaveAttribute('aria-invalid', 'true');
 	const described = (await field.getAttribute('aria-describedby'))!;
-	await expect(page.locator(`#${described}`)).toContainText('“31/13” is no day');
+	await expect(page.locator(`#${described}`)).toContainText('“31/13” is not a date');
 	await expect(field).toHaveValue('31/13');
 });
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, dropFile, expectAccessible, pick, postByKey, signIn, waiting } from './helpers';
+import { complaints, dropFile, expectAccessible, pick, postTo, postByKey, signIn, waiting } from './helpers';
 import { MADE, ownBooks } from './own-books';
 
 ownBooks('with-files');
@@ -102,10 +102,7 @@ test('a supplier’s payment is posted, and undone later: from the bank account�
 	await desk(page);
 	await pick(page, 'Mere & Marches Bank');
 	const before = await waiting(page);
-	await page.keyboard.press('n');
-	await page.getByLabel(/^Book £/).selectOption({ label: 'Bank charges (7100)' });
-	await page.keyboard.press('Enter');
-	await page.getByRole('button', { name: 'Book it' }).click();
+	await postTo(page, 'bank charges');
 	await expect(messages(page).filter({ hasText: 'to Bank charges.' })).toBeVisible();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
 	await page.keyboard.press('Control+k');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, expectAccessible, pick, signIn, violations, waiting } from './helpers';
+import { complaints, expectAccessible, pick, postTo, signIn, violations, waiting } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('with-files');
@@ -98,11 +98,7 @@ test('what is booked as unidentified is no work of the day any more, and has a l
 	const count = async () => Number((await page.locator('h1').innerText()).replace(/\D/g, ''));
 	const before = await count();
 	await pick(page, 'PAYLOOM');
-	await page.keyboard.press('n');
-	await page
-		.getByLabel(/^Book £/)
-		.selectOption({ label: 'Unidentified receipts: nobody knows whose it is yet' });
-	await page.getByRole('button', { name: 'Book it' }).click();
+	await postTo(page, 'unidentified');
 	await expect(page.getByText(/is booked as unidentified/)).toBeVisible();
 	await expect.poll(count).toBe(before - 1);
 	await page.goto('/');

@@ -108,3 +108,16 @@ export async function dropFile(page: Page, name: string, content: string | Buffe
 	await page.dispatchEvent('main', 'dragover', { dataTransfer: transfer });
 	await page.dispatchEvent('main', 'drop', { dataTransfer: transfer });
 }
+
+/** Posts what is on the desk to a ledger account, by keys: part of its name, and Enter for it and for the posting. */
+export async function postTo(page: Page, part: string): Promise<void> {
+	await page.keyboard.press('n');
+	const dialog = page.getByRole('dialog', { name: 'Not customer money' });
+	await expect(dialog.getByRole('combobox')).toBeFocused();
+	await page.keyboard.type(part);
+	await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(dialog.getByRole('button', { name: /^Post/ })).toBeEnabled();
+	await page.keyboard.press('Enter');
+	await expect(dialog).toBeHidden();
+}

@@ -86,7 +86,7 @@ if (baseCurrency !== undefined && currencyDigits(baseCurrency) === undefined)
 	stop(`--base-currency ${baseCurrency}: that is no currency of ISO 4217.`);
 const today = given.today === undefined ? null : parseDay(given.today);
 if (given.today !== undefined && today === null)
-	stop(`--today ${given.today}: that is no day; write 2026-10-30.`);
+	stop(`--today ${given.today}: that is not a date; write 2026-10-30.`);
 // What happened after the day of the trial can teach nothing to somebody who stands on it.
 const known = today === null ? history : history.filter((one) => one.date <= today);
 const trial = runTrial({ customers, documents, statements, history: known, baseCurrency });

@@ -138,7 +138,7 @@ describe('open documents', () => {
 		[
 			'a day that is none',
 			'A,invoice,C1,2026-02-30,2026-10-01,GBP,5.00,5.00',
-			/“2026-02-30” in issue_date cannot be taken: it is no day/
+			/“2026-02-30” in issue_date cannot be taken: it is not a date/
 		],
 		['an unknown kind', 'A,bill,C1,2026-09-01,2026-10-01,GBP,5.00,5.00', /“bill” in kind cannot be taken/],
 		[
@@ -160,7 +160,7 @@ describe('open documents', () => {
 	});
 	it.each([
 		['2026-10-01 45.00', 'they do not come to the total'],
-		['soon 90.00', '“soon 90.00” is no day and amount']
+		['soon 90.00', '“soon 90.00” is not a date and an amount']
 	])('with instalments %s are refused', (text, why) =>
 		expect(
 			told(documents(`${HEAD},instalments`, `A,invoice,C1,2026-09-01,2026-10-01,GBP,90.00,90.00,${text}`))[0]

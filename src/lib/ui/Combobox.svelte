@@ -6,6 +6,7 @@
 		readonly placeholder?: string;
 		readonly disabled?: boolean;
 		readonly onpaste?: (event: ClipboardEvent) => void;
+		readonly onfocus?: (event: FocusEvent & { currentTarget: HTMLInputElement }) => void;
 		/** Enter is the list's, even where it does something on the screen. */
 		readonly 'data-keep-enter'?: boolean;
 	}

@@ -11,7 +11,7 @@
 	const fields = [
 		['code', 'The code that the server’s console shows', 'text'],
 		['firm', 'Name of the firm', 'text'],
-		['address', 'Its address, lines parted by commas', 'text'],
+		['address', 'Its address, lines separated by commas', 'text'],
 		['phone', 'Telephone', 'text'],
 		['baseCurrency', 'Currency of its books', 'text'],
 		['bank', 'Its bank', 'text'],

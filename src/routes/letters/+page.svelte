@@ -84,7 +84,7 @@
 		return [reason(row), corrects].filter(Boolean).join('; ');
 	}
 	function reason(row: RunRow): string {
-		if (row.leftOut === 'money-waiting') return 'wait: money of theirs is not allocated yet';
+		if (row.leftOut === 'money-waiting') return 'hold: their receipts are not allocated yet';
 		if (row.leftOut === 'paused') return `paused: ${row.because}`;
 		if (row.leftOut === 'no-address') return 'no e-mail address';
 		return row.lastSent ? `last sent ${shortDay(row.lastSent, data.today ?? undefined)}` : '';
@@ -124,17 +124,21 @@
 		<h1 class="mt-3">
 			{data.corrections
 				? accounts
-					? `${count(accounts, 'account')} ${accounts === 1 ? 'was' : 'were'} told what is no longer so.`
-					: 'Nobody was told what is no longer so.'
-				: late
-					? `${count(accounts, 'account')} ${accounts === 1 ? 'is' : 'are'} late with ${sums}.`
-					: `${count(accounts, 'account')} owe ${sums}.`}
+					? `${count(accounts, 'account has', 'accounts have')} an out-of-date letter.`
+					: 'No letter is out of date.'
+				: accounts === 0
+					? late
+						? 'No account is overdue.'
+						: 'No account owes anything.'
+					: late
+						? `${count(accounts, 'account is', 'accounts are')} overdue by ${sums}.`
+						: `${count(accounts, 'account owes', 'accounts owe')} ${sums}.`}
 		</h1>
 		<p class="mt-1 mb-3 says">
-			{#if data.corrections}A payment that their last letter showed was put right since. The corrected
-				statement says so and takes that letter’s place.{/if}
+			{#if data.corrections}A payment that their last letter showed was corrected since. The corrected
+				statement says so and replaces that letter.{/if}
 			{count(ready.length, 'letter')} can go; {accounts - ready.length}
-			{accounts - ready.length === 1 ? 'is' : 'are'} better left, each for the reason beside it.
+			left out, each for the reason beside it.
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
 				it.{/if}
 		</p>
@@ -219,7 +223,7 @@
 							>{data.corrections
 								? 'Every letter says what is so.'
 								: late
-									? 'Nobody is late.'
+									? 'No account is overdue.'
 									: 'Nobody owes anything.'}</td
 						></tr
 					>{/each}

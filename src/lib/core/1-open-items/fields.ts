@@ -91,7 +91,7 @@ export class Fields {
 
 	day(column: string): Day | null {
 		const day = parseDay(this.text(column));
-		if (!day) this.fault(column, 'it is no day; write 2026-10-30');
+		if (!day) this.fault(column, 'it is not a date; write 2026-10-30');
 		return day;
 	}
 

@@ -186,7 +186,7 @@ function withTax(nets: readonly Net[], root: XmlElement, amounts: Amounts, curre
 		if (largest && Math.abs(off) <= own.length) largest.tax = minor(largest.tax + off);
 		else if (off !== 0)
 			amounts.source.fault({
-				...{ code: 'sums-differ', parts: `The taxes of the lines at ${rate / 100} %`, currency },
+				...{ code: 'sums-differ', parts: `The taxes of the lines at ${rate / 100}%`, currency },
 				...{ whole: 'TaxAmount', found: tax - off, want: tax }
 			});
 	}

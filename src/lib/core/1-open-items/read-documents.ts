@@ -81,7 +81,7 @@ function instalmentsOf(fields: Fields, currency: string, total: Minor | null): {
 		if (read.due && read.amount !== null && read.amount > ZERO)
 			out.push({ due: read.due, amount: read.amount });
 		else {
-			fields.fault('instalments', `“${part}” is no day and amount`);
+			fields.fault('instalments', `“${part}” is not a date and an amount`);
 			return [];
 		}
 	}

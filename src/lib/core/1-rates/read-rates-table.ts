@@ -24,7 +24,13 @@ export function readRatesTable(rows: readonly TableRow[]): Result<Quote[]> {
 		// Days in figures of another order than ours could be either of two; a month in words is plain.
 		const day = parseDay(text) ?? (hasMonthInWords(text) ? parseTypedDay(text, ANY_DAY) : null);
 		if (!day) {
-			problems.push({ code: 'csv-field', field: 'date', text, why: 'it is no day; write 2026-10-30', line });
+			problems.push({
+				code: 'csv-field',
+				field: 'date',
+				text,
+				why: 'it is not a date; write 2026-10-30',
+				line
+			});
 			continue;
 		}
 		const pairs: (readonly [string, string])[] =

@@ -77,7 +77,7 @@ describe('cheques dated later', () => {
 		if (!letter.ok) throw new Error('refused');
 		expect(letter.value.owed).toBe(230);
 		expect(letterPage(letter.value)).toContain(
-			'Your cheque 100412 of £1.00, dated 14 Dec 2026, is held here and not yet counted.'
+			'Your cheque 100412 of £1.00, dated 14 Dec 2026, is held until that date and has not yet been credited.'
 		);
 	});
 	it('keep what they cover out of a reminder, oldest first, and nothing that they cover in part', () => {

@@ -1,7 +1,7 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { BUCKETS } from '../../core/model/aged';
 import type { Letter } from '../../core/7-letters/letter';
-import { amount, money, shortDay, letterSum, letterText } from '../../words';
+import { amount, count, money, shortDay, letterSum, letterText } from '../../words';
 import { address, COPPER, headCell, LEDGER, pagePdf, SOFT, sumLine } from '../platform/pdf/page-layout';
 
 const BUCKET_NAMES = {
@@ -40,13 +40,13 @@ function table(letter: Letter): Content {
 		]
 	];
 	for (const row of letter.rows) {
-		const late = row.late > 0 ? [{ text: `  ${row.late} days`, color: COPPER, fontSize: 8 }] : [];
+		const late = row.late > 0 ? [{ text: `  ${count(row.late, 'day')}`, color: COPPER, fontSize: 8 }] : [];
 		body.push([
 			{
 				text: [
 					{ text: row.number, bold: true },
 					{ text: row.text ? `  ${row.text}` : '', color: SOFT },
-					{ text: row.partPaid ? '\npart paid, the remainder is open' : '', color: SOFT, fontSize: 8 }
+					{ text: row.partPaid ? '\npart paid; the balance is shown' : '', color: SOFT, fontSize: 8 }
 				]
 			},
 			shortDay(row.issued, letter.date),

@@ -115,7 +115,7 @@
 					<span>Booked to unidentified receipts until its payer is found.</span>
 					{#if mayAct && takeOff}<button
 							class="btn py-0.5"
-							onclick={() => takeOff(receipt.unidentifiedActId!)}>Take that back</button
+							onclick={() => takeOff(receipt.unidentifiedActId!)}>Undo that</button
 						>{/if}
 				</p>{/if}
 			{#if receipt.heldBecause}<p class="note mb-3">Held: {receipt.heldBecause}</p>{/if}

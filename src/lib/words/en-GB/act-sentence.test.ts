@@ -14,8 +14,8 @@ const posted: Said = {
 const sentences: readonly (readonly [Said, string])[] = [
 	[{ kind: 'open-books', facts: { firm: 'Ashlock' } }, 'Opened the books of Ashlock'],
 	[{ kind: 'set-up-firm', facts: { firm: 'Ashlock' } }, 'Set up the books of Ashlock'],
-	[{ kind: 'add-person', facts: { name: 'Wren', role: 'clerk' } }, 'Let in Wren as clerk'],
-	[{ kind: 'change-role', facts: { name: 'Wren', role: 'none' } }, 'Shut out Wren'],
+	[{ kind: 'add-person', facts: { name: 'Wren', role: 'clerk' } }, 'Added Wren as clerk'],
+	[{ kind: 'change-role', facts: { name: 'Wren', role: 'none' } }, 'Removed the access of Wren'],
 	[{ kind: 'change-role', facts: { name: 'Wren', role: 'reader' } }, 'Made Wren reader'],
 	[
 		{ kind: 'add-bank-account', facts: { name: 'Euro', number: 'GB00' } },
@@ -45,15 +45,15 @@ const sentences: readonly (readonly [Said, string])[] = [
 	[{ kind: 'set-limits', facts: {} }, 'Set the limits for deductions and write-offs'],
 	[
 		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: '' } },
-		'Locked the books up to 30 Sept 2026'
+		'Locked the books up to 30 Sep 2026'
 	],
 	[
 		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: 'month end' } },
-		'Locked the books up to 30 Sept 2026: month end'
+		'Locked the books up to 30 Sep 2026: month end'
 	],
 	[
 		{ kind: 'unlock-period', facts: { from: '2026-09-01', reason: 'late note' } },
-		'Opened the books again from 1 Sept 2026: late note'
+		'Opened the books again from 1 Sep 2026: late note'
 	],
 	[{ kind: 'add-rates', facts: { count: 1 } }, 'Added 1 exchange rate'],
 	[{ kind: 'add-customers', facts: { count: 1200 } }, 'Added 1,200 customer accounts'],

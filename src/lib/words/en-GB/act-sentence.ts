@@ -18,7 +18,7 @@ export const BANK_FILES_FROM = {
 const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'open-books': ({ firm }) => `Opened the books of ${firm}`,
 	'set-up-firm': ({ firm }) => `Set up the books of ${firm}`,
-	'add-person': ({ name, role }) => `Let in ${name} as ${role}`,
+	'add-person': ({ name, role }) => `Added ${name} as ${role}`,
 	'make-sign-in-code': ({ name }) => `Made a code by which ${name} sets a password`,
 	'send-sign-in-code': ({ name }) => `Sent ${name} a code by mail, by which they set a password`,
 	'set-own-password': ({ name }) => `${name} set a password`,
@@ -29,7 +29,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'use-recovery-code': ({ name }) => `${name} came in by a recovery code`,
 	'take-off-second-factors': ({ name }) => `Took the second step off ${name}’s sign-in`,
 	'demand-second-factor': ({ roles }) => `Signing in takes a second step for ${whom(roles)}`,
-	'change-role': ({ name, role }) => (role === 'none' ? `Shut out ${name}` : `Made ${name} ${role}`),
+	'change-role': ({ name, role }) =>
+		role === 'none' ? `Removed the access of ${name}` : `Made ${name} ${role}`,
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
 	'set-bank-files': ({ from }) => `Bank files come in by ${BANK_FILES_FROM[from]}`,
 	'confirm-bank-file': ({ file, who }) => `Confirmed the bank file ${file}, which ${who} brought in`,

@@ -5,7 +5,7 @@ export const DIFFERENCE_NAMES: Readonly<Record<DifferenceKind, string>> = {
 	settlement_discount: 'Settlement discount',
 	bank_charge: 'Bank charge',
 	processor_fee: 'Processor fee',
-	withholding_tax: 'Tax kept back',
+	withholding_tax: 'Withholding tax',
 	claim: 'Claim',
 	currency: 'Currency difference',
 	bad_debt: 'Bad debt',

@@ -56,7 +56,9 @@ const WEEKDAY = new Intl.DateTimeFormat(LANGUAGE, { weekday: 'short', timeZone: 
 const noon = (day: string) => new Date(`${day}T12:00:00Z`);
 
 /** Twelve of them, by their number. */
-const SHORT_MONTHS = Array.from({ length: 12 }, (_, n) => MONTH.format(new Date(Date.UTC(2026, n, 1))));
+const SHORT_MONTHS = Array.from({ length: 12 }, (_, n) =>
+	MONTH.format(new Date(Date.UTC(2026, n, 1))).slice(0, 3)
+);
 
 /** The month of a day or of `YYYY-MM` as "Oct". */
 export function shortMonth(day: string): string {
@@ -98,8 +100,8 @@ export function list(words: readonly string[], most = 4): string {
 	return `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
 
-/** Basis points as a percentage: 250 is "2.5 %". */
+/** Basis points as a percentage: 250 is "2.5%". */
 export function percent(basisPoints: number): string {
 	const digits = basisPoints % 100 === 0 ? 0 : basisPoints % 10 === 0 ? 1 : 2;
-	return `${numberFormat(digits).format(basisPoints / 100)} %`;
+	return `${numberFormat(digits).format(basisPoints / 100)}%`;
 }

@@ -1,5 +1,5 @@
 import type { Letter } from '../../core/7-letters/letter';
-import { amount, money, shortDay } from './format';
+import { amount, count, money, shortDay } from './format';
 import { letterSum, letterText } from './letter-text';
 
 const STYLE =
@@ -12,9 +12,9 @@ export function letterPage(letter: Letter): string {
 	const rows = letter.rows
 		.map((row) => {
 			const due = row.due
-				? `${shortDay(row.due, letter.date)}${row.late > 0 ? ` <span class="l">${row.late} days</span>` : ''}`
+				? `${shortDay(row.due, letter.date)}${row.late > 0 ? ` <span class="l">${count(row.late, 'day')}</span>` : ''}`
 				: '';
-			const part = row.partPaid ? '<br><span class="s">part paid, the remainder is open</span>' : '';
+			const part = row.partPaid ? '<br><span class="s">part paid; the balance is shown</span>' : '';
 			return `<tr><td><b>${safe(row.number)}</b> <span class="s">${safe(row.text)}</span>${part}</td><td class="d">${shortDay(row.issued, letter.date)}</td><td class="d">${due}</td><td class="n">${amount(row.total, currency)}</td><td class="n"><b>${amount(row.open, currency)}</b></td></tr>`;
 		})
 		.join('');

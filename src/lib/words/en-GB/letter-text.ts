@@ -1,23 +1,26 @@
 import type { Letter } from '../../core/7-letters/letter';
+import { minor } from '../../core/money/minor';
 import { money, shortDay } from './format';
 import { RETURN_REASONS } from './return-reasons';
 
 /** Title, and what is said above and below the table, of a letter on paper. */
 export function letterText(letter: Letter): { title: string; before: string; after: string[] } {
 	const { currency } = letter;
-	const after = [howToPay(letter)];
+	const inCredit = letter.kind === 'statement' && letter.owed <= 0;
+	// Who owes nothing is not asked to pay.
+	const after = [inCredit ? 'No payment is due.' : howToPay(letter)];
 	const dated = letter.dated.map(
 		(one) =>
-			`Your ${one.reference} of ${money(one.amount, currency)}, dated ${shortDay(one.date)}, is held here and not yet counted.`
+			`Your ${one.reference} of ${money(one.amount, currency)}, dated ${shortDay(one.date)}, is held until that date and has not yet been credited.`
 	);
 	if (letter.kind === 'statement')
 		return {
 			title: letter.corrects ? 'Corrected statement of account' : 'Statement of account',
-			before: `${correction(letter.corrects)}This is what was open on your account on ${shortDay(letter.date)}. Payments that reached us after that day are not yet in it.`,
+			before: `${correction(letter.corrects)}This statement shows the items open on your account at ${shortDay(letter.date)}. Payments received after that date are not included.`,
 			after: [
 				...dated,
 				...after,
-				'If anything here differs from your own books, please tell us and we will look into it the same day.',
+				'If anything here differs from your own records, please let us know.',
 				...(letter.record
 					? [`Our record stood at ${letter.record.code} on ${shortDay(letter.record.day)}.`]
 					: [])
@@ -28,40 +31,43 @@ export function letterText(letter: Letter): { title: string; before: string; aft
 		const what = returned.method === 'bank' ? 'payment' : returned.method;
 		return {
 			title: 'Returned payment',
-			before: `Your ${what} of ${money(returned.amount, currency)}, which reached us on ${shortDay(returned.paidOn)}, came back on ${shortDay(returned.on)}: ${RETURN_REASONS[returned.reason] ?? returned.reason}. What it had paid is therefore open again, due as at first${returned.charge > 0 ? `, and we have to charge ${money(returned.charge, currency)} for it, due at once` : ''}.`,
+			before: `Your ${what} of ${money(returned.amount, currency)}, received on ${shortDay(returned.paidOn)}, was returned unpaid on ${shortDay(returned.on)}: ${RETURN_REASONS[returned.reason] ?? returned.reason}. The items that it paid are therefore outstanding again, with their original due dates${returned.charge > 0 ? `, and a charge of ${money(returned.charge, currency)} has been added, due immediately` : ''}.`,
 			after: [
-				`Please replace the ${what}${returned.charge > 0 ? ' and add the charge' : ''}. ${howToPay(letter)}`,
-				'If you think that this is a mistake of the bank, please tell us, and we will ask there.'
+				`Please send a replacement for the ${what}${returned.charge > 0 ? ', together with the charge' : ''}. ${howToPay(letter)}`,
+				'If you believe that the bank has made a mistake, please let us know and we will take it up with them.'
 			]
 		};
 	}
 	return {
 		title: 'Reminder',
-		before: `Our books show ${money(letter.late, currency)} past its due day. If you have paid in the last days, thank you, and please take this as settled.`,
+		before: `According to our records, ${money(letter.late, currency)} is overdue on your account. If you have paid in the last few days, please accept our thanks and disregard this reminder.`,
 		after: [
 			...dated,
 			...after,
-			'If there is something wrong with one of these invoices, please tell us what it is, so that we can put it right.'
+			'If you dispute any of these invoices, please let us know the reason so that we can resolve it.'
 		]
 	};
 }
 
 function correction(corrects: Letter['corrects']): string {
 	if (!corrects) return '';
-	return `Our ${LETTER_NAMES[corrects.kind].toLowerCase()} of ${shortDay(corrects.date)} showed a payment where it did not belong. We have put that right, and this takes its place; we are sorry for the trouble. `;
+	return `Our ${LETTER_NAMES[corrects.kind].toLowerCase()} of ${shortDay(corrects.date)} showed a payment against the wrong item. We have corrected this, and this statement replaces it. We apologise for the inconvenience. `;
 }
 
 /** What a letter asks for in all, minor units, and what that is called. */
 export function letterSum(letter: Letter): { name: string; amount: Letter['owed'] } {
-	if (letter.kind === 'reminder') return { name: 'Past its due day', amount: letter.late };
-	return { name: letter.kind === 'returned' ? 'To be paid now' : 'Owed in all', amount: letter.owed };
+	if (letter.kind === 'reminder') return { name: 'Overdue', amount: letter.late };
+	if (letter.kind === 'returned') return { name: 'Amount due', amount: letter.owed };
+	return letter.owed < 0
+		? { name: 'Balance in your favour', amount: minor(-letter.owed) }
+		: { name: 'Balance due', amount: letter.owed };
 }
 
 /** What a kind of letter is called in a list. */
 export const LETTER_NAMES: Readonly<Record<Letter['kind'], string>> = {
 	statement: 'Statement',
 	reminder: 'Reminder',
-	returned: 'Notice of a returned payment'
+	returned: 'Returned payment notice'
 };
 
 /** Subject and plain text of the e-mail that carries a letter. */

@@ -134,9 +134,9 @@ function sentence(problem: Problem): string {
 		case 'return-differs':
 			return `The bank took ${money(problem.shown, problem.currency)}, ${money(problem.booked, problem.currency)} was booked. Choose what the entry shows, or have the rest booked as a bank charge.`;
 		case 'came-back':
-			return `The payment from ${problem.payer} came back on ${shortDay(problem.date)}. Take that back first if it is wrong.`;
+			return `The payment from ${problem.payer} came back on ${shortDay(problem.date)}. Undo that first if it is wrong.`;
 		case 'unidentified-first':
-			return 'This money was booked to unidentified receipts. Take that back first (on the desk, under what the bank wrote).';
+			return 'This money was booked to unidentified receipts. Undo that first (on the desk, under what the bank wrote).';
 		case 'not-allowed':
 			return `Your role (${problem.role}) may not do this; it takes a ${problem.needs}.`;
 		case 'not-signed-in':
@@ -148,7 +148,7 @@ function sentence(problem: Problem): string {
 		case 'item-changed':
 			return `${problem.who || 'Somebody'} changed ${problem.item} on ${moment(problem.at)}; ${money(problem.open, problem.currency)} is open now. Check the amounts and post again.`;
 		case 'already-undone':
-			return `${problem.who} took this back on ${moment(problem.at)}.`;
+			return `${problem.who} undid this on ${moment(problem.at)}.`;
 		case 'second-person':
 			return `${problem.who} did this: a second person has to confirm it.`;
 		case 'other-file':

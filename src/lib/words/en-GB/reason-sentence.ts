@@ -125,7 +125,7 @@ export function reasonSentence(reason: Reason): string {
 		case 'no-set':
 			return `No set of the ${count(reason.items, 'open item')} comes to ${money(reason.amount, reason.currency)}.`;
 		case 'named-in-other-currency':
-			return `${reason.number} is named, but it is open in ${reason.of}, and ${reason.came} came: it wants a rate.`;
+			return `${reason.number} is named, but it is open in ${reason.of}, and ${reason.came} came: an exchange rate is needed.`;
 		case 'nothing-open':
 			return `${reason.customer} has nothing open in ${reason.currency}.`;
 		case 'shared-fits':

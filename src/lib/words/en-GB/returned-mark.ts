@@ -1,6 +1,6 @@
 import { shortDay } from './format';
 
-/** How an account is marked for payments that came back: "A cheque came back on 14 Sept." Null where none did. */
+/** How an account is marked for payments that came back: "A cheque came back on 14 Sep." Null where none did. */
 export function returnedMark(
 	returned: readonly { readonly method: string; readonly date: string }[],
 	today?: string
@@ -9,6 +9,6 @@ export function returnedMark(
 	if (!last) return null;
 	const what = last.method === 'bank' ? 'payment' : last.method;
 	return returned.length === 1
-		? `A ${what} of theirs came back on ${shortDay(last.date, today)}.`
-		: `${returned.length} payments of theirs came back, the last, a ${what}, on ${shortDay(last.date, today)}.`;
+		? `A ${what} of theirs was returned on ${shortDay(last.date, today)}.`
+		: `${returned.length} of their payments were returned, the last, a ${what}, on ${shortDay(last.date, today)}.`;
 }

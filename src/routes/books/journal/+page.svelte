@@ -72,7 +72,7 @@
 							>· {entry.userName}, {moment(entry.at)} ·
 							<a class="underline" href="/books/record?before={entry.id + 1}">record {entry.id}</a
 							>{#if threadsOf(entry)}&nbsp;· <a class="underline" href="/customers/{threadsOf(entry)}/threads"
-									>which money paid what</a
+									>what it paid</a
 								>{/if}{#if entry.undoesId}&nbsp;· <a
 									class="underline"
 									href="/books/journal?act={entry.undoesId}">undoes record {entry.undoesId}</a

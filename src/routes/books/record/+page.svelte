@@ -25,7 +25,9 @@
 		Every act with its time and what it touched. Each carries the mark of the one before, so that none can be
 		changed or lost unseen: the <a href="/books">proof</a> reads the whole chain.
 	</p>
-	<Problems problems={data.bad.map((text) => `“${text}” is no day; days are given as in 30 Oct.`)} />
+	<Problems
+		problems={data.bad.map((text) => `“${text}” is not a date. Write 30 Oct, 30/10 or 2026-10-30.`)}
+	/>
 	<form method="GET" class="mb-3 flex flex-wrap items-end gap-3 text-sm" data-sveltekit-keepfocus>
 		<label class="grid gap-1"
 			>Person <select name="person" value={data.query.person}
@@ -130,7 +132,7 @@
 					<td class="whitespace-nowrap">{shortDay(row.date, today)}</td>
 					<td class="font-mono text-[12px] text-soft" title={row.hash}>{row.hash.slice(0, 8)}</td>
 				</tr>
-			{:else}<tr><td colspan="7" class="py-6 text-soft">Nobody did anything like that.</td></tr>{/each}
+			{:else}<tr><td colspan="7" class="py-6 text-soft">No records match.</td></tr>{/each}
 		</tbody>
 	</table>
 	{#if data.next}<p class="double-top py-3"><a class="underline" href={further}>further back</a></p>{/if}

@@ -12,7 +12,7 @@
 	const stands = $derived(
 		list(
 			account.standing.map((one) => {
-				const late = one.late > 0 ? `, ${money(one.late, one.currency)} of it late` : '';
+				const late = one.late > 0 ? `, ${money(one.late, one.currency)} of it overdue` : '';
 				const credit = one.credit > 0 ? `, less ${money(one.credit, one.currency)} on account` : '';
 				return one.open === 0 && one.credit === 0
 					? `owes nothing in ${one.currency}`
@@ -59,7 +59,7 @@
 			<a class="btn" href="/letters/preview?kind=reminder&customer={customer.id}&currency={customer.currency}"
 				>Read a reminder</a
 			>
-			<a class="btn" href="/customers/{customer.code}/threads">Which money paid what</a>
+			<a class="btn" href="/customers/{customer.code}/threads">Receipts and what they paid</a>
 			<a class="btn" href="/open-items/new?customer={customer.id}">Write a document</a>
 			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
 					>Move payments</a
@@ -68,9 +68,8 @@
 		<table class="mt-4">
 			<thead class="sticky top-0 bg-paper"
 				><tr
-					><th>Date</th><th class="w-1/3">What</th><th>Settled, or settled by</th><th class="num"
-						>Owed more</th
-					><th class="num">Owed less</th><th class="num">Balance</th></tr
+					><th>Date</th><th class="w-1/3">What</th><th>Settled, or settled by</th><th class="num">Debit</th
+					><th class="num">Credit</th><th class="num">Balance</th></tr
 				></thead
 			>
 			<tbody>
@@ -163,7 +162,7 @@
 			</p>
 			<p class="mt-2">
 				Pays in {customer.termsDays} days{customer.discountBasisPoints
-					? `, ${customer.discountBasisPoints / 100} % off within ${customer.discountDays}`
+					? `, ${customer.discountBasisPoints / 100}% off within ${customer.discountDays}`
 					: ''}.
 			</p>
 			<p class="mt-2">

@@ -349,7 +349,9 @@
 			/>
 		{:else if !data.gone}
 			<div class="mx-auto mt-24 w-[460px]">
-				<h2 class="text-2xl">Every penny has a home.</h2>
+				<h2 class="text-2xl">
+					{data.count < data.all ? 'Nothing fits this filter.' : 'All receipts are allocated.'}
+				</h2>
 				<p class="mt-2 says">
 					Bring in the next bank file: drop it anywhere on this page, or use the button above the pile. Files
 					put in the watched folder come in by themselves.

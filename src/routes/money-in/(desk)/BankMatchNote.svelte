@@ -44,7 +44,7 @@
 							form.send({
 								...{ receiptId: receipt.id, receiptVersion: receipt.version },
 								to: { kind: one.kind, id: one.id }
-							})}>It is this: match them</button
+							})}>Match them</button
 					>
 				</div>
 			</li>

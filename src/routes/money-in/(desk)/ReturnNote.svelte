@@ -67,7 +67,7 @@
 										...{ receiptId: receipt.id, receiptVersion: receipt.version },
 										...{ returnedId: one.id, part: one.part, restIsCharge: one.rest > 0 }
 									});
-								}}>It is this: match them</button
+								}}>Match them</button
 							>{/if}
 					</div>
 				</li>

@@ -3,6 +3,7 @@
 	import type { setAside } from '$lib/server/receipts/commands/set-aside';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
+	import Combobox from '$lib/ui/Combobox.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { money } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -30,11 +31,21 @@
 		rule: string | null;
 		done: Done;
 	} = $props();
-	let account = $derived(rule ?? '');
+	let account = $derived(open ? (rule ?? '') : '');
+	/** What stands in the field: the name of the account, or what is typed of it. */
+	let typed = $derived(open ? (accounts.find((one) => one.code === rule)?.name ?? '') : '');
 	let remember = $state(false);
 	/** Not a ledger account: nobody knows the payer yet, and it goes on waiting. */
 	const UNKNOWN = 'unknown';
 	const mayWait = $derived(receipt.amount > 0 && receipt.unidentifiedActId === null);
+	const options = $derived([
+		...(mayWait ? [{ id: UNKNOWN, name: 'Unidentified receipts: the payer is not known yet' }] : []),
+		...accounts.map(({ code, name }) => ({ id: code, name }))
+	]);
+	const fitting = $derived.by(() => {
+		const text = typed.trim().toLowerCase();
+		return options.filter(({ id, name }) => `${name} ${id}`.toLowerCase().includes(text));
+	});
 	const sum = $derived(money(Math.abs(receipt.amount), receipt.currency));
 	const target = $derived(accounts.find((one) => one.code === account)?.name ?? account);
 	const aside = new ActForm<typeof setAside>('?/aside', {
@@ -62,18 +73,34 @@
 
 <Dialog title="Not customer money" bind:open>
 	<form onsubmit={send}>
-		<label class="grid gap-1"
-			>Book {sum} on
-			<select bind:value={account} {...form.at('account')}>
-				<option value="">Choose the ledger account</option>
-				{#if mayWait}<option value={UNKNOWN}>Unidentified receipts: nobody knows whose it is yet</option>{/if}
-				{#each accounts as one (one.code)}<option value={one.code}>{one.name} ({one.code})</option>{/each}
-			</select>
-		</label>
+		<div class="grid gap-1">
+			<span aria-hidden="true">Post {sum} to</span>
+			<Combobox
+				label="Post {sum} to"
+				class="w-full"
+				placeholder="part of the ledger account’s name or number"
+				keepsName
+				takesOnTab
+				onfocus={(event) => event.currentTarget.select()}
+				asked={fitting.length}
+				options={fitting}
+				nameOf={(one) => one.name}
+				bind:text={typed}
+				ask={() => (account = '')}
+				choose={(one) => ([account, typed] = [one.id, one.name])}
+				{...form.at('account')}
+			>
+				{#snippet option(one)}
+					<span>{one.name}</span>
+					{#if one.id !== UNKNOWN}<span class="text-soft">{one.id}</span>{/if}
+				{/snippet}
+			</Combobox>
+		</div>
 		<FieldError {form} name="account" />
 		{#if account === UNKNOWN}
 			<p class="mt-2 says">
-				The bank’s account is right from then on; the money goes on waiting here until its payer is found.
+				The bank agrees from then on, and it is no work of the day any more. It has a list of its own until
+				its payer is found.
 			</p>
 		{:else if receipt.payerName && account && account !== rule}
 			<label class="mt-2 flex items-center gap-2"
@@ -84,6 +111,9 @@
 				<a href="/money-in/usual-lines">Usual lines</a>
 			</p>{/if}
 		<div class="mt-3"><Problems problems={form.problems} /></div>
-		<button class="btn btn-main mt-3" disabled={form.busy || !account}>Book it</button>
+		<button class="btn btn-main mt-3" disabled={form.busy || !account}
+			>Post {sum}{account && account !== UNKNOWN ? ` to ${target}` : ''}
+			<span class="key">Enter</span></button
+		>
 	</form>
 </Dialog>

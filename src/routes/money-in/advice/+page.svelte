@@ -36,7 +36,7 @@
 	});
 	function keep() {
 		const date = parseTypedDay(when, (data.today ?? '') as Day);
-		if (!date) return void form.sayAt('date', `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.`);
+		if (!date) return void form.sayAt('date', `“${when}” is not a date. Write 30/10, 30 Oct or 2026-10-30.`);
 		if (!data.owner) return form.say('Choose the customer first.');
 		void form.send({ customerId: data.owner.id, date, source });
 	}

@@ -121,7 +121,8 @@
 				at: 'customer',
 				says: 'Choose the customer from the list: any part of name, code or document number.'
 			};
-		else if (!date) problem = { at: 'date', says: `“${when}” is no day. Write 30/10, 30 Oct or 2026-10-30.` };
+		else if (!date)
+			problem = { at: 'date', says: `“${when}” is not a date. Write 30/10, 30 Oct or 2026-10-30.` };
 		else if (typeof amount === 'string' || amount <= 0)
 			problem = { at: 'amount', says: `“${sum}” is no amount above zero.` };
 		else if (missing.length) checkPays();

@@ -71,7 +71,7 @@
 		if (!deadline)
 			return void changeForm.sayAt(
 				'deadline',
-				`“${change.deadline}” is no day; days are given as in 30 Oct.`
+				`“${change.deadline}” is not a date. Write 30 Oct, 30/10 or 2026-10-30.`
 			);
 		void changeForm.send({ claimId: one.claim.documentId, ...change, deadline });
 	}

@@ -68,7 +68,7 @@
 			: ''}.
 	</h1>
 	<p class="mt-1 mb-3 says">
-		Discounts, fees, small differences, bad debts and claims allowed, in {data.base}. Tax kept back is not
+		Discounts, fees, small differences, bad debts and claims allowed, in {data.base}. Withholding tax is not
 		lost: it is claimed from the tax office.
 		{#if picked || kind}<button
 				class="cursor-pointer text-copper hover:underline"

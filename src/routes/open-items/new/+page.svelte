@@ -243,7 +243,7 @@
 					{#each form.drawn.lines as line, i (i)}
 						<tr
 							><td>{line.text || '…'}</td><td class="num text-soft"
-								>{line.taxBasisPoints ? `${line.taxBasisPoints / 100} %` : ''}</td
+								>{line.taxBasisPoints ? `${line.taxBasisPoints / 100}%` : ''}</td
 							><td class="num">{amount(line.net, form.currency)}</td></tr
 						>
 					{/each}

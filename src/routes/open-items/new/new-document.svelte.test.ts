@@ -46,10 +46,10 @@ describe('a document as it is typed', () => {
 		['too many decimals', (form) => (form.lines[0]!.net = '1.005'), /“1.005” is no amount/],
 		['a rate over a hundred', (form) => (form.lines[0]!.tax = '120'), /“120” is no rate of tax/],
 		['no words', (form) => (form.lines[0]!.text = ''), /Line 1: say what it is for/],
-		['a day that is none', (form) => (form.issued = '31/02'), /“31\/02” is no day/],
+		['a day that is none', (form) => (form.issued = '31/02'), /“31\/02” is not a date/],
 		['days that are none', (form) => (form.shares[0]!.days = 'soon'), /“soon” is no number of days/],
 		['parts over the whole', (form) => ((form.shares[0]!.percent = '110'), void 0), /“110” is no percentage/],
-		['parts under the whole', (form) => (form.shares[0]!.percent = '90'), /come to 90 %/],
+		['parts under the whole', (form) => (form.shares[0]!.percent = '90'), /come to 90%/],
 		['a discount that is none', (form) => (form.discountPercent = 'x'), /The discount is no percentage/]
 	])('%s is said, and kept as typed', (_, type, why) => {
 		const form = begin();

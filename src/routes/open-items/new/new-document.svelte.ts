@@ -27,7 +27,7 @@ export interface Beginning {
 	readonly taxBasisPoints: number;
 }
 
-/** A percentage as it is typed ("20", "17.5 %") in basis points; null where it is none. */
+/** A percentage as it is typed ("20", "17.5%") in basis points; null where it is none. */
 function basisPointsOf(text: string): number | null {
 	const value = typedAmount(text.replace('%', '').trim() || '0', 'EUR');
 	return typeof value === 'number' && value <= 10_000 ? value : null;
@@ -97,7 +97,7 @@ export class NewDocument {
 	readonly #read = $derived.by(() => {
 		const problems: string[] = [];
 		const issued = parseTypedDay(this.issued, this.#today);
-		if (!issued) problems.push(`“${this.issued}” is no day. Write 30/10, 30 Oct or 2026-10-30.`);
+		if (!issued) problems.push(`“${this.issued}” is not a date. Write 30/10, 30 Oct or 2026-10-30.`);
 		const lines = this.#used.map((line, i) => {
 			const net = typedAmount(line.net, this.currency, true);
 			const taxBasisPoints = basisPointsOf(line.tax);
@@ -125,7 +125,7 @@ export class NewDocument {
 			return { basisPoints: basisPoints ?? 0, days: days ?? 0 };
 		});
 		const whole = shares.reduce((sum, one) => sum + one.basisPoints, 0);
-		if (whole !== 10_000) problems.push(`The parts come to ${whole / 100} %, not to 100 %.`);
+		if (whole !== 10_000) problems.push(`The parts come to ${whole / 100}%, not to 100%.`);
 		const percent = basisPointsOf(this.discountPercent);
 		const days = /^\d{0,4}$/.test(this.discountDays.trim()) ? Number(this.discountDays) : null;
 		if (percent === null || days === null) problems.push('The discount is no percentage and number of days.');

@@ -121,7 +121,7 @@ describe('a processor', () => {
 	});
 });
 
-describe('tax kept back of a payment from abroad', () => {
+describe('withholding tax of a payment from abroad', () => {
 	const abroad = (came: number, over: Partial<OpenItem> = {}, baseCurrency = 'GBP') => {
 		const owed = [sampleItem(1, 20_020, { currency: 'EUR', ...over })];
 		const [one] = answerReceipts([receipt(came, 'AK-40001', { currency: 'EUR' })], {

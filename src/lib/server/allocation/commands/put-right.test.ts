@@ -185,8 +185,8 @@ describe('periods and the record', () => {
 		const periods = await lookAtPeriods(books.db, null, viewer);
 		expect(periods.locked).toBe('2026-08-31');
 		expect(periods.history.map((row) => actSentence(row.said))).toEqual([
-			'Opened the books again from 1 Sept 2026: late credit note',
-			'Locked the books up to 30 Sept 2026: month end'
+			'Opened the books again from 1 Sep 2026: late credit note',
+			'Locked the books up to 30 Sep 2026: month end'
 		]);
 		expect(periods.months[0]).toMatchObject({ first: '2026-10-01', waiting: 3, locked: 'none' });
 		await proves(books);

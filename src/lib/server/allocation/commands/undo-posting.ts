@@ -179,7 +179,7 @@ async function stateOf(tx: Tx, receiptId: number) {
 async function refuseIdentified(tx: Tx, actId: number, receiptId: number): Promise<void> {
 	const now = await tx.select().from(receiptState).where(eq(receiptState.receiptId, receiptId)).get();
 	if (!now || !isWaiting(now.state) || now.unidentifiedActId !== actId)
-		throw new DomainError({ code: 'credit-in-use', what: 'the money, which has a home by now' });
+		throw new DomainError({ code: 'credit-in-use', what: 'the money, which is allocated by now' });
 }
 
 /** A refund that went to the bank in a file is on its way: it cannot be taken back here. */

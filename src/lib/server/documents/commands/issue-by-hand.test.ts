@@ -55,7 +55,7 @@ describe('a document by hand', () => {
 			title: 'Invoice AK-9',
 			after: [
 				'Due on 29 Nov 2026.',
-				'Paid by 9 Nov 2026, 2 % may be taken off: £2.65.',
+				'Paid by 9 Nov 2026, 2% may be taken off: £2.65.',
 				'Please pay to Mere, IBAN GB00 ZZAM 1, and quote AK-9.'
 			]
 		});

@@ -50,7 +50,7 @@ export async function readPasted(
 			);
 		const owner = found[0];
 		const date = parseTypedDay(when, today);
-		if (!date) fault('day', when, 'it is no day; write 30/10 or 2026-10-30');
+		if (!date) fault('day', when, 'it is not a date; write 30/10 or 2026-10-30');
 		const method = methods.find((one) => one.toLowerCase() === (how || methods[0]!).toLowerCase());
 		if (!method) fault('method', how, `it is none of ${methods.join(', ')}`);
 		const amount = typedAmount(sum, owner?.currency ?? 'GBP');

@@ -247,7 +247,7 @@ describe('a letter that is not so any more', () => {
 		const [mine, other] = await letters();
 		expect(mine!.corrects).toEqual({ kind: 'statement', date: '2026-10-30' });
 		expect(mine!.title).toContain('Corrected statement');
-		expect(mine!.body).toContain('takes its place');
+		expect(mine!.body).toContain('this statement replaces it');
 		expect(other!.corrects).toBeUndefined();
 		const one = await prepareLetters(books.db, 'statement', chosen.slice(0, 1), viewer, now());
 		await done(books, sendLetters, { kind: 'statement', letters: one.ok ? one.value : [] }, CLERK);

@@ -115,7 +115,7 @@
 			>
 			<p class={['ml-auto text-sm', badDay ? 'text-copper' : 'text-soft']} aria-live="polite">
 				{badDay
-					? 'That is no day.'
+					? 'That is not a date.'
 					: chosen.length
 						? `${sums} ${to ? `goes on account of ${to.name}` : 'waits on the desk again'}.`
 						: 'Nothing is chosen.'}

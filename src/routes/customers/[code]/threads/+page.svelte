@@ -39,7 +39,7 @@
 <div class="grid h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_300px]">
 	<section class="overflow-y-auto px-8 pt-5 pb-8">
 		<p class="text-sm"><a href="/customers/{threads.customer.code}">{threads.customer.name}</a></p>
-		<h1>Which money paid what</h1>
+		<h1>Receipts and what they paid</h1>
 		<p class="mt-1 flex flex-wrap items-center gap-x-4 text-sm text-soft">
 			{#if threads.alone}
 				<a class="block py-0.5 underline" href="/customers/{threads.customer.code}/threads"

@@ -81,7 +81,7 @@ describe('marking a payment as returned', () => {
 		['text', '-5', 'Say how much came back'],
 		['text', '0', 'more than nothing'],
 		['feeText', 'x', 'The bank’s fee is no amount.'],
-		['date', '31 Feb', 'That is no day.'],
+		['date', '31 Feb', 'That is not a date.'],
 		['date', '1 Oct', 'It cannot have come back before it came'],
 		['reason', ' ', 'Say why it came back.']
 	] as const)('with %s “%s” says what is wrong', (field, text, says) => {

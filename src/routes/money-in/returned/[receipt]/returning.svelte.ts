@@ -141,7 +141,7 @@ export class Returning {
 		const taken = back.value;
 		if (this.fee === null) return no('The bank’s fee is no amount.', taken);
 		if (this.charged === null) return no('The charge is no amount.', taken);
-		if (this.day === null) return no('That is no day.', taken);
+		if (this.day === null) return no('That is not a date.', taken);
 		if (this.day < payment.booked)
 			return no(`It cannot have come back before it came, on ${shortDay(payment.booked)}.`, taken);
 		if (firstOpen && this.day < firstOpen)
