@@ -37,7 +37,7 @@ test('a debit of the bank is a payment that came back: marked, its notice sent, 
 	await first.getByRole('button', { name: 'undo' }).click();
 	await expect(page.getByRole('alert')).toContainText('the bank’s entry that shows the return');
 	await first.locator('a[href^="/customers/"]').click();
-	await expect(page.getByText(/of theirs came back/)).toBeVisible();
+	await expect(page.getByText(/of theirs was returned/)).toBeVisible();
 	expect(heard).toEqual([]);
 });
 

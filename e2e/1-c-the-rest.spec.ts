@@ -71,7 +71,7 @@ test('a statement and a reminder are read, sent, refused where the address is, a
 	// Two of each kind, the notice of a payment that came back, a statement of the day before yesterday and its correction.
 	await expect(page.locator('tbody td:nth-child(5)', { hasText: 'sent' })).toHaveCount(5);
 	await page.locator('tbody tr', { hasText: 'Reminder' }).first().getByRole('link').first().click();
-	await expect(page.locator('pre')).toContainText('past its due day');
+	await expect(page.locator('pre')).toContainText('is overdue on your account');
 	const pdf = await page.request.get(`${page.url()}/pdf`);
 	expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 	const eml = await page.request.get(`${page.url()}/eml`);

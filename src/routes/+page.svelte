@@ -18,6 +18,14 @@
 	const title = $derived(
 		work.waitingCount > 0 ? `${waiting} received, not yet allocated.` : 'All receipts are allocated.'
 	);
+	const figures = $derived(
+		[
+			`${money(work.owed, base)} owed, ${money(work.late, base)} of it overdue;`,
+			`${money(work.onAccount, base)} on account,`,
+			`balance due ${money(work.owed - work.onAccount, base)}.`,
+			`${money(month?.collected ?? 0, base)} collected this month.`
+		].join(' ')
+	);
 	const bank = $derived(
 		work.banks
 			.map((one) =>
@@ -168,9 +176,7 @@
 	<section class="px-8 pt-6">
 		<h1 class="text-2xl">{title}</h1>
 		<p class="mt-1 text-lg text-soft">
-			{money(work.owed, base)} owed, {money(work.late, base)} of it overdue; {money(work.onAccount, base)} on account,
-			balance due {money(work.owed - work.onAccount, base)}. {money(month?.collected ?? 0, base)}
-			collected this month.
+			{figures}
 		</p>
 		<ol class="mt-5">
 			{#each steps as step, i (step.name)}

@@ -7,13 +7,11 @@
 	let over = $state(false);
 </script>
 
-<FileDrop bind:over ondrop={(files) => mayAct && files?.length && void bringFiles([...files])} />
+<FileDrop bind:over ondrop={(files) => files?.length && void bringFiles([...files], mayAct)} />
 {#if over}
 	<div
 		class="pointer-events-none fixed inset-3 z-50 grid place-items-center border-2 border-dashed border-copper bg-wash/90"
 	>
-		<p class="font-serif text-2xl">
-			{mayAct ? 'Let go: it is brought in where it belongs' : 'Bringing files in takes a clerk'}
-		</p>
+		<p class="font-serif text-2xl">Let go: it is brought in where it belongs</p>
 	</div>
 {/if}

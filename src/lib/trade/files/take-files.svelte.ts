@@ -9,6 +9,8 @@ import { whereFilesGo } from './where-files-go';
 export interface FileTaker {
 	readonly kinds: readonly FileKind[];
 	readonly take: (files: readonly File[], kind: FileKind) => void;
+	/** Whoever only looks may use it: nothing goes into the books. */
+	readonly anybody?: boolean;
 }
 
 /** Files that were led to a page which is not there yet. */
@@ -35,16 +37,18 @@ export function takeFiles(taker: FileTaker): void {
 /**
  * Brings files where they belong, by what they are: to this page where it takes them, else to the page that does, with the file in hand. One
  * that no page takes is said, and what to do with it.
+ * @param mayAct false for whoever only looks
  */
-export async function bringFiles(files: readonly File[]): Promise<void> {
+export async function bringFiles(files: readonly File[], mayAct = true): Promise<void> {
 	const byKind = new Map<FileKind, File[]>();
 	for (const file of files) {
 		const kind = recogniseFile(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()));
 		byKind.set(kind, [...(byKind.get(kind) ?? []), file]);
 	}
 	for (const [kind, some] of byKind) {
-		const here = takers.find((one) => one.kinds.includes(kind));
+		const here = takers.find((one) => one.kinds.includes(kind) && (mayAct || one.anybody));
 		if (here) here.take(some, kind);
+		else if (!mayAct) toast.error('Bringing files in takes a clerk.');
 		else await lead(some, kind);
 	}
 }

@@ -47,7 +47,7 @@
 	] as const;
 	let form: HTMLFormElement;
 	// Nothing that is dropped here goes into the books.
-	takeFiles({ kinds: FILE_KINDS, take: (files) => void take(files) });
+	takeFiles({ kinds: FILE_KINDS, anybody: true, take: (files) => void take(files) });
 	/** Puts dropped files where they belong, and matches as soon as the three are there. */
 	async function take(files: readonly File[]) {
 		const strange: string[] = [];
