@@ -68,7 +68,7 @@ test('a statement written by hand is taken and doubted, and a second person is a
 	await expect(clerk.getByText('A statement does not fit')).toBeVisible();
 	await expect(clerk.getByText(/1 bank file was brought in by hand and waits/)).toBeVisible();
 	await open(page, '/');
-	await page.locator('li', { hasText: 'For a second person' }).getByRole('link', { name: 'Look' }).click();
+	await page.locator('li', { hasText: 'Confirm bank files' }).getByRole('link', { name: 'Look' }).click();
 	await expect(page.getByRole('heading', { name: '1 bank file waits for a second person.' })).toBeVisible();
 	expect(await violations(page, 'bank files')).toEqual([]);
 	await page.getByRole('button', { name: 'It is the bank’s', exact: true }).click();

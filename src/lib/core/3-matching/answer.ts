@@ -2,7 +2,6 @@ import type { Day } from '../day/day';
 import type { ClaimReason } from '../model/claim';
 import type { DifferenceKind } from '../model/records';
 import type { Minor } from '../money/minor';
-import type { UsualLine } from './usual-line';
 
 /** How sure an answer is, in the terms of the trial run. */
 export type Band = 'certain' | 'likely' | 'choose' | 'none';
@@ -216,6 +215,15 @@ export type Reason =
 	| { readonly code: 'usual-line'; readonly account: string; readonly times: number }
 	| { readonly code: 'money-out' }
 	| { readonly code: 'not-yet' };
+
+/** How entries of one counterparty and kind were booked that are no customer's money. */
+export interface UsualLine {
+	/** The ledger account, and what it is called. */
+	readonly account: string;
+	readonly name: string;
+	/** How often in a row; 2 for a rule that somebody made. */
+	readonly times: number;
+}
 
 /** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount and
  * the earlier money that joins in. */

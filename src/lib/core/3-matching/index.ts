@@ -1,5 +1,5 @@
 /** Matching, as the rest of Odd Penny uses it: nothing else of this folder is imported from outside. */
-export type { Answer, AnswerLine, Band, Reason, UsedCredit } from './answer';
+export type { Answer, AnswerLine, Band, Reason, UsedCredit, UsualLine } from './answer';
 export { type AnswerFailure, answerPile, notYet } from './answering/answer-pile';
 export { answerReceipts } from './answering/answer-receipts';
 export { type WhyNot, whyNot } from './answering/why-not';
@@ -39,7 +39,7 @@ export {
 	type PayerTrait
 } from './payer/payer-lessons';
 export { MOST_WAYS } from './sets/equal-ways';
-export { type UsualLine, usualAmong, usualKeys, usualKind, withUsualLine } from './usual-line';
+export { usualAmong, usualKeys, usualKind, withUsualLine } from './usual-line';
 export { findSets } from './sets/find-sets';
 export { type AccountItem, setsByAccount } from './sets/sets-by-account';
 export type { SetsFound } from './sets/sets-found';

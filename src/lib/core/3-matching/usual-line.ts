@@ -1,17 +1,8 @@
 import type { ReceiptFacts } from '../model/records';
 import { nameKey } from '../text/name-key';
 import { withoutAccents } from '../text/without-accents';
-import type { Answer } from './answer';
+import type { Answer, UsualLine } from './answer';
 import { saysReturned } from './find-returned';
-
-/** How entries of one counterparty and kind were booked that are no customer's money. */
-export interface UsualLine {
-	/** The ledger account, and what it is called. */
-	readonly account: string;
-	readonly name: string;
-	/** How often in a row; 2 for a rule that somebody made. */
-	readonly times: number;
-}
 
 /** After so many times in a row it is proposed, and after so many it is certain. */
 const TO_PROPOSE = 2;
