@@ -6,12 +6,10 @@ CREATE TABLE `usual_line` (
 	`text` text NOT NULL,
 	`account` text NOT NULL,
 	`times` integer NOT NULL,
+	`set_by` text,
 	`off` integer DEFAULT false NOT NULL
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `usual_line_of` ON `usual_line` (`name_key`,`kind`);--> statement-breakpoint
-ALTER TABLE `ledger_account` ADD `tax_basis_points` integer;--> statement-breakpoint
 ALTER TABLE `rate` ADD `source` text DEFAULT '' NOT NULL;--> statement-breakpoint
-ALTER TABLE `receipt` ADD `paid_into` integer REFERENCES bank_account(id);--> statement-breakpoint
-ALTER TABLE `receipt_state` ADD `held_for` text;--> statement-breakpoint
-ALTER TABLE `manual_receipt` ADD `paid_into` integer REFERENCES bank_account(id);
+ALTER TABLE `receipt_state` ADD `held_for` text;

@@ -213,6 +213,8 @@ export type Reason =
 	| { readonly code: 'statement-doubted'; readonly reference: string }
 	/** Entries like it were booked on one account, so often in a row. */
 	| { readonly code: 'usual-line'; readonly account: string; readonly times: number }
+	/** Somebody made it a rule that they go there. */
+	| { readonly code: 'usual-rule'; readonly account: string; readonly by: string }
 	| { readonly code: 'money-out' }
 	| { readonly code: 'not-yet' };
 
@@ -221,8 +223,10 @@ export interface UsualLine {
 	/** The ledger account, and what it is called. */
 	readonly account: string;
 	readonly name: string;
-	/** How often in a row; 2 for a rule that somebody made. */
+	/** How often in a row. */
 	readonly times: number;
+	/** Who made it a rule; null where it was learned. */
+	readonly setBy: string | null;
 }
 
 /** What the matcher would do with one receipt. The cash of the lines plus `onAccount` is the receipt's amount and

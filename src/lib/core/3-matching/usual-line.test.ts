@@ -25,7 +25,9 @@ describe('an entry that is usual', () => {
 		...{ reasons: [], others: [], otherAnswers: 0, recognised: [], booked: day('2026-10-30') }
 	};
 	const entry = { text: 'CHARGES', amount: -100, returnReason: null, doubt: null };
-	const line = (times: number) => ({ account: '7100', name: 'Bank charges', times });
+	const line = (times: number, setBy: string | null = null) => ({
+		...{ account: '7100', name: 'Bank charges', times, setBy }
+	});
 	it.each([
 		[0, 'none'],
 		[1, 'none'],
@@ -45,13 +47,24 @@ describe('an entry that is usual', () => {
 		const answer = { ...none, ...over };
 		expect(withUsualLine(answer, { ...entry, ...of }, line(9))).toBe(answer);
 	});
-	it('of several, what was done most often in a row counts', () => {
+	it('of a rule it says whose it is, until it has been booked so twice; it is never certain by that alone', () => {
+		const rule = withUsualLine(none, entry, line(0, 'Ada'));
+		expect([rule.band, rule.reasons]).toEqual([
+			'likely',
+			[{ code: 'usual-rule', account: 'Bank charges', by: 'Ada' }]
+		]);
+		expect(withUsualLine(none, entry, line(3, 'Ada'))).toMatchObject({
+			...{ band: 'certain', reasons: [{ code: 'usual-line', times: 3 }] }
+		});
+	});
+	it('what its kind is counts before what all of its counterparty is, where that is proposed', () => {
 		const lines = new Map([
 			['A | in', line(1)],
-			['A | ', { ...line(2), account: '4900' }]
+			['A | ', { ...line(0, 'Ada'), account: '4900' }]
 		]);
 		expect(usualAmong(['A | in', 'A | '], lines)?.account).toBe('4900');
-		expect(usualAmong(['A | in'], lines)?.account).toBe('7100');
+		expect(usualAmong(['A | in', 'A | '], new Map([...lines, ['A | in', line(2)]]))?.account).toBe('7100');
+		expect(usualAmong(['A | in'], lines)).toBeUndefined();
 		expect(usualAmong(['B | in'], lines)).toBeUndefined();
 	});
 	it('what nobody has confirmed is never certain', () => {

@@ -32,22 +32,20 @@ export function usualKeys(entry: {
 	return name ? [`${name} | ${usualKind(entry)}`, `${name} | `] : [];
 }
 
-/** How an entry was booked most often in a row, by its kind or by a rule for its counterparty. */
+/** Whether it is proposed: by a rule, or because it was always booked so. */
+const isProposed = ({ setBy, times }: UsualLine) => setBy !== null || times >= TO_PROPOSE;
+
+/** How an entry is usually booked: as its kind is, else as all of its counterparty's are; none where nothing is proposed. */
 export function usualAmong(
 	keys: readonly string[],
 	lines: ReadonlyMap<string, UsualLine>
 ): UsualLine | undefined {
-	let best: UsualLine | undefined;
-	for (const key of keys) {
-		const line = lines.get(key);
-		if (line && line.times > (best?.times ?? 0)) best = line;
-	}
-	return best;
+	return keys.flatMap((key) => lines.get(key) ?? []).find(isProposed);
 }
 
 /**
- * An answer as it is where nothing speaks for a customer, and entries like it were always booked on one account: proposed after twice,
- * certain after three times in a row. A payment that came back is none, and what nobody has confirmed is never certain.
+ * An answer as it is where nothing speaks for a customer, and entries like it were always booked on one account: proposed by a rule or
+ * after twice, certain after three times in a row. A payment that came back is none, and what nobody has confirmed is never certain.
  */
 export function withUsualLine(
 	answer: Answer,
@@ -57,13 +55,17 @@ export function withUsualLine(
 	},
 	line: UsualLine | undefined
 ): Answer {
-	if (!line || line.times < TO_PROPOSE) return answer;
+	if (!line || !isProposed(line)) return answer;
 	if (answer.band !== 'none' || answer.customerId !== null || answer.lines.length > 0) return answer;
 	if (receipt.amount < 0 && saysReturned(receipt)) return answer;
 	return {
 		...answer,
 		band: line.times >= TO_BE_CERTAIN && !receipt.doubt ? 'certain' : 'likely',
 		usual: line,
-		reasons: [{ code: 'usual-line', account: line.name, times: line.times }]
+		reasons: [
+			line.setBy !== null && line.times < TO_PROPOSE
+				? { code: 'usual-rule', account: line.name, by: line.setBy }
+				: { code: 'usual-line', account: line.name, times: line.times }
+		]
 	};
 }

@@ -71,7 +71,6 @@ function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> =
 		advices: [],
 		feePattern: null,
 		payerKnown: true,
-		asideRule: null,
 		limits: { tolerance: 500, mine: NO_LIMITS_OF_ONE, before: { customer: {}, day: {} } },
 		bank: { name: 'Current', reference: null },
 		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: [{ amount: 0, currency: 'GBP' }] },

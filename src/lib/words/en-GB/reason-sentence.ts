@@ -104,6 +104,8 @@ export function reasonSentence(reason: Reason): string {
 			return `It is all that ${reason.by === 'due' ? 'was due' : 'was issued'} up to ${shortDay(reason.day)}${reason.but ? ` but ${reason.but}` : ''}: ${count(reason.items, 'item')}.`;
 		case 'all-open':
 			return `It is all that is open: ${count(reason.items, 'item')}.`;
+		case 'usual-rule':
+			return `${reason.by} made it a rule that entries like this go to ${reason.account}.`;
 		case 'usual-line':
 			return `Entries like this were posted to ${reason.account} the last ${count(reason.times, 'time')}.`;
 		case 'says-on-account':

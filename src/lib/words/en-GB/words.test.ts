@@ -228,6 +228,7 @@ const reasons: { readonly [C in Reason['code']]: readonly Omit<Extract<Reason, {
 	'statement-doubted': [{ reference: 'S7' }],
 	'file-unconfirmed': [{ file: 'bank.xml', who: 'Wren' }],
 	'usual-line': [{ account: 'Bank charges', times: 3 }],
+	'usual-rule': [{ account: 'Bank charges', by: 'Ada' }],
 	'not-yet': [{}]
 };
 test.each(Object.entries(reasons).flatMap(([code, all]) => all.map((facts) => [code, facts] as const)))(

@@ -389,7 +389,7 @@
 		bind:open={() => dialog === 'aside', (on) => (dialog = on ? 'aside' : null)}
 		receipt={data.desk.receipt}
 		accounts={data.desk.setAside}
-		rule={data.desk.asideRule}
+		usual={data.desk.answer?.usual?.account ?? null}
 		{done}
 	/>
 {/if}

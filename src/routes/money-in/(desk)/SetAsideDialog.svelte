@@ -14,7 +14,7 @@
 		open = $bindable(),
 		receipt,
 		accounts,
-		rule,
+		usual,
 		done
 	}: {
 		open: boolean;
@@ -27,13 +27,13 @@
 			unidentifiedActId: number | null;
 		};
 		accounts: readonly { code: string; name: string }[];
-		/** Where money of this name went before, by a rule. */
-		rule: string | null;
+		/** Where entries like it usually go. */
+		usual: string | null;
 		done: Done;
 	} = $props();
-	let account = $derived(open ? (rule ?? '') : '');
+	let account = $derived(open ? (usual ?? '') : '');
 	/** What stands in the field: the name of the account, or what is typed of it. */
-	let typed = $derived(open ? (accounts.find((one) => one.code === rule)?.name ?? '') : '');
+	let typed = $derived(open ? (accounts.find((one) => one.code === usual)?.name ?? '') : '');
 	let remember = $state(false);
 	/** Not a ledger account: nobody knows the payer yet, and it goes on waiting. */
 	const UNKNOWN = 'unknown';
@@ -102,11 +102,11 @@
 				The bank agrees from then on, and it is no work of the day any more. It has a list of its own until
 				its payer is found.
 			</p>
-		{:else if receipt.payerName && account && account !== rule}
+		{:else if receipt.payerName && account && account !== usual}
 			<label class="mt-2 flex items-center gap-2"
 				><input type="checkbox" bind:checked={remember} /> From now on propose this for {receipt.payerName}</label
 			>
-		{:else if rule}<p class="mt-2 says">
+		{:else if usual}<p class="mt-2 says">
 				Entries of {receipt.payerName} like this went there before.
 				<a href="/money-in/usual-lines">Usual lines</a>
 			</p>{/if}

@@ -7,9 +7,11 @@
 	let { data } = $props();
 	type Line = (typeof data.lines)[number];
 	const form = new ActForm<typeof changeUsualLine>('?/change', { done: () => void toast('Changed.') });
-	function says({ off, times }: Line): string {
+	function says({ off, times, setBy }: Line): string {
 		if (off) return 'switched off';
-		return times >= 3 ? 'certain' : times === 2 ? 'proposed' : 'not proposed yet';
+		if (times >= 3) return 'certain';
+		if (setBy !== null) return `proposed, as ${setBy} said`;
+		return times === 2 ? 'proposed' : 'not proposed yet';
 	}
 	const change = (line: Line, to: { account?: string; off?: boolean }) =>
 		form.send({ id: line.id, account: line.account, off: line.off, ...to });
@@ -39,7 +41,7 @@
 				{#each data.lines as line (line.id)}
 					<tr class={[line.off && 'text-soft']}>
 						<td>{line.name}</td>
-						<td class="font-mono text-[13px] text-soft">{line.text}</td>
+						<td class="font-mono text-[13px] text-soft">{line.text || 'all entries'}</td>
 						<td
 							><select
 								aria-label="Ledger account of {line.name}, {line.text}"

@@ -65,7 +65,8 @@ describe('who it was, and where it goes, is remembered when asked', () => {
 			'Bank interest received'
 		);
 		const desk = await lookAtDesk(own.books.db, { receiptId: 5, customerId: null, also: [] }, viewer);
-		expect(desk!.asideRule).toBe('4310');
+		expect(desk!.answer!.usual).toMatchObject({ account: '4310', setBy: 'Wren' });
+		expect(desk!.answer!.band).toBe('likely');
 		await proves();
 	});
 });

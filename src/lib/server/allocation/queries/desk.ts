@@ -86,8 +86,6 @@ export interface DeskFrame {
 	readonly advices: readonly KeptAdvice[];
 	/** True where this payer is known to pay for the customer. */
 	readonly payerKnown: boolean;
-	/** Where money of this payer was set aside before, to be done again. */
-	readonly asideRule: string | null;
 	/** What was kept of this payer's money before, as a tariff. */
 	readonly feePattern: FeePattern | null;
 	/** The tolerance in the currency of the money, the limits in base currency. */
@@ -182,7 +180,6 @@ export async function frameOf(
 		mayBe: !owner && row && row.amount > 0 ? await whoOwes(db, row.amount, row.currency) : [],
 		advices: owner && row ? await keptAdvices(db, owner.id) : [],
 		payerKnown: !row || !owner || (await isKnownPayer(db, owner.id, row)),
-		asideRule: answer?.usual?.account ?? null,
 		feePattern: owner ? await feePatternOf(db, { customerId: owner.id }, currency) : null,
 		bankMatches: row?.bankEntryId
 			? (await onItsWay(db)).filter((one) => one.amount === row.amount && one.currency === row.currency)

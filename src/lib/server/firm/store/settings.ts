@@ -49,7 +49,7 @@ const SHAPES = {
 		z.string(),
 		z.object({ name: z.string(), text: z.string(), gross: z.string(), fee: z.string() })
 	),
-	/** Ledger accounts for money that is not a customer's, by the name of who sends or takes it. */
+	/** Of earlier versions: ledger accounts for money that is not a customer's, by name. They are usual lines now. */
 	asideRules: z.record(z.string(), z.object({ account: z.string(), by: z.string() })),
 	/** How money may come by hand. */
 	methods: z.array(z.string()),

@@ -305,7 +305,12 @@ async function usualNow(
 	const now = new Map(await usualLines(db));
 	for (const [key, line] of now) {
 		const known = before.get(key);
-		if (known?.account === line.account && known.name === line.name && known.times === line.times)
+		if (
+			known?.account === line.account &&
+			known.name === line.name &&
+			known.times === line.times &&
+			known.setBy === line.setBy
+		)
 			now.set(key, known);
 	}
 	return now;

@@ -12,9 +12,6 @@ export const usualLineInput = z.object({
 	off: z.boolean()
 });
 
-/** After a person said so it is proposed; to be certain it has to be booked so again. */
-const TIMES_BY_HAND = 2;
-
 /** Leads a usual line to another ledger account, or switches it off and on. */
 export const changeUsualLine = defineAct({
 	kind: 'change-usual-line',
@@ -34,8 +31,12 @@ export const changeUsualLine = defineAct({
 			summary: { name: known.name, text: known.text, account: target.name, off },
 			facts: { id, before: { account: known.account, off: known.off, times: known.times }, account, off }
 		});
-		const times = known.account === account ? known.times : TIMES_BY_HAND;
-		await ctx.tx.update(usualLine).set({ account, off, times }).where(eq(usualLine.id, id));
+		// Led elsewhere it is a rule; to be certain it has to be booked so.
+		const led = known.account === account ? {} : { account, times: 0, setBy: ctx.who.name };
+		await ctx.tx
+			.update(usualLine)
+			.set({ ...led, off })
+			.where(eq(usualLine.id, id));
 		return { id };
 	}
 });

@@ -4,8 +4,7 @@ import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limit
 import { journalOfSetAside } from '../../../core/5-journal/journal-of-set-aside';
 import { ledgerAccount } from '../../platform/db/schema';
 import { postJournal } from '../../ledger/store/post-journal';
-import { rememberAside } from '../store/aside-rules';
-import { learnUsualLine } from '../store/usual-lines';
+import { learnUsualLine, ruleUsualLine } from '../store/usual-lines';
 import { whereMoneyLies } from '../store/where-money-lies';
 import { defineAct } from '../../act/define-act';
 import { askApproval } from '../../approvals/store/ask-approval';
@@ -70,7 +69,7 @@ export const setAside = defineAct({
 			receiptId: row.id
 		});
 		await moveReceipt(tx, { id: row.id, state: state.state }, 'set_aside', actId);
-		if (input.remember && row.payerName) await rememberAside(tx, row.payerName, target.code, ctx.who.name);
+		if (input.remember) await ruleUsualLine(tx, row, target.code, ctx.who.name);
 		const posting = {
 			amount,
 			base,

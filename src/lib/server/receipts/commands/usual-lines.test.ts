@@ -12,13 +12,15 @@ import {
 	newDocument,
 	proves,
 	SUPERVISOR,
-	testBooks
+	testBooks,
+	TODAY
 } from '../../testing';
 import { undoActs } from '../../allocation/commands/undo-acts';
 import { undoPosting } from '../../allocation/commands/undo-posting';
 import { postCertain } from '../../allocation/commands/post-certain';
 import { setLimits } from '../../firm/commands/set-limits';
 import { perform } from '../../act/perform';
+import { lookAtUsualLines } from '../queries/usual-lines';
 import { changeUsualLine } from './change-usual-line';
 import { setAside } from './set-aside';
 
@@ -100,7 +102,10 @@ it('one that is switched off is not proposed, and learns on', async () => {
 	expect((await waiting('INTEREST 4')).answer.band).toBe('certain');
 	// Led to another account it is proposed there, and has to prove itself.
 	await done(books, changeUsualLine, { id: line!.id, account: '4900', off: false }, CLERK);
-	expect((await waiting('INTEREST 4')).answer).toMatchObject({ band: 'likely', usual: { account: '4900' } });
+	expect((await waiting('INTEREST 4')).answer).toMatchObject({
+		band: 'likely',
+		usual: { account: '4900', times: 0, setBy: 'Wren' }
+	});
 	const refused = await perform(
 		books,
 		changeUsualLine,
@@ -111,6 +116,25 @@ it('one that is switched off is not proposed, and learns on', async () => {
 	expect((await perform(books, changeUsualLine, { id: 99, account: '4310', off: true }, as(CLERK))).ok).toBe(
 		false
 	);
+});
+
+it('a rule for a counterparty is proposed for all of its entries, and stands on the list, to be switched off', async () => {
+	const { row } = await waiting('REBATE');
+	const given = { receiptId: row.id, receiptVersion: row.version, account: '4900', remember: true };
+	await done(books, setAside, given, CLERK);
+	expect((await waiting('INTEREST 1')).answer).toMatchObject({
+		band: 'likely',
+		reasons: [{ code: 'usual-rule', account: 'Other income', by: 'Wren' }]
+	});
+	const { lines: listed } = await lookAtUsualLines(books.db, null, { who: CLERK, today: TODAY });
+	const rule = listed.find((one) => one.kind === '')!;
+	expect(rule).toMatchObject({ name: 'Mere & Marches Bank', account: '4900', setBy: 'Wren', times: 0 });
+	// What is booked elsewhere twice in a row counts before the rule.
+	await book('INTEREST 1');
+	await book('INTEREST 2');
+	expect((await waiting('INTEREST 3')).answer.usual).toMatchObject({ account: '4310', times: 2 });
+	await done(books, changeUsualLine, { id: rule.id, account: '4900', off: true }, CLERK);
+	expect((await waiting('INTEREST 3')).answer.usual).toMatchObject({ account: '4310' });
 });
 
 it('money that comes in counts against the limits of whoever posts it', async () => {

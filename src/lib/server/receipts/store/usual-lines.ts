@@ -1,7 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { type UsualLine, usualKind } from '../../../core/3-matching';
 import { nameKey } from '../../../core/text/name-key';
-import { readSetting } from '../../firm/store/settings';
 import type { Reader, Tx } from '../../platform/db/open';
 import { bankEntry, ledgerAccount, usualLine } from '../../platform/db/schema';
 
@@ -13,20 +12,33 @@ interface Entry {
 	readonly bankEntryId: number | null;
 }
 
-/** Usual lines and rules that are proposed, by the keys of `usualKeys`; those that are switched off are not among them. */
+/** Kind of a rule that holds for all entries of its counterparty. */
+const ANY_KIND = '';
+
+/** Usual lines, by the keys of `usualKeys`; those that are switched off are not among them. */
 export async function usualLines(db: Reader): Promise<ReadonlyMap<string, UsualLine>> {
-	const names = new Map((await db.select().from(ledgerAccount)).map(({ code, name }) => [code, name]));
-	const found = new Map<string, UsualLine>();
-	const rules = (await readSetting(db, 'asideRules')) ?? {};
-	for (const [key, { account }] of Object.entries(rules)) {
-		const name = names.get(account);
-		if (name) found.set(`${key} | `, { account, name, times: 2 });
-	}
-	for (const { nameKey: key, kind, account, times, off } of await db.select().from(usualLine)) {
-		const name = names.get(account);
-		if (name && !off) found.set(`${key} | ${kind}`, { account, name, times });
-	}
-	return found;
+	const rows = await db
+		.select({ line: usualLine, name: ledgerAccount.name })
+		.from(usualLine)
+		.innerJoin(ledgerAccount, eq(ledgerAccount.code, usualLine.account))
+		.where(eq(usualLine.off, false));
+	return new Map(
+		rows.map(({ line, name }) => [
+			`${line.nameKey} | ${line.kind}`,
+			{ account: line.account, name, times: line.times, setBy: line.setBy }
+		])
+	);
+}
+
+/** Makes it a rule that all entries of a counterparty are proposed for an account. */
+export async function ruleUsualLine(tx: Tx, entry: Entry, account: string, by: string): Promise<void> {
+	const key = nameKey(entry.payerName ?? '');
+	if (!key) return;
+	const rule = { account, times: 0, setBy: by, off: false, name: entry.payerName!, text: '' };
+	await tx
+		.insert(usualLine)
+		.values({ nameKey: key, kind: ANY_KIND, ...rule })
+		.onConflictDoUpdate({ target: [usualLine.nameKey, usualLine.kind], set: rule });
 }
 
 /** Remembers that an entry was booked on an account: once more in a row, or once where the last one went elsewhere. */
@@ -39,7 +51,11 @@ export async function learnUsualLine(tx: Tx, entry: Entry, account: string): Pro
 	else
 		await tx
 			.update(usualLine)
-			.set({ ...seen, account, times: known.account === account ? known.times + 1 : 1 })
+			.set(
+				known.account === account
+					? { ...seen, times: known.times + 1 }
+					: { ...seen, account, times: 1, setBy: null }
+			)
 			.where(eq(usualLine.id, known.id));
 }
 

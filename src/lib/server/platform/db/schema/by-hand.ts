@@ -23,9 +23,7 @@ export const manualReceipt = sqliteTable(
 		currency: text('currency').notNull(),
 		/** `oldest`, `account`, or numbers of the documents it is for, separated by spaces. */
 		pays: text('pays').notNull(),
-		typedBy: text('typed_by').notNull(),
-		/** Into which of the firm's accounts it goes; null where nobody said. */
-		paidInto: integer('paid_into').references(() => bankAccount.id)
+		typedBy: text('typed_by').notNull()
 	},
 	(t) => [index('manual_receipt_date').on(t.date), index('manual_receipt_customer').on(t.customerId)]
 );

@@ -11,9 +11,7 @@ export const ledgerAccount = sqliteTable('ledger_account', {
 	code: text('code').primaryKey(),
 	name: text('name').notNull(),
 	/** Whether clerks may book money that is not a customer's there. */
-	forSettingAside: integer('for_setting_aside', { mode: 'boolean' }).notNull().default(false),
-	/** The tax that is in what is booked there, in basis points; null for none. */
-	taxBasisPoints: integer('tax_basis_points')
+	forSettingAside: integer('for_setting_aside', { mode: 'boolean' }).notNull().default(false)
 });
 
 /** Units of base currency for one unit of a currency, × 1,000,000, from a day on. */

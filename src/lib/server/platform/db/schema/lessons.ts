@@ -101,13 +101,15 @@ export const usualLine = sqliteTable(
 		id: integer('id').primaryKey(),
 		/** The counterparty's search key. */
 		nameKey: text('name_key').notNull(),
-		/** Which way the money went, the bank's code and the first word that tells: see `usualKind`. */
+		/** Which way the money went, the bank's code and the first word that tells: see `usualKind`. Empty for all of the counterparty's. */
 		kind: text('kind').notNull(),
 		/** The counterparty and the words as they stood last. */
 		name: text('name').notNull(),
 		text: text('text').notNull(),
 		account: text('account').notNull(),
 		times: integer('times').notNull(),
+		/** Who said that it goes there, until it has gone elsewhere; null where it was learned. */
+		setBy: text('set_by'),
 		off: integer('off', { mode: 'boolean' }).notNull().default(false)
 	},
 	(t) => [uniqueIndex('usual_line_of').on(t.nameKey, t.kind)]

@@ -6,7 +6,7 @@ import { CLAIM_STATES } from '../../../../core/4-allocation/claim-life';
 import { CLAIM_REASONS } from '../../../../core/model/claim';
 import { DIFFERENCE_KINDS } from '../../../../core/model/records';
 import { act } from './acts';
-import { bankAccount, bankEntry } from './bank';
+import { bankEntry } from './bank';
 import { document, item } from './documents';
 import { customer } from './firm';
 
@@ -23,8 +23,6 @@ export const receipt = sqliteTable(
 		method: text('method').notNull().default('bank'),
 		/** Whose it is, where that was known when it was recorded. */
 		knownCustomerId: integer('known_customer_id').references(() => customer.id),
-		/** Into which of the firm's accounts it was recorded by hand; null where that is not known yet. */
-		paidInto: integer('paid_into').references(() => bankAccount.id),
 		/** What a processor or bank is known to have kept of it. */
 		fee: amountColumn('fee').notNull().default(ZERO),
 		detail: integer('detail'),

@@ -31,8 +31,10 @@ insert into setting (key, value) values ('asideRules', '{"MOEWE VERWALTUNG UG":{
 	expect(await all(`select id from document where number_key = 'OF BEFORE'`)).toEqual([]);
 	await expect(books.db.run(sql`update document set number = 'X'`)).rejects.toThrow();
 	await expect(books.db.run(sql`update payer_lesson set words = 'X'`)).rejects.toThrow();
-	expect(await readSetting(books.db, 'asideRules')).toEqual({
-		'MOWE VERWALTUNG': { account: '2150', by: 'Ada' }
-	});
+	// A rule of before is a usual line, found by the key of now.
+	expect(await all('select name_key, kind, account, times, set_by from usual_line')).toEqual([
+		{ name_key: 'MOWE VERWALTUNG', kind: '', account: '2150', times: 0, set_by: 'Ada' }
+	]);
+	expect(await readSetting(books.db, 'asideRules')).toBeNull();
 	await books.close();
 });

@@ -1,10 +1,9 @@
-import { eq, sql, type SQL } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import { nameKey } from '../../../../core/text/name-key';
 import { tellingWords } from '../../../../core/text/telling-words';
 import { referenceKey } from '../../../../core/text/words-of-text';
 import { wordsKey } from '../../../../core/text/words-key';
 import { usualLine } from '../schema';
-import { readSetting, writeSetting } from '../../../firm/store/settings';
 import type { Tx } from '../types';
 import { withRowsOpen } from './with-rows-open';
 
@@ -21,7 +20,7 @@ export async function rebuildSearchKeys(tx: Tx): Promise<number> {
 	await rebuildLessons(tx);
 	await rebuildForgotten(tx);
 	await rebuildDocuments(tx);
-	await rebuildRules(tx);
+	await rebuildUsualLines(tx);
 	return 0;
 }
 
@@ -103,20 +102,10 @@ async function rebuildDocuments(tx: Tx): Promise<void> {
 	);
 }
 
-/** Where money of names that are no customers goes. */
-async function rebuildRules(tx: Tx): Promise<void> {
-	for (const { id, name } of await tx.select().from(usualLine))
-		await tx
-			.update(usualLine)
-			.set({ nameKey: nameKey(name) })
-			.where(eq(usualLine.id, id));
-	const rules = await readSetting(tx, 'asideRules');
-	if (rules)
-		await writeSetting(
-			tx,
-			'asideRules',
-			Object.fromEntries(Object.entries(rules).map(([name, rule]) => [nameKey(name), rule]))
-		);
+/** Usual lines; of two that come to one key, the first stays found. */
+async function rebuildUsualLines(tx: Tx): Promise<void> {
+	for (const { id, name } of await tx.select({ id: usualLine.id, name: usualLine.name }).from(usualLine))
+		await tx.run(sql`update or ignore usual_line set name_key = ${nameKey(name)} where id = ${id}`);
 }
 
 interface DocumentKeys {

@@ -5,6 +5,7 @@ import { upgrade } from '../schema';
 import { withTablesSealedAnew } from '../seal/install-seals';
 import { countEarlierReductions } from './earlier-reductions';
 import { fillLineSources } from './line-sources';
+import { rulesToUsualLines } from './rules-to-usual-lines';
 import { rebuildSearchKeys } from './search-keys';
 
 interface Upgrade {
@@ -18,6 +19,8 @@ interface Upgrade {
 const UPGRADES: Readonly<Record<string, Upgrade>> = {
 	'earlier-reductions': { tables: [], bring: countEarlierReductions },
 	'line-sources': { tables: ['journal_line'], bring: fillLineSources },
+	// Before the keys: what it adds is found by them.
+	'rules-to-usual-lines': { tables: [], bring: rulesToUsualLines },
 	[`search-keys-${SEARCH_KEYS}`]: {
 		tables: ['payer_lesson', 'forgotten_payer', 'document'],
 		bring: rebuildSearchKeys
