@@ -3,7 +3,7 @@
 	import type { TableColumn } from '$lib/ui/table-columns';
 	import { plainAmount } from '$lib/words/plain-amount';
 	import { scaleLinear } from 'd3-scale';
-	import { CLAIM_WORDS, LOST_NAMES, amount, count, list, money, shortDay } from '$lib/words';
+	import { CLAIM_WORDS, LOST_NAMES, amount, count, money, shortDay, sumsByCurrency } from '$lib/words';
 	import { daysBetween } from '$lib/core/day/arithmetic';
 	import type { Day } from '$lib/core/day/day';
 	import { SvelteSet } from 'svelte/reactivity';
@@ -28,11 +28,7 @@
 	const chosen = $derived(shown.filter((one) => picked.has(one.itemId)));
 	let deciding = $state(false);
 	const today = $derived(data.today ?? '');
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const one of data.claims) by.set(one.currency, (by.get(one.currency) ?? 0) + one.open);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(sumsByCurrency(data.claims.map((one) => ({ ...one, amount: one.open }))));
 	const late = $derived(data.claims.filter((one) => one.deadline < today));
 	const all = $derived(data.lost.reduce((sum, one) => sum + one.base, 0));
 	const x = $derived(scaleLinear([0, Math.max(1, ...data.lost.map((one) => one.base))], [0, 100]));

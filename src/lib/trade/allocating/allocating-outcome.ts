@@ -1,9 +1,10 @@
-import { itemLabel } from '../../core/4-allocation/item-label';
-import { overLimits } from '../../core/4-allocation/over-limits';
+import { type OverLimit, overLimits, type Reduction } from '../../core/4-allocation/over-limits';
 import { reductionsOf } from '../../core/4-allocation/reductions-of';
 import { acrossRates, ONE } from '../../core/1-rates/across-rates';
 import { allocate } from '../../core/4-allocation/allocate';
 import type { AllocateOrder } from '../../core/4-allocation/allocate-order';
+import { postingFacts } from '../../core/4-allocation/posting-facts';
+import type { PostingFacts } from '../../core/model/posting-facts';
 import type { FeeKind, Posting, SurplusKind } from '../../core/model/posting';
 import type { DifferenceKind, OpenItem } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
@@ -12,10 +13,8 @@ import type { Desk } from '../../server/allocation/queries/desk';
 import {
 	count,
 	DIFFERENCE_NAMES,
-	type ExchangeDifference,
 	money,
 	overLimitSentence,
-	type PostingFacts,
 	postingSentence,
 	problemSentence
 } from '../../words';
@@ -67,14 +66,7 @@ const no = (text: string): Outcome => ({ ok: false, text, asks: false });
 export function outcomeOf(allocating: Laid): Outcome {
 	const { receipt, customer } = allocating.desk;
 	const usual = usualOf(allocating);
-	if (usual && receipt) {
-		const sum = money(Math.abs(receipt.amount), receipt.currency);
-		return {
-			ok: true,
-			asks: false,
-			text: `Posts ${sum} to ${usual.name}, as the last ${count(usual.times, 'time')}.`
-		};
-	}
+	if (usual && receipt) return usualOutcome(allocating.desk, receipt, usual);
 	if (receipt && receipt.amount < 0) return no(wentOut(allocating.desk));
 	if (!customer)
 		return no(
@@ -91,22 +83,36 @@ export function outcomeOf(allocating: Laid): Outcome {
 	if (unreadable) return no(unreadable);
 	const result = allocate(orderOf(allocating));
 	if (!result.ok) return no(problemSentence(result.problems[0]!));
-	const { mine, before } = allocating.desk.limits;
-	// Limits are in base currency; for other currencies the books say so when it is posted.
-	const over =
-		allocating.currency === allocating.desk.baseCurrency
-			? overLimits(mine, reductionsOf(result.value), {
-					day: before.day,
-					customer: new Map([[customer.id, before.customer]])
-				})
-			: [];
+	const over = overMine(allocating.desk, reductionsOf(result.value));
 	const text = postingSentence(factsOf(allocating, result.value));
+	return withLimits(over, text, allocating.desk);
+}
+
+/** What is beyond the person's limits; for other currencies than the base the books say so when it is posted. */
+function overMine(desk: Desk, reductions: readonly Reduction[]): readonly OverLimit[] {
+	if (desk.currency !== desk.baseCurrency) return [];
+	const { mine, before } = desk.limits;
+	return overLimits(mine, reductions, {
+		day: before.day,
+		customer: desk.customer ? new Map([[desk.customer.id, before.customer]]) : new Map()
+	});
+}
+
+function withLimits(over: readonly OverLimit[], text: string, { baseCurrency }: Desk): Outcome {
 	if (over.length === 0) return { ok: true, text, asks: false };
-	return {
-		ok: true,
-		text: `${overLimitSentence(over[0]!, allocating.desk.baseCurrency)} ${text}`,
-		asks: true
-	};
+	return { ok: true, text: `${overLimitSentence(over[0]!, baseCurrency)} ${text}`, asks: true };
+}
+
+/** What posting an entry to the account that entries like it go to does. */
+function usualOutcome(
+	desk: Desk,
+	{ amount, currency }: NonNullable<Desk['receipt']>,
+	usual: UsualLine
+): Outcome {
+	const sum = money(Math.abs(amount), currency);
+	const as = usual.times > 1 ? `as the last ${count(usual.times, 'time')}` : 'as the rule says';
+	const aside: Reduction[] = amount > 0 ? [{ kind: 'set_aside', base: amount, customerId: null }] : [];
+	return withLimits(overMine(desk, aside), `Posts ${sum} to ${usual.name}, ${as}.`, desk);
 }
 
 /** Where entries like it go, while nobody says whose money it is. */
@@ -184,33 +190,8 @@ function orderOf(allocating: Laid): AllocateOrder {
 
 /** All that posting does, as facts. @param posting what the core makes of it */
 function factsOf(allocating: Laid, posting: Posting): PostingFacts {
-	const { rows, currency, credits, left, surplus, depositFor } = allocating;
-	const plain = rows.filter((row) => row.item.kind !== 'credit_note');
-	return {
-		...{ currency, left, surplus, depositFor },
-		settles: plain.filter((row) => row.remains === 0).map((row) => itemLabel(row.item)),
-		leaves: plain.flatMap(({ item, remains }) =>
-			remains > 0 ? [{ label: itemLabel(item), amount: remains, currency: item.currency }] : []
-		),
-		uses: rows.filter((row) => row.item.kind === 'credit_note').map((row) => itemLabel(row.item)),
-		earlier: credits.reduce((sum, one) => sum + (one.use ?? 0), 0),
-		gaps: rows.flatMap(({ item, gaps }) =>
-			gaps.flatMap(({ kind, amount }) => (amount ? [{ kind, amount, currency: item.currency }] : []))
-		),
-		fees: allocating.order.fees,
-		exchange: exchangeOf(allocating, posting)
-	};
-}
-
-/** What is won or lost on exchange; null where all of it is in base currency, or a rate is not there. */
-function exchangeOf({ desk, currency }: Laid, posting: Posting): ExchangeDifference | null {
-	const { baseCurrency, rates } = desk;
-	const used = [...new Set([currency, ...posting.allocations.map((one) => one.itemCurrency)])];
-	if (used.every((one) => one === baseCurrency) || posting.allocations.length === 0) return null;
-	if (!rates[currency]) return null;
-	return {
-		amount: posting.allocations.reduce((sum, one) => sum + one.creditBase - one.itemBase, 0),
-		baseCurrency,
-		rates: used.flatMap((one) => (rates[one]?.day ? rates[one] : []))
-	};
+	const { rows, currency, credits, left, surplus, depositFor, desk, order } = allocating;
+	const earlier = credits.reduce((sum, one) => sum + (one.use ?? 0), 0);
+	const facts = { currency, left, surplus, depositFor, earlier, fees: order.fees, lines: rows };
+	return postingFacts(facts, posting, desk.baseCurrency, desk.rates);
 }

@@ -1,4 +1,5 @@
 import { goto } from '$app/navigation';
+import { tick } from 'svelte';
 import { toast } from 'svelte-sonner';
 import type { FileKind } from '../../core/model/file-kind';
 import { HEAD_BYTES, recogniseFile } from '../../tables/recognise-file';
@@ -65,6 +66,9 @@ async function lead(files: readonly File[], kind: FileKind): Promise<void> {
 	inHand = { kind, files };
 	toast(`${names} is ${FILE_KIND_WORDS[kind]}: it is taken to ${page.name}.`);
 	await goto(page.href);
+	await tick();
+	// A page that could not take them does not take them another day.
+	inHand = null;
 }
 
 /** Puts files into a field for files, as if they had been chosen there. */

@@ -28,5 +28,6 @@ export * from './return-reasons';
 export * from './security-event-sentence';
 export * from './statement-fault-sentence';
 export * from './returned-mark';
+export * from './sums-by-currency';
 export * from './undoing-sentence';
 export * from './why-not-sentence';

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { postingSentence, type PostingFacts } from './posting-sentence';
+import type { PostingFacts } from '../../core/model/posting-facts';
+import { postingSentence } from './posting-sentence';
 
 const NOTHING: PostingFacts = {
 	...{ currency: 'GBP', settles: [], leaves: [], uses: [], earlier: 0, gaps: [], fees: [] },

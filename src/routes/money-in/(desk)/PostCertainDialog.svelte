@@ -6,7 +6,7 @@
 	import TickBox from '$lib/ui/TickBox.svelte';
 	import type { PileFilter } from '$lib/server/services/answers/order-pile';
 	import type { CertainRow } from '$lib/server/receipts/queries/certain';
-	import { count, list, money, postingSentence, reasonSentence, shortDay } from '$lib/words';
+	import { count, money, postingSentence, reasonSentence, shortDay, sumsByCurrency } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { untrack } from 'svelte';
@@ -34,11 +34,7 @@
 	let active = $state(0);
 	const leftOut = new SvelteSet<number>();
 	const wanted = $derived(rows.filter((row) => !leftOut.has(row.id)));
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const { amount, currency } of wanted) by.set(currency, (by.get(currency) ?? 0) + amount);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(sumsByCurrency(wanted));
 	const activeId = $derived.by(() => {
 		const row = rows[active];
 		return row && `certain-${row.id}`;
@@ -99,6 +95,12 @@
 		await done(said.join(' '), { undo: acts.length ? acts : null });
 	}
 
+	function doing({ does, to, amount, currency }: CertainRow): string {
+		if (does) return postingSentence(does);
+		return to
+			? `Posts ${money(Math.abs(amount), currency)} to ${to}.`
+			: 'It changed since; open it on the desk.';
+	}
 	function toggle(row: CertainRow | undefined) {
 		if (!row || going) return;
 		if (!leftOut.delete(row.id)) leftOut.add(row.id);
@@ -165,11 +167,7 @@
 							>{shortDay(row.booked, today)} · {row.payer ?? 'no name'} · {row.text || 'no words'}</span
 						></span
 					>
-					<span class="block"
-						>{row.does
-							? postingSentence(row.does)
-							: `Posts ${money(Math.abs(row.amount), row.currency)} to ${row.to}.`}</span
-					>
+					<span class="block">{doing(row)}</span>
 					<span class="block text-sm text-soft">{row.reasons.map(reasonSentence).join(' ')}</span>
 				</span>
 				<span class="text-right font-semibold">{money(row.amount, row.currency)}</span>

@@ -1,12 +1,12 @@
 <script lang="ts">
 	import type { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
-	import type { setAside } from '$lib/server/receipts/commands/set-aside';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { money } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import { asideForm } from './aside-form';
 	import type { Done } from './done';
 
 	/** Books money that is not a customer's on a ledger account. */
@@ -48,17 +48,7 @@
 	});
 	const sum = $derived(money(Math.abs(receipt.amount), receipt.currency));
 	const target = $derived(accounts.find((one) => one.code === account)?.name ?? account);
-	const aside = new ActForm<typeof setAside>('?/aside', {
-		refresh: false,
-		done: (answer) =>
-			done(
-				answer.output.waits.length > 0
-					? `A supervisor is asked about ${sum}.`
-					: `Posted ${sum} to ${target}.`,
-				answer,
-				true
-			)
-	});
+	const aside = $derived(asideForm(receipt, () => target, done));
 	const unidentified = new ActForm<typeof bookUnidentified>('?/unidentified', {
 		refresh: false,
 		done: (answer) => done(`${sum} is booked as unidentified.`, answer, true)

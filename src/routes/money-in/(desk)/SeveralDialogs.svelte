@@ -8,7 +8,7 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money } from '$lib/words';
+	import { count, sumsByCurrency } from '$lib/words';
 	import type { Done } from './done';
 
 	/** What can be done with several marked receipts at once: hold them or hand them over, or put them on one account. */
@@ -28,11 +28,7 @@
 	let owner = $state.raw<FoundCustomer | null>(null);
 	let typed = $state('');
 	const receipts = $derived(rows.map(({ id, version }) => ({ id, version })));
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const { amount, currency } of rows) by.set(currency, (by.get(currency) ?? 0) + amount);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(sumsByCurrency(rows));
 	const named = $derived(`${count(rows.length, 'receipt')}, ${sums}`);
 	const hold = new ActForm<typeof holdReceipts>('?/holdSeveral', {
 		refresh: false,

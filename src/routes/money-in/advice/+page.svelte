@@ -12,7 +12,7 @@
 	import { readAdvice } from '$lib/tables/read-advice';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay, problemSentence } from '$lib/words';
+	import { count, money, shortDay, problemSentence, sumsByCurrency } from '$lib/words';
 	let { data } = $props();
 	let source = $state('');
 	let when = $state('');
@@ -29,11 +29,7 @@
 	const lines = $derived(matchAdvice(read.ok ? read.value : [], data.ownerItems));
 	const sum = $derived(lines.reduce((all, line) => all + (line.paid ?? line.item?.open ?? 0), 0));
 	const problems = $derived(refused.length ? refused : read.ok ? [] : read.problems.map(problemSentence));
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const one of data.waiting) by.set(one.currency, (by.get(one.currency) ?? 0) + one.total);
-		return list([...by].map(([of, total]) => money(total, of)));
-	});
+	const sums = $derived(sumsByCurrency(data.waiting.map((one) => ({ ...one, amount: one.total }))));
 	function keep() {
 		const date = parseTypedDay(when, (data.today ?? '') as Day);
 		if (!date) return void form.sayAt('date', `“${when}” is not a date. Write 30/10, 30 Oct or 2026-10-30.`);

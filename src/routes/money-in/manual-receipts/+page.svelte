@@ -12,7 +12,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
-	import { amount, count, list, money, shortDay } from '$lib/words';
+	import { amount, count, money, shortDay, sumsByCurrency } from '$lib/words';
 	let { data } = $props();
 	let onSlip = new SvelteSet<number>();
 	/** Rows that are not posted now. */
@@ -21,11 +21,6 @@
 	let voiding = $state.raw<(typeof data.lately)[number] | null>(null);
 	const today = $derived((data.today ?? '') as Day);
 	const late = $derived(data.way.filter((one) => one.date < data.lateSince));
-	const sums = (rows: readonly { amount: number; currency: string }[]) => {
-		const by = new Map<string, number>();
-		for (const row of rows) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	};
 	const now = $derived(data.due.filter((row) => !later.has(row.id)));
 	const picked = $derived(data.loose.filter((row) => onSlip.has(row.id)));
 	const WHERE = {
@@ -67,7 +62,7 @@
 	<p class="text-sm"><a href="/money-in">Money in</a></p>
 	<h1>
 		{data.due.length
-			? `${count(data.due.length, 'payment')} typed, ${sums(data.due)}, not posted yet.`
+			? `${count(data.due.length, 'payment')} typed, ${sumsByCurrency(data.due)}, not posted yet.`
 			: 'Record what the bank does not show yet.'}
 	</h1>
 	<p class="mt-1 mb-4 says">
@@ -157,13 +152,13 @@
 			disabled={busy || !data.mayAct || now.length === 0}
 			onclick={() => postForm.send({ ids: now.map((row) => row.id) })}
 			>{now.length
-				? `Post ${count(now.length, 'receipt')}, ${sums(now)}`
+				? `Post ${count(now.length, 'receipt')}, ${sumsByCurrency(now)}`
 				: 'Tick what is to be posted'}</button
 		>
 	{/if}
 
 	{#if data.dated.length}
-		<h2 class="mt-8 text-xl">Dated for later: {sums(data.dated)}, not money yet</h2>
+		<h2 class="mt-8 text-xl">Dated for later: {sumsByCurrency(data.dated)}, not money yet</h2>
 		<table class="mt-1">
 			{@render head(false)}
 			<tbody>{@render rowsOf(data.dated, false)}</tbody>
@@ -221,14 +216,16 @@
 					></label
 				>
 				<button class="btn" disabled={busy || picked.length === 0 || !data.mayAct}
-					>Make a paying-in slip of {picked.length}{picked.length ? `, ${sums(picked)}` : ''}</button
+					>Make a paying-in slip of {picked.length}{picked.length
+						? `, ${sumsByCurrency(picked)}`
+						: ''}</button
 				>
 			</div>
 		</form>
 	{/if}
 
 	{#if data.way.length}
-		<h2 class="mt-8 text-xl">On its way: {sums(data.way)}</h2>
+		<h2 class="mt-8 text-xl">On its way: {sumsByCurrency(data.way)}</h2>
 		<p class="says">
 			{late.length
 				? `${count(late.length, 'payment')} should have been seen at the bank by now.`

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { SvelteSet } from 'svelte/reactivity';
 	import type { Band } from '$lib/core/3-matching';
-	import { FILE_KINDS } from '$lib/core/model/file-kind';
-	import { takeFiles } from '$lib/trade/files/take-files.svelte';
+	import { FILE_KINDS, type FileKind } from '$lib/core/model/file-kind';
+	import { putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { trialFileKind } from './trial-file-kind';
 	import { count, shortDay, whole } from '$lib/words';
 	import type { ActionData } from './$types';
 	let { data } = $props();
@@ -47,27 +47,25 @@
 	] as const;
 	let form: HTMLFormElement;
 	// Nothing that is dropped here goes into the books.
-	takeFiles({ kinds: FILE_KINDS, anybody: true, take: (files) => void take(files) });
+	takeFiles({ kinds: FILE_KINDS, anybody: true, take });
+	/** Files that were dropped and are none of these; the others are matched without them. */
+	const strange = new SvelteSet<string>();
+	/** Which field takes a kind of file. */
+	const FIELD_OF: Partial<Readonly<Record<FileKind, (typeof FIELDS)[number][0]>>> = {
+		...{ customers: 'customers', documents: 'invoices', history: 'history' },
+		...{ 'bank-file': 'bank', 'bank-notice': 'bank', 'other-xml': 'bank', archive: 'bank' }
+	};
 	/** Puts dropped files where they belong, and matches as soon as the three are there. */
-	async function take(files: readonly File[]) {
-		const strange: string[] = [];
-		const given = new Map<string, DataTransfer>();
-		for (const file of files) {
-			const kind = trialFileKind(file.name, await file.slice(0, 4096).text());
-			if (!kind) {
-				strange.push(`${file.name}: its first line names no columns of customers, invoices or history.`);
-				continue;
-			}
-			const list = given.get(kind) ?? new DataTransfer();
-			given.set(kind, list);
-			if (kind !== 'bank') list.items.clear();
-			list.items.add(file);
+	function take(files: readonly File[], kind: FileKind) {
+		const name = FIELD_OF[kind];
+		if (!name) {
+			for (const file of files) strange.add(file.name);
+			return;
 		}
-		const field = (name: string) => form.elements.namedItem(name) as HTMLInputElement;
-		for (const [name, list] of given) field(name).files = list.files;
-		problems = [...problems, ...strange];
-		const missing = ['customers', 'invoices', 'bank'].filter((name) => !field(name).files?.length);
-		if (strange.length === 0 && missing.length === 0) form.requestSubmit();
+		const field = (one: string) => form.elements.namedItem(one) as HTMLInputElement;
+		putIntoField(field(name), files);
+		const missing = ['customers', 'invoices', 'bank'].filter((one) => !field(one).files?.length);
+		if (missing.length === 0) form.requestSubmit();
 	}
 	const shown = $derived(tried?.receipts.filter((one) => band === null || one.band === band) ?? []);
 	const percent = (n: number) =>
@@ -115,7 +113,14 @@
 				<button class="btn btn-main" disabled={busy}>{busy ? 'Matching …' : 'See what would match'}</button>
 			</p>
 		</form>
-		<Problems {problems} />
+		<Problems
+			problems={[
+				...[...strange].map(
+					(name) => `${name}: its first line names no columns of customers, invoices or history.`
+				),
+				...problems
+			]}
+		/>
 	</section>
 	<section class="px-8 pt-5 pb-10" aria-live="polite">
 		{#if tried}

@@ -5,17 +5,13 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay } from '$lib/words';
+	import { count, money, shortDay, sumsByCurrency } from '$lib/words';
 	let { data } = $props();
 	const ticked = new SvelteSet<number>();
 	const chosen = $derived(data.rows.filter((row) => ticked.has(row.id)));
 	let because = $state('');
 	let heldFor = $state('');
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const { amount, currency } of data.rows) by.set(currency, (by.get(currency) ?? 0) + amount);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(sumsByCurrency(data.rows));
 	const form = new ActForm<typeof holdReceipts>('?/hand', {
 		done: ({ output }) => {
 			toast(`${count(output.count, 'receipt')} handed to ${heldFor || 'nobody in particular'}.`);

@@ -8,7 +8,7 @@
 	import More from '$lib/ui/More.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { overLimits } from '$lib/core/4-allocation/over-limits';
-	import { amount, count, list, money, overLimitSentence, shortDay } from '$lib/words';
+	import { amount, count, money, overLimitSentence, shortDay, sumsByCurrency } from '$lib/words';
 	let { data } = $props();
 	/** Of a long list only the first rows are drawn; more when their end comes into sight. All of them are meant. */
 	const ROWS_DRAWN = 150;
@@ -22,11 +22,7 @@
 	const turn = (id: number) => (turned.has(id) ? turned.delete(id) : turned.add(id));
 	const noun = $derived(owner ? 'document' : 'small balance');
 	const accounts = $derived(new Set(chosen.map((row) => row.code)).size);
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const row of chosen) by.set(row.currency, (by.get(row.currency) ?? 0) + row.open);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(sumsByCurrency(chosen.map((row) => ({ ...row, amount: row.open }))));
 	let kind = $state(untrack(() => (data.owner ? ('bad_debt' as const) : ('small_difference' as const))));
 	let note = $state('');
 	const form = new ActForm<typeof writeOffSmallBalances>('?/writeOff', {

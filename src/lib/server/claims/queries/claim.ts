@@ -7,11 +7,11 @@ import {
 	customer,
 	document,
 	item,
-	itemState,
-	user
+	itemState
 } from '../../platform/db/schema';
 import { kindOf } from '../../act/kinds';
 import { saidOf } from '../../act/said';
+import { activePeople } from '../../people/store/active-people';
 import { defineLook } from '../../act/define-look';
 
 /** One claim: what it is about, what was noted and kept, and all that was done with it, in order. */
@@ -73,15 +73,10 @@ export const lookAtClaim = defineLook('reader', async (db, number: string) => {
 			)
 		)
 		.orderBy(asc(act.id));
-	const people = await db
-		.select({ name: user.name })
-		.from(user)
-		.where(eq(user.active, true))
-		.orderBy(user.name);
 	return {
 		...found,
 		from: from!,
-		people: people.map((row) => row.name),
+		people: await activePeople(db),
 		history: acts.map(({ summary, format, ...row }) => ({
 			...row,
 			kind: kindOf(row),

@@ -2,10 +2,21 @@ import { eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { problemSentence } from '../../../words';
 import type { Books } from '../../platform/db/open';
-import { itemState, receiptState } from '../../platform/db/schema';
+import { itemState, receiptState, reduction } from '../../platform/db/schema';
 import { answeredPile } from '../../services/answers/answers';
 import { proveBooks } from '../../ledger/queries/proof';
-import { as, bankXml, bringIn, CLERK, credit, done, newDocument, READER, testBooks } from '../../testing';
+import {
+	as,
+	bankXml,
+	bringIn,
+	CLERK,
+	credit,
+	done,
+	newDocument,
+	READER,
+	SUPERVISOR,
+	testBooks
+} from '../../testing';
 import { perform } from '../../act/perform';
 import { undoActs } from '../../allocation/commands/undo-acts';
 import { undoPosting } from '../../allocation/commands/undo-posting';
@@ -13,6 +24,7 @@ import { allocateReceipt } from '../../allocation/commands/allocate-receipt';
 import { onItsWay } from '../store/on-its-way';
 import { lookAtManualReceipts } from '../queries/manual-receipts';
 import { whereReceiptIs } from '../queries/where-receipt-is';
+import { setLimits } from '../../firm/commands/set-limits';
 import { makeSlip } from './make-paying-in-slip';
 import { keepManualReceipts } from './manual-receipts';
 import { matchBankEntry } from './match-bank-entry';
@@ -66,6 +78,20 @@ describe('a receipt recorded by mistake', () => {
 		await done(books, undoPosting, { actId: (await stateOf(id)).actId! }, CLERK);
 		expect((await voiding(id)).ok).toBe(true);
 		expect((await stateOf(id)).state).toBe('voided');
+		await proves();
+	});
+	it('counts against the limits of whoever does it, and no more once it is undone', async () => {
+		const byRole = { clerk: { set_aside: 1200 }, supervisor: {} };
+		await done(books, setLimits, { tolerance: null, byRole, byPerson: {} }, SUPERVISOR);
+		const [first, second] = [await cheque(1000), await cheque(1500)];
+		expect(said(await voiding(second))[0]).toMatch(/above your limit of £12\.00/);
+		expect((await stateOf(second)).state).toBe('allocated');
+		const result = await voiding(first);
+		const counted = async () =>
+			(await books.db.select().from(reduction)).reduce((sum, one) => sum + one.base, 0);
+		expect(await counted()).toBe(1000);
+		await done(books, undoActs, { actIds: [result.ok ? result.value.actId : 0] }, CLERK);
+		expect(await counted()).toBe(0);
 		await proves();
 	});
 	it('and its voiding is undone: it waits again', async () => {

@@ -8,6 +8,12 @@ import { actIdInput, idField, versionField } from '../../act/fields';
 import { kindOf } from '../../act/kinds';
 import { saidOf } from '../../act/said';
 import { act, receipt, receiptState, slipReceipt } from '../../platform/db/schema';
+import { overLimitProblems } from '../../approvals/store/ask-approval';
+import { baseCurrencyOr } from '../../firm/store/settings';
+import { overLimitsNow } from '../../reductions/store/over-limits-now';
+import { undoReductions, writeReductions } from '../../reductions/store/write-reductions';
+import type { Reduction } from '../../../core/4-allocation/over-limits';
+import { moneyOf } from './accounting-day';
 import { moveReceipt } from '../store/receipt-states';
 
 export const voidReceiptInput = z.object({
@@ -18,7 +24,8 @@ export const voidReceiptInput = z.object({
 
 /**
  * Voids a receipt that was recorded by hand and never was money: what it was allocated to is open again, and it waits for nothing. Refused
- * while something hangs on it, which is named: a paying-in slip, the bank's entry, a claim, what of it was allocated since.
+ * while something hangs on it, which is named: a paying-in slip, the bank's entry, a claim, what of it was allocated since. It counts
+ * against the limits of whoever does it; beyond them a supervisor has to.
  */
 export const voidReceipt = defineAct({
 	kind: 'void-receipt',
@@ -33,14 +40,22 @@ export const voidReceipt = defineAct({
 		if (slip) throw new DomainError({ code: 'credit-in-use', what: `paying-in slip ${slip.slipId}` });
 		if (state.state !== 'allocated' && !isWaiting(state.state))
 			throw new DomainError(await takenBy(ctx, state.lastActId));
+		const { base } = await moneyOf(tx, row, state, ctx.today);
+		const customerId = state.customerId ?? row.knownCustomerId;
+		// It takes money away from the customer: whoever voids what a colleague took in has the same limits as for any other way.
+		const taken: Reduction[] = [{ kind: 'set_aside', base, customerId }];
+		const over = await overLimitsNow(ctx, taken);
+		if (over.length > 0)
+			throw new DomainError(...overLimitProblems(over, await baseCurrencyOr(tx, row.currency)));
 		const actId = await ctx.record({
 			summary: {
 				...{ amount: row.amount, currency: row.currency, payer: row.payerName },
 				...{ method: row.method, reference: row.text, reason: input.reason }
 			},
-			customerId: state.customerId ?? row.knownCustomerId,
+			customerId,
 			receiptId: row.id
 		});
+		await writeReductions(ctx, actId, taken);
 		if (state.state === 'allocated') await ctx.run(undoPosting, { actId: state.actId! });
 		const now = await receiptNow(ctx, row.id);
 		await moveReceipt(tx, { id: row.id, state: now.state.state }, 'void', actId);
@@ -66,6 +81,7 @@ export const restoreReceipt = defineAct({
 			receiptId: row.id,
 			undoesId: first.id
 		});
+		await undoReductions(tx, actId, first.id);
 		await moveReceipt(tx, { id: row.id, state: state.state }, 'restore', actId);
 		return { receiptId: row.id };
 	}

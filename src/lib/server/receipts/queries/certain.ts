@@ -1,14 +1,14 @@
 import { acrossRates, ONE } from '../../../core/1-rates/across-rates';
 import { allocate } from '../../../core/4-allocation/allocate';
-import { itemLabel } from '../../../core/4-allocation/item-label';
+import { postingFacts } from '../../../core/4-allocation/posting-facts';
 import type { Answer, Reason } from '../../../core/3-matching';
 import type { Day } from '../../../core/day/day';
 import type { OpenItem } from '../../../core/model/records';
 import { minor } from '../../../core/money/minor';
-import type { PostingFacts } from '../../../words';
+import type { PostingFacts } from '../../../core/model/posting-facts';
 import { defineLook } from '../../act/define-look';
 import { itemsById } from '../../documents/store/open-items';
-import { readSetting } from '../../firm/store/settings';
+import { baseCurrencyOr } from '../../firm/store/settings';
 import { rateUsed, type RateUsed } from '../../firm/store/to-base';
 import type { Db } from '../../platform/db/open';
 import { answeredPile } from '../../services/answers/answers';
@@ -26,7 +26,7 @@ export interface CertainRow {
 	readonly text: string;
 	readonly amount: number;
 	readonly currency: string;
-	/** Null for a usual line. */
+	/** Null for a usual line, and for what cannot be posted as it is. */
 	readonly does: PostingFacts | null;
 	/** The ledger account that a usual line is posted to. */
 	readonly to: string | null;
@@ -45,7 +45,7 @@ export const lookAtCertain = defineLook(
 		const answers = rows.map((row) => pile.answers.get(row.id)!);
 		const ids = new Set(answers.flatMap((answer) => answer.lines.map((line) => line.itemId)));
 		const items = new Map((await itemsById(db, [...ids])).map((item) => [item.id, item]));
-		const base = (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP';
+		const base = await baseCurrencyOr(db, 'GBP');
 		const rates = new Rates(db, base);
 		const found: CertainRow[] = [];
 		for (const [i, row] of rows.entries()) {
@@ -94,7 +94,7 @@ function doesOf(
 		readonly base: string;
 		readonly rate: RateUsed | null;
 	}
-): PostingFacts {
+): PostingFacts | null {
 	const lines = answer.lines.flatMap((line) => {
 		const item = items.get(line.itemId);
 		return item ? [{ ...line, item }] : [];
@@ -110,29 +110,15 @@ function doesOf(
 			surplus: []
 		}
 	});
-	const laid = lines.reduce((sum, line) => sum + line.cash, 0);
-	const remains = ({ item, cash, differences }: (typeof lines)[number]) =>
-		item.open - cash - differences.reduce((sum, one) => sum + one.amount, 0);
-	const taken = lines.filter(({ item }) => item.kind !== 'credit_note');
-	const gained = posting.ok
-		? posting.value.allocations.reduce((sum, one) => sum + one.creditBase - one.itemBase, 0)
-		: 0;
-	return {
+	// Posting would say what is wrong with it; there is nothing to read then.
+	if (!posting.ok) return null;
+	const facts = {
 		...{ currency: row.currency, earlier: 0, fees, surplus: null, depositFor: '' },
-		settles: taken.filter((line) => remains(line) === 0).map(({ item }) => itemLabel(item)),
-		leaves: taken.flatMap((line) =>
-			remains(line) > 0
-				? [{ label: itemLabel(line.item), amount: remains(line), currency: line.item.currency }]
-				: []
-		),
-		uses: lines.filter(({ item }) => item.kind === 'credit_note').map(({ item }) => itemLabel(item)),
-		gaps: taken.flatMap(({ item, differences }) =>
-			differences.map((one) => ({ ...one, currency: item.currency }))
-		),
-		left: row.amount + row.fee - laid,
-		exchange:
-			row.currency !== base && lines.length > 0 && rate
-				? { amount: gained, baseCurrency: base, rates: [rate] }
-				: null
+		left: row.amount + row.fee - lines.reduce((sum, line) => sum + line.cash, 0),
+		lines: lines.map(({ item, cash, differences }) => ({
+			...{ item, gaps: differences },
+			remains: item.open - cash - differences.reduce((sum, one) => sum + one.amount, 0)
+		}))
 	};
+	return postingFacts(facts, posting.value, base, rate ? { [row.currency]: rate } : {});
 }

@@ -11,8 +11,7 @@ import {
 	bankStatement,
 	receipt,
 	receiptState,
-	statementEntry,
-	user
+	statementEntry
 } from '../../platform/db/schema';
 import { answeredPile, type Pile } from '../../services/answers/answers';
 import {
@@ -25,6 +24,7 @@ import {
 } from '../../services/answers/order-pile';
 import type { Waiting } from '../store/waiting-receipts';
 import type { Shown } from '../../matching/store/kept-answers';
+import { activePeople } from '../../people/store/active-people';
 import { processorNames } from '../../firm/store/processors';
 import { defineLook } from '../../act/define-look';
 
@@ -98,9 +98,7 @@ async function waysToLook(db: Db, pile: Pile) {
 			.select({ id: bankAccount.id, name: bankAccount.name })
 			.from(bankAccount)
 			.orderBy(asc(bankAccount.id)),
-		people: (
-			await db.select({ name: user.name }).from(user).where(eq(user.active, true)).orderBy(asc(user.name))
-		).map((row) => row.name),
+		people: await activePeople(db),
 		heldFor: [...new Set(pile.receipts.flatMap((row) => row.heldFor ?? []))].sort()
 	};
 }

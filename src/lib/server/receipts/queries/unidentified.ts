@@ -1,7 +1,6 @@
-import { asc, eq } from 'drizzle-orm';
 import { daysBetween } from '../../../core/day/arithmetic';
 import { defineLook } from '../../act/define-look';
-import { user } from '../../platform/db/schema';
+import { activePeople } from '../../people/store/active-people';
 import { answeredPile } from '../../services/answers/answers';
 
 /** Money booked to unidentified receipts whose payer is still looked for, the oldest first, with who looks for each. */
@@ -17,10 +16,5 @@ export const lookAtUnidentified = defineLook('reader', async (db, _: null, { tod
 			found: ['certain', 'likely'].includes(pile.answers.get(row.id)!.band)
 		}))
 		.sort((a, b) => b.days - a.days || a.id - b.id);
-	const people = await db
-		.select({ name: user.name })
-		.from(user)
-		.where(eq(user.active, true))
-		.orderBy(asc(user.name));
-	return { rows, people: people.map((row) => row.name) };
+	return { rows, people: await activePeople(db) };
 });

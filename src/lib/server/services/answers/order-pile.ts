@@ -69,7 +69,8 @@ export function orderPile(pile: Pile, filter: PileFilter = WHOLE_PILE): OrderedP
 		const group = groupOf(row, pile);
 		if ((filter.group !== null && group !== filter.group) || !wanted(row)) continue;
 		groups[group].push(row);
-		if (group === 'unidentified') continue;
+		// Dealt with for the day, even where an answer was found for it meanwhile.
+		if (row.unidentifiedActId !== null) continue;
 		count++;
 		if (row.amount > 0) sums[row.currency] = (sums[row.currency] ?? 0) + row.amount;
 	}

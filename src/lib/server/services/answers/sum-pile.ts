@@ -1,7 +1,6 @@
 import type { Db } from '../../platform/db/open';
 import type { PileSummed } from '../../reports/queries/today';
 import { answeredPile } from './answers';
-import { orderPile } from './order-pile';
 import { customersOf } from './whose-money-waits';
 
 /** Sums up the pile as it is answered now. */
@@ -10,10 +9,9 @@ export async function sumPile(db: Db): Promise<PileSummed> {
 	const bands = { certain: 0, likely: 0, choose: 0, none: 0 };
 	let out = 0;
 	const waiting: Record<string, number> = {};
-	const { placeOf } = orderPile(pile);
 	let unidentified = 0;
 	for (const row of pile.receipts) {
-		if (placeOf.get(row.id)?.group === 'unidentified') {
+		if (row.unidentifiedActId !== null) {
 			unidentified++;
 			continue;
 		}

@@ -8,7 +8,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, list, money, shortDay } from '$lib/words';
+	import { count, money, shortDay, sumsByCurrency } from '$lib/words';
 	let { data } = $props();
 	const today = $derived((data.today ?? '') as Day);
 	const picked = new SvelteSet<number>();
@@ -23,11 +23,7 @@
 			picked.clear();
 		}
 	});
-	const sums = $derived.by(() => {
-		const by = new Map<string, number>();
-		for (const row of chosen) by.set(row.currency, (by.get(row.currency) ?? 0) + row.amount);
-		return list([...by].map(([currency, sum]) => money(sum, currency)));
-	});
+	const sums = $derived(sumsByCurrency(chosen));
 	const day = $derived(date.trim() ? parseTypedDay(date, today) : null);
 	const badDay = $derived(date.trim() !== '' && day === null);
 

@@ -41,7 +41,7 @@ describe('marking a payment as returned', () => {
 		const one = new Returning(desk(), TODAY, null);
 		expect(one.outcome).toMatchObject({
 			ok: true,
-			text: 'Posting opens AK-1 and AK-2 again, takes £90.00 off Hazel Hill Pottery’s account and waits for the bank’s entry.'
+			text: 'Posting opens AK-1 and AK-2 again, adds £90.00 to what Hazel Hill Pottery owes and waits for the bank’s entry.'
 		});
 		expect(one.input).toMatchObject({ amount: 9_000, differencesBack: [31], reason: 'refer', shown: null });
 		expect(one.opened.map((row) => `${row.label} ${row.owed} ${row.late}`)).toEqual([

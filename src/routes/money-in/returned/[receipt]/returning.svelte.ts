@@ -157,7 +157,7 @@ export class Returning {
 			.map((one) => this.desk.labels[one.itemId] ?? '');
 		const parts = [
 			owed.length ? `opens ${list([...new Set(owed)])} again` : '',
-			`takes ${money(this.amount, this.currency)} off ${customer.name}’s account`,
+			`adds ${money(this.amount, this.currency)} to what ${customer.name} owes`,
 			this.fee > 0 ? `books ${money(this.fee, this.currency)} of bank charges` : '',
 			this.charged > 0 ? `charges ${customer.name} ${money(this.charged, this.currency)}, due at once` : '',
 			this.shown ? 'meets the bank’s entry' : 'waits for the bank’s entry'
