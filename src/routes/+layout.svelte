@@ -6,19 +6,16 @@
 	import { weekDay } from '$lib/words';
 	import Menu from '$lib/ui/Menu.svelte';
 	import DropAnywhere from '$lib/trade/files/DropAnywhere.svelte';
+	import ScreenKeys from '$lib/ui/ScreenKeys.svelte';
+	import { keysOfScreen } from '$lib/ui/screen-keys.svelte';
 	import ConfirmDialog from '$lib/trade/ConfirmDialog.svelte';
 	import SearchDialog from '$lib/trade/search/SearchDialog.svelte';
 	let { data, children } = $props();
 	let finding = $state(false);
-	function onkeydown(event: KeyboardEvent) {
-		if (data.who && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-			event.preventDefault();
-			finding = true;
-		}
-	}
 	let signOut = $state<HTMLFormElement>();
 	const supervises = $derived(data.who?.role === 'supervisor');
 	const menu = $derived([
+		{ name: 'Keys of this screen', run: () => (keysOfScreen.help = true) },
 		{ name: 'Paper or lamplight', run: toggleMode },
 		...(supervises ? [{ name: 'Settings', href: '/books/settings' }] : []),
 		...(supervises ? [{ name: 'People and records', href: '/books/people' }] : []),
@@ -50,9 +47,9 @@
 />
 <svelte:head><title>Odd Penny</title></svelte:head>
 
-<svelte:window {onkeydown} />
 {#if data.who}
 	<DropAnywhere mayAct={data.who.role !== 'reader'} />
+	<ScreenKeys find={() => (finding = true)} />
 	<ConfirmDialog demoPassword={data.demoPassword} />
 	{#if finding}<SearchDialog bind:open={finding} />{/if}
 	<a href="#main" class="sr-only focus:not-sr-only">Skip to the page</a>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { invalidateAll } from '$app/navigation';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
@@ -178,7 +179,7 @@
 		<p class="mt-1 text-lg text-soft">
 			{figures}
 		</p>
-		<ol class="mt-5">
+		<ol class="mt-5" {@attach rowCursor}>
 			{#each steps as step, i (step.name)}
 				<li
 					class={['-mx-8 flex items-center gap-4 border-t border-rule px-8 py-3', i === first && 'bg-raised']}
@@ -235,7 +236,7 @@
 			<thead
 				><tr><th>Customer</th><th class="num">Overdue</th><th class="num">Owed</th><th>Ageing</th></tr></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each work.lateAccounts as row (row.id)}
 					<tr>
 						<td><a href="/customers/{row.code}">{row.name}</a></td>

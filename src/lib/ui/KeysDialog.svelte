@@ -10,7 +10,7 @@
 <Dialog title="Keys of this screen" bind:open>
 	<table>
 		<tbody>
-			{#each bindings as binding (binding.what)}
+			{#each bindings as binding (`${binding.keys} ${binding.what}`)}
 				<tr><td class="w-24"><span class="key">{shown(binding)}</span></td><td>{binding.what}</td></tr>
 			{/each}
 		</tbody>

@@ -10,6 +10,7 @@
 	import { onMount, type Snippet } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { page } from '$app/state';
+	import { rowCursor } from './row-cursor';
 	import { asPastedText, compareValues, nextSorting, readSorting, type TableColumn } from './table-columns';
 
 	/**
@@ -165,7 +166,7 @@
 			{/each}
 		</tr>
 	</thead>
-	<tbody>
+	<tbody {@attach rowCursor}>
 		{#each table.getRowModel().rows as row (row.id)}
 			<tr class={['row', active === row.original.id && 'bg-raised']}>
 				{#each shown as one, i (one.id)}<td class={classes[i]}>{@render one.cell(row.original)}</td>{/each}

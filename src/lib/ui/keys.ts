@@ -21,7 +21,7 @@ export function pressKey(event: KeyboardEvent, bindings: readonly KeyBinding[]):
 		if (event.key === 'Escape') target.blur();
 		return false;
 	}
-	if (event.key === ' ' && target.matches('button, summary')) return false;
+	if (event.key === ' ' && target.matches('button, summary, input')) return false;
 	const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
 	const binding = bindings.find((one) => one.run && one.keys.includes(key));
 	if (!binding) return false;
@@ -36,7 +36,7 @@ export function mayPress(event: KeyboardEvent): boolean {
 	return !document.querySelector('[role="dialog"], [role="menu"], [role="combobox"][aria-expanded="true"]');
 }
 
-/** True where a key belongs to what has the focus: a field. */
+/** True where a key belongs to what has the focus: a field. A box to tick takes only Space. */
 export function isTyping(target: EventTarget | null): boolean {
-	return target instanceof HTMLElement && target.matches('input, select, textarea');
+	return target instanceof HTMLElement && target.matches('input:not([type="checkbox"]), select, textarea');
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { loadProof } from './load-proof';
 	import { amount, breachSentence, count, money, shortDay } from '$lib/words';
 	let { data } = $props();
@@ -64,7 +65,7 @@
 					><th class="num">Out by</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.banks as bank (bank.id)}
 					{@const out =
 						bank.closing === null ? 0 : bank.closing - (bank.opening + bank.ledgerBalance + bank.waiting)}
@@ -105,7 +106,7 @@
 				><tr><th>Account</th><th></th><th class="num">Balance</th><th class="num">In {data.base}</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.balances as row (row.code + row.currency)}
 					<tr>
 						<td class="text-soft">{row.code}</td>

@@ -4,7 +4,7 @@ import { hashPassword } from 'better-auth/crypto';
 import { cleanText, cleanTexts } from '$lib/core/text/clean-text';
 import { openNewBooks } from '$lib/server/firm/commands/open-books';
 import { CONVENTIONS_SHAPE } from '$lib/server/firm/store/settings';
-import { currencyField } from '$lib/server/act/fields';
+import { accountNumberField, currencyField } from '$lib/server/act/fields';
 import { BRITISH } from '$lib/words/conventions';
 import { nobodyYet, personInput } from '$lib/server/people/commands/people';
 import { isCode } from '$lib/server/people/code-text';
@@ -27,10 +27,9 @@ const input = personInput.omit({ role: true }).extend({
 	timeZone: CONVENTIONS_SHAPE.shape.timeZone.default(BRITISH.timeZone),
 	baseCurrency: currencyField,
 	bank: z.string().trim().min(1, 'Type the name of the bank.').max(200),
-	iban: z
-		.string()
-		.transform((text) => text.replace(/\s/g, '').toUpperCase())
-		.pipe(z.string().min(6, 'Type the account number or IBAN.').max(34))
+	number: accountNumberField('Type the IBAN, or the sort code and account number.'),
+	/** The password once more: nobody else could let in who mistyped it. */
+	again: z.string().max(400).transform(cleanText)
 });
 
 /** Under this name wrong codes are counted. */
@@ -48,7 +47,8 @@ export const actions: Actions = {
 			return refuse([{ code: 'not-allowed', role: 'nobody', needs: 'supervisor' }]);
 		const read = shaped(input, cleanTexts(Object.fromEntries(await event.request.formData())));
 		if (!read.ok) return refuse(read.problems);
-		const { firm, address, phone, baseCurrency, bank, iban, locale, timeZone, code, ...person } = read.value;
+		const { firm, address, phone, baseCurrency, bank, number, locale, timeZone, code, again, ...person } =
+			read.value;
 		const now = Date.now();
 		const origin = event.getClientAddress();
 		if (!app.attempts.mayTry(FIRST, origin, now) || !isCode(code, app.firstStartCode)) {
@@ -59,6 +59,10 @@ export const actions: Actions = {
 		const { password } = person;
 		const fault = passwordFault(password, [person.name, person.email, firm, 'odd penny']);
 		if (fault) return refuse([{ code: 'field', field: 'password', message: fault }]);
+		if (again !== password) {
+			const message = 'The two passwords differ. Type it again.';
+			return refuse([{ code: 'field', field: 'again', message }]);
+		}
 		const passwordHash = await hashPassword(password);
 		const at = await app.context(APPLICATION);
 		const lines = address
@@ -70,7 +74,7 @@ export const actions: Actions = {
 			bankAccounts: [
 				{
 					name: 'Current account',
-					number: iban,
+					number,
 					bankName: bank,
 					currency: baseCurrency,
 					ledger: '1200',

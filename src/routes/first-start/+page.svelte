@@ -7,26 +7,49 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { BRITISH } from '$lib/words/conventions';
 	import { landsToChoose } from '$lib/words';
+	import type { Snapshot } from './$types';
 	let { data, form } = $props();
 	const fields = [
-		['code', 'The code that the server’s console shows', 'text'],
-		['firm', 'Name of the firm', 'text'],
-		['address', 'Its address, lines separated by commas', 'text'],
-		['phone', 'Telephone', 'text'],
-		['baseCurrency', 'Currency of its books', 'text'],
-		['bank', 'Its bank', 'text'],
-		['iban', 'Bank account (IBAN)', 'text'],
-		['name', 'Your name', 'text'],
-		['email', 'Your e-mail address', 'email'],
-		['password', 'A password of twelve characters or more', 'password']
+		['code', 'The code that the server’s console shows', 'text', 'off'],
+		['firm', 'Name of the firm', 'text', 'organization'],
+		['address', 'Its address, lines separated by commas', 'text', 'off'],
+		['phone', 'Telephone, if customers may call', 'text', 'off'],
+		['baseCurrency', 'Currency of its books', 'text', 'off'],
+		['bank', 'Its bank', 'text', 'off'],
+		['number', 'Bank account: IBAN, or sort code and number', 'text', 'off'],
+		['name', 'Your name', 'text', 'name'],
+		['email', 'Your e-mail address', 'email', 'email'],
+		['password', 'A password of twelve characters or more', 'password', 'new-password'],
+		['again', 'The password again', 'password', 'new-password']
 	] as const;
+	type Name = (typeof fields)[number][0];
+	const WIDE: readonly Name[] = ['code', 'firm', 'address', 'email'];
+	const MAY_BE_EMPTY: readonly Name[] = ['address', 'phone'];
 	const { faults, elsewhere } = faultsOfForm(() => form as RefusedForm | null);
 	const lands = landsToChoose();
-	let iban = $state('');
+	const typed = $state<Partial<Record<Name, string>>>({ baseCurrency: 'GBP' });
+	let locale = $state(BRITISH.locale);
 	let timeZone = $state(BRITISH.timeZone);
+	let restored = false;
+	/** What was typed outlives a reload and going back; the passwords and the code do not. */
+	export const snapshot: Snapshot<{
+		fields: Partial<Record<Name, string>>;
+		locale: string;
+		timeZone: string;
+	}> = {
+		capture: () => ({
+			fields: { ...typed, password: undefined, again: undefined, code: undefined },
+			...{ locale, timeZone }
+		}),
+		restore: (kept) => {
+			restored = true;
+			Object.assign(typed, kept.fields);
+			[locale, timeZone] = [kept.locale as typeof locale, kept.timeZone];
+		}
+	};
 	onMount(() => {
 		const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
-		if (data.timeZones.includes(here)) timeZone = here;
+		if (!restored && data.timeZones.includes(here)) timeZone = here;
 	});
 </script>
 
@@ -35,7 +58,7 @@
 <div class="mx-auto mt-[5vh] w-[560px] pb-12">
 	<h1>New books</h1>
 	<p class="mt-1 mb-5 says">
-		Nobody can sign in yet. You will be the first supervisor, and can let others in afterwards.
+		Nobody can sign in yet. You will be the first supervisor, and can add other people afterwards.
 	</p>
 	<Problems problems={elsewhere()} />
 	<form
@@ -45,29 +68,23 @@
 			({ update }) =>
 				update({ reset: false })}
 	>
-		{#each fields as [name, label, type] (name)}
-			<Field
-				form={faults}
-				{name}
-				{label}
-				class={['code', 'firm', 'address'].includes(name) ? 'col-span-2' : ''}
+		{#each fields as [name, label, type, autocomplete] (name)}
+			<Field form={faults} {name} {label} class={WIDE.includes(name) ? 'col-span-2' : ''}
 				>{#snippet input(attributes)}<input
 						{type}
-						required={name !== 'address' && name !== 'phone'}
-						value={name === 'baseCurrency' ? 'GBP' : undefined}
-						oninput={({ currentTarget }) => {
-							if (name === 'iban') iban = currentTarget.value;
-						}}
+						{autocomplete}
+						required={!MAY_BE_EMPTY.includes(name)}
+						bind:value={typed[name]}
 						{...attributes}
-					/>{#if name === 'iban'}<IbanNote account={iban} />{/if}{/snippet}</Field
+					/>{#if name === 'number'}<IbanNote account={typed.number ?? ''} />{/if}{/snippet}</Field
 			>
 		{/each}
 		<Field form={faults} name="locale" label="Numbers are written as in"
-			>{#snippet input(attributes)}<select {...attributes} value={BRITISH.locale}
+			>{#snippet input(attributes)}<select {...attributes} bind:value={locale}
 					>{#each lands as { locale, name } (locale)}<option value={locale}>{name}</option>{/each}</select
 				>{/snippet}</Field
 		>
-		<Field form={faults} name="timeZone" label="The clock is that of"
+		<Field form={faults} name="timeZone" label="Time zone"
 			>{#snippet input(attributes)}<select {...attributes} bind:value={timeZone}
 					>{#each data.timeZones as zone (zone)}<option>{zone}</option>{/each}</select
 				>{/snippet}</Field

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { enhance } from '$app/forms';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { SvelteSet } from 'svelte/reactivity';
@@ -6,6 +7,8 @@
 	import type { sendLetters } from '$lib/server/letters/commands/send-letters';
 	import type { setAddress } from '$lib/server/customers/commands/set-address';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
+	import ChooseHeld from './ChooseHeld.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -87,13 +90,33 @@
 		if (row.leftOut === 'money-waiting') return 'hold: their receipts are not allocated yet';
 		if (row.leftOut === 'paused') return `paused: ${row.because}`;
 		if (row.leftOut === 'no-address') return 'no e-mail address';
+		if (row.leftOut === 'sent-today') return 'sent today';
 		return row.lastSent ? `last sent ${shortDay(row.lastSent, data.today ?? undefined)}` : '';
 	}
+	/** Who has a reason to be left out is not chosen by a slip: it is asked first. */
+	let asked = $state.raw<RunRow | null>(null);
 	function pick(row: RunRow) {
 		const id = keyOf(row);
-		if (chosen.has(id)) chosen.delete(id);
+		if (chosen.delete(id)) return;
+		if (row.leftOut) asked = row;
 		else chosen.add(id);
 	}
+	function pickAll(on: boolean) {
+		for (const row of ready) {
+			if (on) chosen.add(keyOf(row));
+			else chosen.delete(keyOf(row));
+		}
+	}
+	const allChosen = $derived(ready.length > 0 && ready.every((row) => chosen.has(keyOf(row))));
+	let sendButton = $state<HTMLButtonElement>();
+	screenKeys(() =>
+		data.mayAct
+			? [
+					{ keys: ['a'], what: 'choose all that can go, or none', run: () => pickAll(!allChosen) },
+					{ keys: ['s'], what: 'to the button that sends', run: () => sendButton?.focus() }
+				]
+			: []
+	);
 	const previewUrl = $derived(
 		current
 			? `/letters/preview?kind=${data.kind}&customer=${current.customerId}&currency=${current.currency}`
@@ -151,17 +174,14 @@
 							type="checkbox"
 							aria-label="Choose all that can go"
 							disabled={!data.mayAct}
-							checked={ready.length > 0 && ready.every((row) => chosen.has(keyOf(row)))}
-							onchange={(event) =>
-								ready.forEach((row) =>
-									event.currentTarget.checked ? chosen.add(keyOf(row)) : chosen.delete(keyOf(row))
-								)}
+							checked={allChosen}
+							onchange={(event) => pickAll(event.currentTarget.checked)}
 						/></th
 					>
 					<th>Customer</th><th class="num">{late ? 'Late' : 'Owed'}</th><th>To</th>
 				</tr>
 			</thead>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each rows as row (keyOf(row))}
 					<tr class={['row align-top', current === row && 'bg-raised']}>
 						<td
@@ -170,12 +190,17 @@
 								aria-label="Choose {row.name}"
 								checked={chosen.has(keyOf(row))}
 								disabled={!row.email || !data.mayAct}
-								onchange={() => pick(row)}
+								onchange={(event) => {
+									pick(row);
+									event.currentTarget.checked = chosen.has(keyOf(row));
+								}}
 							/></td
 						>
 						<td>
-							<button class="cursor-pointer text-left hover:underline" onclick={() => (shown = keyOf(row))}
-								>{row.name}</button
+							<button
+								data-open
+								class="cursor-pointer text-left hover:underline"
+								onclick={() => (shown = keyOf(row))}>{row.name}</button
 							>
 							{#if why(row)}<span class={['block text-xs', row.leftOut ? 'text-copper' : 'text-soft']}
 									>{why(row)}</span
@@ -249,7 +274,11 @@
 	</section>
 	<footer class="double-top col-span-2 flex h-[54px] items-center gap-4 bg-raised px-5">
 		<form onsubmit={send}>
-			<button class="btn btn-main" disabled={chosen.size === 0 || sending !== null || !data.mayAct}>
+			<button
+				bind:this={sendButton}
+				class="btn btn-main"
+				disabled={chosen.size === 0 || sending !== null || !data.mayAct}
+			>
 				{sending
 					? `Writing ${sending.done + 1} to ${Math.min(sending.done + BATCH, sending.all)} of ${sending.all} …`
 					: `Send ${count(chosen.size, data.kind)}`}
@@ -270,6 +299,14 @@
 		</p>
 	</footer>
 </div>
+
+<ChooseHeld
+	row={asked}
+	kind={data.kind}
+	reason={asked ? reason(asked) : ''}
+	choose={() => asked && chosen.add(keyOf(asked))}
+	close={() => (asked = null)}
+/>
 
 <style>
 	.row {

@@ -1,3 +1,4 @@
+import { plainBankNumber } from '../../core/text/bank-number';
 import { z } from 'zod';
 import { minor, MOST_AMOUNT } from '../../core/money/minor';
 import { parseDay, type Day } from '../../core/day/day';
@@ -64,7 +65,7 @@ export const accountNumberField = (message: string) =>
 	z
 		.string()
 		.max(80, message)
-		.transform((text) => text.replace(/\s/g, '').toUpperCase())
+		.transform(plainBankNumber)
 		.pipe(z.string().regex(/^[A-Z0-9]{4,34}$/, message));
 
 /** The id of an act that a form names. */

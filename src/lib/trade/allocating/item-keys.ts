@@ -41,7 +41,6 @@ export function itemKeys(
 			run: (key) => nameGap(Number(key) - 1)
 		},
 		{ keys: ['o'], what: 'leave all of it on account', run: () => allocating?.clear() },
-		{ keys: ['/'], what: 'filter the open items', run: () => at.filter?.focus() },
-		{ keys: ['Escape'], shown: 'Esc', what: 'leave a field' }
+		{ keys: ['/'], what: 'filter the open items', run: () => at.filter?.focus() }
 	];
 }

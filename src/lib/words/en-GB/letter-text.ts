@@ -1,3 +1,4 @@
+import { bankNumberText } from './bank-number-text';
 import type { Letter } from '../../core/7-letters/letter';
 import { minor } from '../../core/money/minor';
 import { money, shortDay } from './format';
@@ -93,9 +94,5 @@ export function mailText(letter: Letter): { subject: string; body: string } {
 export function howToPay({ account, quote }: Pick<Letter, 'account' | 'quote'>): string {
 	if (!account) return `Please quote ${quote} with your payment.`;
 	const bic = account.bic ? `, BIC ${account.bic}` : '';
-	return `Please pay to ${account.bank}, IBAN ${groupsOfFour(account.iban)}${bic}, and quote ${quote}.`;
-}
-
-function groupsOfFour(iban: string): string {
-	return iban.replace(/(.{4})(?=.)/g, '$1 ');
+	return `Please pay to ${account.bank}, ${bankNumberText(account.iban)}${bic}, and quote ${quote}.`;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { answerApproval } from '$lib/server/approvals/commands/answer-approval';
 	import {
 		approvalSentence,
@@ -80,7 +81,7 @@
 							><tr><th>Account</th><th>Customer</th><th class="num">Debit</th><th class="num">Credit</th></tr
 							></thead
 						>
-						<tbody>
+						<tbody {@attach rowCursor}>
 							{#each one.shows as line, i (i)}
 								<tr>
 									<td><span class="text-soft">{line.account}</span> {line.name ?? ''}</td>
@@ -138,7 +139,7 @@
 			<thead
 				><tr><th>Asked by</th><th>To</th><th>Customer</th><th>Answer</th><th>By</th><th>Why</th></tr></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.answered as one (one.asked)}
 					<tr>
 						<td class="whitespace-nowrap">{one.by}, {moment(one.at)}</td>

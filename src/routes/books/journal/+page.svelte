@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { amount, moment, shortDay, actSentence, undoingSentence } from '$lib/words';
 	import type { reinstate } from '$lib/server/allocation/commands/reinstate';
 	import type { undoActs } from '$lib/server/allocation/commands/undo-acts';
@@ -63,7 +64,7 @@
 			></thead
 		>
 		{#each data.entries as entry (entry.id)}
-			<tbody class="border-t-2 border-rule">
+			<tbody {@attach rowCursor} class="border-t-2 border-rule">
 				<tr>
 					<td colspan="5" class="pt-3">
 						<a href="/books/journal?act={entry.id}" class="font-semibold">{shortDay(entry.date)}</a>

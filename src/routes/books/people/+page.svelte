@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import type { demandSecondFactor } from '$lib/server/people/commands/demand-second-factor';
@@ -49,7 +50,7 @@
 			<thead
 				><tr><th>Name</th><th>Signs in as</th><th>Role</th><th>Password</th><th>Second step</th></tr></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.people as person (person.id)}
 					<tr>
 						<td class={person.active ? '' : 'text-soft line-through'}>{person.name}</td>
@@ -146,7 +147,7 @@
 			<a class="btn" href="/books/people/events">At the door</a>
 		</div>
 		<table class="mt-2">
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.records as record (record.id)}
 					<tr class="align-top"
 						><td class="text-sm whitespace-nowrap text-soft">{moment(record.at)}</td><td class="text-sm"

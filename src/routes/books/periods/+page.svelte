@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { toast } from 'svelte-sonner';
 	import type { lockPeriod, unlockPeriod } from '$lib/server/periods/commands/lock-period';
 	import { actSentence, count, moment, shortDay } from '$lib/words';
@@ -54,7 +55,7 @@
 					></th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.months as month (month.first)}
 					<tr>
 						<td>{name(month.first)}</td>

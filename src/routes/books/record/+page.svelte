@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { actSentence, count, moment, shortDay } from '$lib/words';
@@ -83,7 +84,7 @@
 				></tr
 			></thead
 		>
-		<tbody>
+		<tbody {@attach rowCursor}>
 			{#each data.rows as row (row.id)}
 				<tr class="align-top">
 					<td class="num text-soft">{row.id}</td>

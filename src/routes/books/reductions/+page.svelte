@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { goto } from '$app/navigation';
 	import { actSentence, amount, count, longMonth, money, REDUCTION_NAMES, shortDay } from '$lib/words';
 	let { data } = $props();
@@ -55,7 +56,7 @@
 			</h2>
 			<table class="mt-1 table-fixed">
 				<colgroup><col class="w-[34%]" /><col class="w-[34%]" /><col /><col /></colgroup>
-				<tbody>
+				<tbody {@attach rowCursor}>
 					{#each one.rows as row (`${row.kind} ${row.agreed}`)}
 						<tr>
 							<td>{REDUCTION_NAMES[row.kind]}</td>
@@ -78,7 +79,7 @@
 			<h2 class="text-xl">{data.person}, one by one</h2>
 			<table class="mt-2">
 				<thead><tr><th>Day</th><th>What</th><th>Customer</th><th class="num">{data.base}</th></tr></thead>
-				<tbody>
+				<tbody {@attach rowCursor}>
 					{#each data.single as row (row.id)}
 						<tr class="align-top">
 							<td class="whitespace-nowrap text-soft">{shortDay(row.day, today)}</td>

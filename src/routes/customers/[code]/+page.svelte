@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import WhatIsKnown from './WhatIsKnown.svelte';
@@ -72,7 +73,7 @@
 					><th class="num">Credit</th><th class="num">Balance</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each rows as row (row.id)}
 					<tr class={['group row align-top', row.undone && 'text-soft']}>
 						<td class="whitespace-nowrap">{shortDay(row.date, data.today ?? undefined)}</td>

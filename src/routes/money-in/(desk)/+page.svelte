@@ -10,8 +10,8 @@
 	import DeskView from '$lib/trade/allocating/DeskView.svelte';
 	import GoneNote from './GoneNote.svelte';
 	import HoldDialog from './HoldDialog.svelte';
-	import KeysDialog from '$lib/ui/KeysDialog.svelte';
-	import { isTyping, mayPress, pressKey } from '$lib/ui/keys';
+	import { isTyping, mayPress } from '$lib/ui/keys';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import PileList from './PileList.svelte';
 	import { itemKeys } from '$lib/trade/allocating/item-keys';
 	import { Allocating } from '$lib/trade/allocating/allocating.svelte';
@@ -41,7 +41,7 @@
 	/** The desk with a receipt, or with the first; what is shown of the pile stays. */
 	const addressOf = (id: number | null) =>
 		`/money-in?${`${id === null ? '' : `&receipt=${id}`}${filterText(data.filter)}`.slice(1)}`;
-	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'keys' | null>(null);
+	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | null>(null);
 	let several = $state<'hold' | 'account' | null>(null);
 	let active = $state(0);
 	let deskSection = $state<HTMLElement>();
@@ -181,7 +181,7 @@
 			aside: Boolean(allocating?.desk.receipt),
 			advice: Boolean(allocating?.desk.customer)
 		};
-		if (what === 'keys' || (data.mayAct && there[what])) dialog = what;
+		if (data.mayAct && there[what]) dialog = what;
 	}
 	const bindings = $derived(
 		deskKeys(
@@ -199,25 +199,22 @@
 		)
 	);
 
+	screenKeys(
+		() => bindings,
+		() =>
+			void tick().then(() =>
+				document.querySelector('[data-active="true"]')?.scrollIntoView({ block: 'nearest' })
+			)
+	);
+
 	function onkeydown(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
-		if (
-			event.key === 'Enter' &&
-			mayPress(event) &&
-			allocating &&
-			data.mayAct &&
-			(!target.matches('a, button, summary, select') || target.hasAttribute('data-receipt'))
-		) {
-			if (target.hasAttribute('data-keep-enter')) return;
-			event.preventDefault();
-			if (usual) postUsual();
-			else if (allocating.outcome.ok && !post.busy) postForm.requestSubmit();
-			return;
-		}
-		if (!pressKey(event, bindings)) return;
-		void tick().then(() =>
-			document.querySelector('[data-active="true"]')?.scrollIntoView({ block: 'nearest' })
-		);
+		const own = target.matches('a, button, summary, select') && !target.hasAttribute('data-receipt');
+		if (event.key !== 'Enter' || !mayPress(event) || own || !allocating || !data.mayAct) return;
+		if (target.hasAttribute('data-keep-enter')) return;
+		event.preventDefault();
+		if (usual) postUsual();
+		else if (allocating.outcome.ok && !post.busy) postForm.requestSubmit();
 	}
 </script>
 
@@ -338,4 +335,3 @@
 		return done(...given);
 	}}
 />
-<KeysDialog {bindings} bind:open={() => dialog === 'keys', (on) => (dialog = on ? 'keys' : null)} />

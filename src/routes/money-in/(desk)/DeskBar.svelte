@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { keysOfScreen } from '$lib/ui/screen-keys.svelte';
 	import { enhance } from '$app/forms';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
 	import type { ActForm } from '$lib/trade/act-form.svelte';
@@ -21,7 +22,7 @@
 		usual: { readonly name: string; readonly post: () => void; readonly busy: boolean } | null;
 		mayAct: boolean;
 		/** Opens a dialog. */
-		ask: (what: 'hold' | 'aside' | 'advice' | 'keys') => void;
+		ask: (what: 'hold' | 'aside' | 'advice') => void;
 	} = $props();
 </script>
 
@@ -71,7 +72,7 @@
 	>
 		{mayAct ? (allocating?.outcome.text ?? '') : 'You may look; allocating takes a clerk.'}
 	</p>
-	<button class="btn" aria-label="Keys of this screen" onclick={() => ask('keys')}
+	<button class="btn" aria-label="Keys of this screen" onclick={() => (keysOfScreen.help = true)}
 		><span class="key">?</span></button
 	>
 </footer>

@@ -7,7 +7,7 @@ export interface DeskDoes {
 	readonly split: () => void;
 	readonly mark: () => void;
 	readonly deal: (what: 'hold' | 'account') => void;
-	readonly ask: (what: 'certain' | 'hold' | 'aside' | 'advice' | 'keys') => void;
+	readonly ask: (what: 'certain' | 'hold' | 'aside' | 'advice') => void;
 	readonly filterPile: () => void;
 	readonly undo: () => void;
 }
@@ -32,7 +32,6 @@ export function deskKeys(does: DeskDoes, items: readonly KeyBinding[]): readonly
 		{ keys: ['b'], what: 'the marked ones: put them on one account', run: () => does.deal('account') },
 		{ keys: ['l'], what: 'filter the receipts', run: does.filterPile },
 		{ keys: ['c'], what: 'read and post what is certain', run: () => does.ask('certain') },
-		{ keys: ['u'], what: 'undo the last posting', run: does.undo },
-		{ keys: ['?'], what: 'these keys', run: () => does.ask('keys') }
+		{ keys: ['u'], what: 'undo the last posting', run: does.undo }
 	];
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { toast } from 'svelte-sonner';
 	import type { confirmBankFile } from '$lib/server/receipts/commands/confirm-bank-file';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -35,7 +36,7 @@
 				></tr
 			></thead
 		>
-		<tbody>
+		<tbody {@attach rowCursor}>
 			{#each data.files as file (file.id)}
 				<tr>
 					<td>{file.name}</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { makeRefundFile } from '$lib/server/refunds/commands/make-refund-file';
 	import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
@@ -53,7 +54,7 @@
 					></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.due as one (one.id)}
 					<tr>
 						<td

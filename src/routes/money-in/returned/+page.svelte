@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { sendLetters } from '$lib/server/letters/commands/send-letters';
 	import type { undoReturn } from '$lib/server/returns/commands/undo-return';
 	import { page } from '$app/state';
@@ -59,7 +60,7 @@
 				<thead
 					><tr><th>Came</th><th>Customer</th><th>Words</th><th class="num">Amount</th><th></th></tr></thead
 				>
-				<tbody>
+				<tbody {@attach rowCursor}>
 					{#each data.found as one (one.receiptId)}
 						<tr>
 							<td class="whitespace-nowrap">{shortDay(one.booked, today)}</td>
@@ -84,7 +85,7 @@
 					><th class="num">Amount</th><th></th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.returned as one (one.id)}
 					<tr class={one.actId === act ? 'bg-wash' : ''}>
 						<td class="whitespace-nowrap"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { goto } from '$app/navigation';
 	import { bringFiles, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { minor } from '$lib/core/money/minor';
@@ -75,7 +76,7 @@
 		>{/if}
 	<table>
 		<thead><tr><th>Booked</th><th>From</th><th>Words</th><th class="num">Amount</th></tr></thead>
-		<tbody>
+		<tbody {@attach rowCursor}>
 			{#each shown as one (one.id)}
 				<tr>
 					<td class="whitespace-nowrap">{shortDay(one.booked, today)}</td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import type { holdReceipts } from '$lib/server/receipts/commands/hold-receipt';
@@ -55,7 +56,7 @@
 					><th class="num">Amount</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.rows as row (row.id)}
 					<tr>
 						<td

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { toast } from 'svelte-sonner';
 	import type { changeUsualLine } from '$lib/server/receipts/commands/change-usual-line';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -37,7 +38,7 @@
 					><th>State</th><th></th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.lines as line (line.id)}
 					<tr class={[line.off && 'text-soft']}>
 						<td>{line.name}</td>

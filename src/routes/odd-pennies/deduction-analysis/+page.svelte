@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { LostRow } from '$lib/server/claims/queries/deduction-analysis';
 	import MonthColumns from '$lib/ui/MonthColumns.svelte';
 	import type { ClaimReason } from '$lib/core/model/claim';
@@ -124,7 +125,7 @@
 						>{/each}<th class="num">In all</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each customers.slice(0, 25) as one (one.key)}
 					<tr>
 						<td><a class="block py-0.5" href="/customers/{one.key}">{one.row.customer}</a></td>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { writeOffSmallBalances } from '$lib/server/allocation/commands/write-off-small-balances';
 	import { untrack } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
@@ -100,7 +101,7 @@
 					><th class="num">Left open</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.rows.slice(0, drawn) as row (row.itemId)}
 					<tr>
 						<td

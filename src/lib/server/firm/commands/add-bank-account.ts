@@ -1,3 +1,4 @@
+import { bankNumberKey } from '../../../core/text/bank-number';
 import { takesTwo } from '../../approvals/store/takes-two';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
@@ -8,7 +9,7 @@ import { defineAct } from '../../act/define-act';
 
 export const bankAccountInput = z.object({
 	name: z.string().trim().min(1, 'Give the account a name.').max(80),
-	number: accountNumberField('Give the IBAN or account number, letters and digits only.'),
+	number: accountNumberField('Give the IBAN, or the sort code and account number.'),
 	bic: z
 		.string()
 		.trim()
@@ -33,7 +34,8 @@ export const addBankAccount = takesTwo(
 		input: bankAccountInput,
 		run: async (ctx, input) => {
 			const { tx } = ctx;
-			const same = await tx.select().from(bankAccount).where(eq(bankAccount.number, input.number)).get();
+			const key = bankNumberKey(input.number);
+			const same = (await tx.select().from(bankAccount)).some((row) => bankNumberKey(row.number) === key);
 			if (same) throw new DomainError({ code: 'number-taken', number: input.number });
 			const ledger = await tx.select().from(ledgerAccount).where(eq(ledgerAccount.code, input.ledger)).get();
 			if (ledger) throw new DomainError({ code: 'number-taken', number: `${ledger.code} (${ledger.name})` });

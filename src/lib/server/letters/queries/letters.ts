@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, inArray, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, notInArray, sql } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
 import type { Reader } from '../../platform/db/open';
@@ -9,7 +9,7 @@ import { letterFor } from '../store/letter-for';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { defineLook } from '../../act/define-look';
 
-export type LeftOut = 'money-waiting' | 'paused' | 'no-address';
+export type LeftOut = 'money-waiting' | 'paused' | 'no-address' | 'sent-today';
 
 export interface RunRow {
 	readonly customerId: number;
@@ -138,28 +138,37 @@ async function runRows(
 		.where(kind === 'reminder' ? gt(open.late, 0) : undefined)
 		.orderBy(desc(kind === 'reminder' ? open.late : open.owed), customer.code, open.currency);
 	const sent = await db
-		.select({ customerId: letter.customerId, date: sql<string>`max(${letter.date})` })
+		.select({
+			customerId: letter.customerId,
+			currency: letter.currency,
+			date: sql<string>`max(${letter.date})`
+		})
 		.from(letter)
-		.where(eq(letter.kind, kind))
-		.groupBy(letter.customerId);
-	const lastSent = new Map(sent.map((row) => [row.customerId, row.date]));
+		.innerJoin(delivery, eq(delivery.letterId, letter.id))
+		.where(and(eq(letter.kind, kind), notInArray(delivery.state, ['refused', 'failed'])))
+		.groupBy(letter.customerId, letter.currency);
+	const lastSent = new Map(sent.map((row) => [`${row.customerId} ${row.currency}`, row.date]));
 	const corrects = new Map(told.map((one) => [`${one.customerId} ${one.currency}`, one.date]));
 	return rows.map(({ statementEmail, reminderEmail, paused, ...row }) => {
 		const email = kind === 'statement' ? statementEmail : (reminderEmail ?? statementEmail);
+		const key = `${row.customerId} ${row.currency}`;
+		const wrong = kind === 'statement' ? (corrects.get(key) ?? null) : null;
 		const leftOut: LeftOut | null = waiting.has(row.customerId)
 			? 'money-waiting'
 			: kind === 'reminder' && paused
 				? 'paused'
-				: email
-					? null
-					: 'no-address';
+				: !email
+					? 'no-address'
+					: lastSent.get(key) === today && !wrong
+						? 'sent-today'
+						: null;
 		return {
 			...row,
 			email,
 			leftOut,
 			because: leftOut === 'paused' ? paused : null,
-			lastSent: lastSent.get(row.customerId) ?? null,
-			corrects: kind === 'statement' ? (corrects.get(`${row.customerId} ${row.currency}`) ?? null) : null
+			lastSent: lastSent.get(key) ?? null,
+			corrects: wrong
 		};
 	});
 }

@@ -1,5 +1,6 @@
+import { bankNumberKey } from '../../../core/text/bank-number';
 import { append } from '../../../core/append';
-import { and, eq, inArray } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { ReadStatement } from '../../../core/1-bank-files/read-bank-text';
 import { receiptsOfEntry } from '../../../core/2-receipts/receipts-of-entry';
 import type { StatementEntry } from '../../../core/model/bank';
@@ -176,12 +177,13 @@ async function importedBefore(tx: Tx, sha256: string): Promise<Imported['before'
 
 /** The firm's accounts that the statements name; refuses a file with one that is not ours, or in another currency. */
 async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
-	const numbers = [...new Set(statements.map((statement) => statement.header.account))];
-	const found = await tx
-		.select()
-		.from(bankAccount)
-		.where(and(inArray(bankAccount.number, numbers)));
-	const accounts = new Map(found.map((row) => [row.number, row]));
+	// A bank may name by sort code and number what the firm knows by its IBAN, or the other way round.
+	const ours = new Map((await tx.select().from(bankAccount)).map((row) => [bankNumberKey(row.number), row]));
+	const accounts = new Map<string, typeof bankAccount.$inferSelect>();
+	for (const { header } of statements) {
+		const account = ours.get(bankNumberKey(header.account));
+		if (account) accounts.set(header.account, account);
+	}
 	const problems: Problem[] = [];
 	for (const { header, entries } of statements) {
 		const place = { statement: header.reference };

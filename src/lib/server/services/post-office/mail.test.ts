@@ -214,6 +214,24 @@ it('the run says who would better wait, and why', async () => {
 	]);
 });
 
+it('who was sent one today is not chosen again today; the next day, and where it is out of date, again', async () => {
+	const leftOut = async (today: string, kind: 'statement' | 'reminder' = 'statement') =>
+		(
+			await lookAtRun(books.db, { kind, page: 0, waiting: [] }, { who: CLERK, today: today as typeof TODAY })
+		).rows.map((row) => row.leftOut);
+	await bringIn(books, bankXml([credit(400, 'AK-1')]));
+	const { actId } = await done(books, allocateReceipt, payment(1, 1, [1, 400]), CLERK);
+	expect(await leftOut(TODAY)).toEqual([null, null]);
+	await send('statement');
+	expect(await leftOut(TODAY)).toEqual(['sent-today', 'sent-today']);
+	expect(await leftOut(TODAY, 'reminder')).toEqual([null, null]);
+	expect(await leftOut('2026-10-31')).toEqual([null, null]);
+	// One that the mail server would not take was not sent.
+	await books.write((tx) => tx.update(delivery).set({ state: 'refused' }).where(eq(delivery.letterId, 2)));
+	await done(books, undoPosting, { actId: actId! }, CLERK);
+	expect(await leftOut(TODAY)).toEqual([null, null]);
+});
+
 describe('a letter that is not so any more', () => {
 	const letters = async (ids = chosen) => {
 		const prepared = await prepareLetters(books.db, 'statement', ids, viewer, now());

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
 	import { actSentence, amount, shortDay } from '$lib/words';
 	let { data } = $props();
@@ -44,7 +45,7 @@
 		<thead class="sticky top-0 bg-paper"
 			><tr><th>Booked</th><th>Who and what</th><th class="num">Amount</th><th>What was done</th></tr></thead
 		>
-		<tbody>
+		<tbody {@attach rowCursor}>
 			{#each data.entries as entry (entry.id)}
 				<tr class="align-top">
 					<td class="whitespace-nowrap">{shortDay(entry.booked, today)}</td>

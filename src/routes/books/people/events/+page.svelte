@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { goto } from '$app/navigation';
 	import { moment, securityEventSentence } from '$lib/words';
 	let { data } = $props();
@@ -33,7 +34,7 @@
 	>
 	<table class="max-w-[1000px]">
 		<thead><tr><th>When</th><th>Who</th><th>What</th><th>From</th></tr></thead>
-		<tbody>
+		<tbody {@attach rowCursor}>
 			{#each data.rows as row (row.id)}
 				<tr>
 					<td class="whitespace-nowrap text-soft">{moment(row.at)}</td>

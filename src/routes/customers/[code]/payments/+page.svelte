@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { moveReceipts } from '$lib/server/allocation/commands/move-receipts';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
@@ -59,7 +60,7 @@
 					><th class="num">Amount</th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.rows as row (row.actId)}
 					<tr>
 						<td

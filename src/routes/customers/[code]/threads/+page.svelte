@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { toast } from 'svelte-sonner';
@@ -77,7 +78,7 @@
 						></tr
 					></thead
 				>
-				<tbody>
+				<tbody {@attach rowCursor}>
 					{#each threads.links as one (one.id)}
 						{@const from = threads.sources.find((it) => it.key === one.source)!}
 						{@const to = threads.items.find((it) => it.id === one.itemId)!}

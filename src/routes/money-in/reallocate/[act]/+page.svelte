@@ -10,8 +10,7 @@
 	import { itemKeys } from '$lib/trade/allocating/item-keys';
 	import { Allocating } from '$lib/trade/allocating/allocating.svelte';
 	import { sortedItems } from '$lib/trade/allocating/sorted-items';
-	import { pressKey, type KeyBinding } from '$lib/ui/keys';
-	import KeysDialog from '$lib/ui/KeysDialog.svelte';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { moment, money, shortDay } from '$lib/words';
 	let { data } = $props();
@@ -23,16 +22,12 @@
 	const allocating = $derived(new Allocating(desk, data.today as Day, data.who?.name ?? ''));
 	let filter = $state<HTMLInputElement>();
 	let active = $state(0);
-	let showsKeys = $state(false);
 	const form = new ActForm<typeof reallocate>('?', {
 		otherwise: 'That did not work. Nothing was changed.',
 		leaving: () =>
 			void toast('Put right. Both the old allocation and the new one are in the journal.', toldAction())
 	});
-	const bindings: readonly KeyBinding[] = $derived([
-		...itemKeys(allocating, { active, move: (to) => (active = to), filter }),
-		{ keys: ['?'], what: 'these keys', run: () => (showsKeys = true) }
-	]);
+	screenKeys(() => itemKeys(allocating, { active, move: (to) => (active = to), filter }));
 	/** Where somebody was told how it stood, the way to the corrected statement. */
 	const toldAction = () =>
 		again.letters.length
@@ -43,8 +38,6 @@
 
 <svelte:head><title>Put right · Odd Penny</title></svelte:head>
 
-<svelte:window onkeydown={(event) => void pressKey(event, bindings)} />
-<KeysDialog {bindings} bind:open={showsKeys} />
 <div class="grid h-[calc(100vh-48px)] grid-rows-[auto_1fr_auto]">
 	<div class="double-bottom px-6 py-3">
 		<p>
