@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { invalidateAll } from '$app/navigation';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
@@ -169,6 +171,18 @@
 		}
 	]);
 	const first = $derived(steps.findIndex((step) => !step.done));
+	screenKeys(() => {
+		const step = steps[first];
+		return step
+			? [
+					{
+						keys: ['g'],
+						what: `go on with what waits first: ${step.name.toLowerCase()}`,
+						run: () => goto(step.href)
+					}
+				]
+			: [];
+	});
 </script>
 
 <svelte:head><title>Today · Odd Penny</title></svelte:head>
@@ -202,7 +216,10 @@
 						<span class="block font-serif text-lg font-semibold">{step.name}</span>
 						<span class={['text-sm', step.warn ? 'text-copper' : 'text-soft']}>{step.says}</span>
 					</span>
-					<a href={step.href} class={['btn ml-auto', i === first && 'btn-main']}>{step.does}</a>
+					<a href={step.href} class={['btn ml-auto', i === first && 'btn-main']}
+						>{step.does}{#if i === first}
+							<span class="key">G</span>{/if}</a
+					>
 				</li>
 			{/each}
 		</ol>

@@ -36,16 +36,17 @@
 		shown: 'Esc',
 		what: 'leave a field; back to the list one came from'
 	};
-	let rows = $state(false);
-	$effect(() => {
-		if (keysOfScreen.help) rows = cursorRows().length > 0;
-	});
-	const shown = $derived([
-		...keysOfScreen.bindings,
-		...(rows ? [...ROW_KEYS, OPENING] : []),
-		...everywhere,
-		BACK
-	]);
+	/** As they are when somebody asks. */
+	const shown = $derived(
+		keysOfScreen.help
+			? [
+					...keysOfScreen.bindings,
+					...(cursorRows().length > 0 ? [...ROW_KEYS, OPENING] : []),
+					...everywhere,
+					BACK
+				]
+			: []
+	);
 
 	function onkeydown(event: KeyboardEvent) {
 		if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {

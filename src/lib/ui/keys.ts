@@ -7,6 +7,8 @@ export interface KeyBinding {
 	readonly what: string;
 	/** Left out where the browser or a form does it, and the list only says so. */
 	readonly run?: (key: string) => unknown;
+	/** Also where one types in a field of one line. */
+	readonly fromField?: boolean;
 }
 
 /**
@@ -17,13 +19,13 @@ export interface KeyBinding {
 export function pressKey(event: KeyboardEvent, bindings: readonly KeyBinding[]): boolean {
 	if (!mayPress(event)) return false;
 	const target = event.target as HTMLElement;
-	if (isTyping(target)) {
-		if (event.key === 'Escape') target.blur();
+	const typing = isTyping(target);
+	if (typing && event.key === 'Escape') target.blur();
+	if (typing && !target.matches('input')) return false;
+	if (!typing && (event.key === ' ' || event.key === 'Enter') && target.matches('a, button, summary, input'))
 		return false;
-	}
-	if (event.key === ' ' && target.matches('button, summary, input')) return false;
 	const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-	const binding = bindings.find((one) => one.run && one.keys.includes(key));
+	const binding = bindings.find((one) => one.run && one.keys.includes(key) && (!typing || one.fromField));
 	if (!binding) return false;
 	event.preventDefault();
 	binding.run!(key);

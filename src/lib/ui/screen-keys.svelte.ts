@@ -1,4 +1,4 @@
-import { onDestroy } from 'svelte';
+import { onMount } from 'svelte';
 import type { KeyBinding } from './keys';
 
 interface Given {
@@ -6,8 +6,11 @@ interface Given {
 	readonly after?: () => void;
 }
 
-/** What the screen that is shown gave; a page that is left takes its keys with it. */
-let given = $state.raw<readonly Given[]>([]);
+/**
+ * What the screen that is shown gave; a page that is left takes its keys with it. No state of the framework's: what is read while
+ * a page is taken down is its old value there, and the next page has given its keys by then.
+ */
+const given = new Set<Given>();
 let help = $state(false);
 
 /**
@@ -16,13 +19,15 @@ let help = $state(false);
  */
 export function screenKeys(bindings: () => readonly KeyBinding[], after?: () => void): void {
 	const mine = { bindings, after };
-	given = [...given, mine];
-	onDestroy(() => (given = given.filter((one) => one !== mine)));
+	onMount(() => {
+		given.add(mine);
+		return () => void given.delete(mine);
+	});
 }
 
 export const keysOfScreen = {
 	get bindings() {
-		return given.flatMap((one) => one.bindings());
+		return [...given].flatMap((one) => one.bindings());
 	},
 	/** Whether the list of keys is open. */
 	get help() {

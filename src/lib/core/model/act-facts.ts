@@ -144,6 +144,7 @@ export interface ActFacts {
 	'acknowledge-findings': { readonly count: number; readonly reason: string };
 	// customers
 	'add-customers': { readonly count: number };
+	'open-account': { readonly customer: string; readonly code: string };
 	'bring-in-customers': { readonly added: number; readonly skipped: number };
 	'set-address': { readonly letter: 'statement' | 'reminder'; readonly customer: string };
 	'forget-habit': { readonly habit: string; readonly customer: string };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import { lessonsOf, matchAdvice } from '$lib/core/3-matching';
 	import { habitSentence, count, list, money, shortDay, returnedMark } from '$lib/words';
 	import { mayBeSplit } from '$lib/core/2-receipts/may-be-split';
@@ -23,7 +24,8 @@
 		active = $bindable(),
 		mayAct,
 		join,
-		takeOff
+		takeOff,
+		newCustomer
 	}: {
 		allocating: Allocating;
 		reasons: readonly string[];
@@ -35,6 +37,8 @@
 		join?: () => void;
 		/** Takes an act on this receipt back. */
 		takeOff?: (actId: number) => void;
+		/** Opens an account for a payer who has none. */
+		newCustomer?: () => void;
 	} = $props();
 	const desk = $derived(allocating.desk);
 	const receipt = $derived(desk.receipt);
@@ -52,7 +56,22 @@
 	const others = $derived(desk.answer?.others.filter((one) => one.customerId === desk.customer?.id) ?? []);
 	const answers = $derived(1 + others.length);
 
-	function showOther(by: number) {
+	let whoseField = $state<HTMLInputElement | null>(null);
+	let fitting = $state<{ look: () => void }>();
+	/** Opens the search for the account, or goes to it. */
+	export async function whose() {
+		if (!mayAct || !cameIn || !receipt) return;
+		if (desk.customer) searching = 'owner';
+		await tick();
+		whoseField?.focus();
+	}
+	/** Looks through all accounts for sets, where nobody is known. */
+	export function look() {
+		fitting?.look();
+	}
+	/** Lays the answer before or after, where several fit. */
+	export function showOther(by: number) {
+		if (answers < 2) return;
 		const all = [{ lines: desk.answer!.lines }, ...others];
 		other = (other + by + all.length) % all.length;
 		allocating.adopt(all[other]!.lines);
@@ -77,8 +96,12 @@
 			{#if mayAct && cameIn}
 				{#if receipt}<button
 						class="cursor-pointer text-copper hover:underline"
-						onclick={() => toggle('owner')}>{desk.customer ? 'another account' : 'choose whose it is'}</button
-					>{/if}
+						onclick={() => (desk.customer ? toggle('owner') : void whose())}
+						>{desk.customer ? 'another account' : 'choose whose it is'} <span class="key">W</span></button
+					>{#if newCustomer && (searching || !desk.customer)}<button
+							class="cursor-pointer text-copper hover:underline"
+							onclick={newCustomer}>a new customer <span class="key">Q</span></button
+						>{/if}{/if}
 				{#if desk.customer}<button
 						class="cursor-pointer text-copper hover:underline"
 						onclick={() => toggle('beside')}>items of other accounts, too</button
@@ -91,6 +114,8 @@
 		</p>
 		{#if searching || (!desk.customer && cameIn)}<WhoseIsIt
 				mode={searching ?? 'owner'}
+				bind:field={whoseField}
+				bind:fitting
 				mayBe={desk.mayBe}
 				came={!desk.customer && receipt
 					? { receiptId: receipt.id, amount: receipt.amount, currency: receipt.currency }
@@ -157,6 +182,7 @@
 				>
 				{#if mayAct && receipt && desk.customer?.id !== one.customerId}<a
 						class="btn ml-auto py-0.5"
+						data-proposed
 						href="/money-in?receipt={receipt.id}&customer={one.customerId}">It is this</a
 					>{/if}
 			</p>
@@ -172,6 +198,7 @@
 				{#if allocating.adviceId === advice.id}<span class="text-soft">It lies on the strip.</span>
 				{:else if mayAct}<button
 						class="btn py-0.5"
+						data-proposed
 						onclick={() => allocating.takeAdvice(matchAdvice(advice.lines, desk.items), advice.id)}
 						>Allocate it</button
 					>{/if}
@@ -187,7 +214,7 @@
 						? `, of ${desk.answer!.otherAnswers + 1} that fit`
 						: ''}.
 					<button class="btn ml-2 py-0.5" onclick={() => showOther(-1)}>Before</button>
-					<button class="btn py-0.5" onclick={() => showOther(1)}>Next</button>
+					<button class="btn py-0.5" onclick={() => showOther(1)}>Next <span class="key">X</span></button>
 				</p>
 			{/if}
 			{#if receipt && desk.customer && !desk.payerKnown && mayAct}

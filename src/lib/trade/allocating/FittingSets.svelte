@@ -15,7 +15,8 @@
 		return '';
 	});
 	let looking = $state(false);
-	async function search() {
+	export async function look() {
+		if (looking || found) return;
 		looking = true;
 		trouble = '';
 		const asked = receiptId;
@@ -44,7 +45,12 @@
 		<ul class="border border-rule bg-raised">
 			{#each sets as set (set.items.map((item) => item.id).join())}
 				<li>
-					<a class="block px-2 py-1 no-underline hover:bg-wash" href={href(set)} data-sveltekit-noscroll>
+					<a
+						data-proposed
+						class="block px-2 py-1 no-underline hover:bg-wash"
+						href={href(set)}
+						data-sveltekit-noscroll
+					>
 						<span class="flex gap-2"
 							>{set.accounts.map((one) => one.name).join(' and ')}
 							<span class="text-soft">{set.accounts.map((one) => one.code).join(', ')}</span>
@@ -62,8 +68,9 @@
 
 {#if !found}
 	<p class="mt-1">
-		<button class="cursor-pointer text-copper hover:underline" disabled={looking} onclick={search}
-			>{looking ? 'Looking through all accounts…' : 'Look for sets of items in all accounts'}</button
+		<button class="cursor-pointer text-copper hover:underline" disabled={looking} onclick={look}
+			>{looking ? 'Looking through all accounts…' : 'Look for sets of items in all accounts'}
+			<span class="key">S</span></button
 		>
 		{#if trouble}<span class="text-oxblood" role="alert">{trouble}</span>{/if}
 	</p>

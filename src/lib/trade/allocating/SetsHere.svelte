@@ -78,6 +78,7 @@
 						>
 						<button
 							class="ml-auto cursor-pointer py-0.5 text-copper hover:underline disabled:text-soft"
+							data-proposed
 							disabled={old || !mayAct}
 							onclick={() => {
 								for (const item of set) if (!allocating.isChosen(item.id)) allocating.toggle(item.id);
@@ -87,6 +88,10 @@
 					</li>
 				{/each}
 			</ul>
+			{#if mayAct && !old}<p class="text-soft">
+					<span class="key">Y</span>
+					{found.sets.length === 1 ? 'takes it.' : 'goes from one to the next, Enter takes it.'}
+				</p>{/if}
 			{#if found.count > found.sets.length}<p class="text-soft">
 					The others are not listed: filter the open items, or take one that you are sure of, and look again.
 				</p>{/if}

@@ -10,13 +10,19 @@
 	let {
 		mode,
 		mayBe = [],
-		came = null
+		came = null,
+		field = $bindable(null),
+		fitting = $bindable()
 	}: {
 		mode: 'owner' | 'beside';
 		/** Who owes just what came. */
 		mayBe?: readonly FoundCustomer[];
 		/** What came, minor units, where nobody is known yet. */
 		came?: { receiptId: number; amount: number; currency: string } | null;
+		/** Where one types. */
+		field?: HTMLInputElement | null;
+		/** The search for sets of items, to be started by its key. */
+		fitting?: { look: () => void } | undefined;
 	} = $props();
 	let text = $derived.by(() => {
 		void mayBe;
@@ -43,7 +49,7 @@
 </script>
 
 <div class="my-2">
-	<CustomerField {label} placeholder={label} class="w-full" data-keep-enter bind:text {choose} />
+	<CustomerField {label} placeholder={label} class="w-full" data-keep-enter bind:text bind:field {choose} />
 	{#if came && !text.trim() && mayBe.length === 0}
 		<p class="mt-1 says">
 			Nobody owes just {money(came.amount, came.currency)}, in one open item, in two, or in all.
@@ -56,6 +62,7 @@
 				<li>
 					<button
 						class="flex w-full cursor-pointer gap-2 px-2 py-1 text-left hover:bg-wash"
+						data-proposed
 						onclick={() => choose(one)}
 						>{one.name} <span class="text-soft">{one.code}</span>
 						{#if one.by}<span class="ml-auto text-soft"
@@ -66,5 +73,5 @@
 			{/each}
 		</ul>
 	{/if}
-	{#if came && came.amount > 0 && !text.trim()}<FittingSets {...came} />{/if}
+	{#if came && came.amount > 0 && !text.trim()}<FittingSets bind:this={fitting} {...came} />{/if}
 </div>

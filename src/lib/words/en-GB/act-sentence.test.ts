@@ -56,6 +56,10 @@ const sentences: readonly (readonly [Said, string])[] = [
 		'Opened the books again from 1 Sep 2026: late note'
 	],
 	[{ kind: 'add-rates', facts: { count: 1 } }, 'Added 1 exchange rate'],
+	[
+		{ kind: 'open-account', facts: { customer: 'Hazel Hill', code: 'H1059' } },
+		'Opened the account H1059 of Hazel Hill'
+	],
 	[{ kind: 'add-customers', facts: { count: 1200 } }, 'Added 1,200 customer accounts'],
 	[
 		{ kind: 'bring-in-customers', facts: { added: 3, skipped: 2 } },

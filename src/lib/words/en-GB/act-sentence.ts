@@ -49,6 +49,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'unlock-period': ({ from, reason }) => `Opened the books again from ${shortDay(from)}: ${reason}`,
 	'add-rates': ({ count: n }) => `Added ${count(n, 'exchange rate')}`,
 	'add-customers': ({ count: n }) => `Added ${count(n, 'customer account')}`,
+	'open-account': ({ customer, code }) => `Opened the account ${code} of ${customer}`,
 	'bring-in-customers': ({ added, skipped }) =>
 		`Brought in a table of customers: ${added} new, ${skipped} there already`,
 	'set-address': ({ letter, customer }) => `Set the ${letter} address of ${customer}`,

@@ -12,6 +12,7 @@ import { ok } from '$lib/core/result';
 import { actionInThread } from '$lib/server/services/threads/action-in-thread';
 import { action } from '$lib/server/platform/http/action';
 import { bookUnidentified } from '$lib/server/receipts/commands/book-unidentified';
+import { openAccount } from '$lib/server/customers/commands/open-account';
 import { putOnAccount } from '$lib/server/allocation/commands/put-on-account';
 import { pileFilterOf } from '$lib/server/services/answers/pile-filter';
 import { holdReceipt, holdReceipts } from '$lib/server/receipts/commands/hold-receipt';
@@ -57,6 +58,7 @@ export const actions = {
 	join: action(joinParts),
 	unidentified: action(bookUnidentified),
 	aside: action(setAside),
+	openAccount: action(openAccount),
 	holdSeveral: action(holdReceipts),
 	onAccount: action(putOnAccount)
 };

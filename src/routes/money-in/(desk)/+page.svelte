@@ -22,6 +22,8 @@
 	import { asideForm } from './aside-form';
 	import { DeskActs } from './desk-acts.svelte';
 	import { deskKeys } from './desk-keys';
+	import { takeProposal } from './take-proposal';
+	import NewAccountDialog from './NewAccountDialog.svelte';
 	import type { Done } from './done';
 	import MarkedBar from './MarkedBar.svelte';
 	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
@@ -41,7 +43,7 @@
 	/** The desk with a receipt, or with the first; what is shown of the pile stays. */
 	const addressOf = (id: number | null) =>
 		`/money-in?${`${id === null ? '' : `&receipt=${id}`}${filterText(data.filter)}`.slice(1)}`;
-	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | null>(null);
+	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'account' | null>(null);
 	let several = $state<'hold' | 'account' | null>(null);
 	let active = $state(0);
 	let deskSection = $state<HTMLElement>();
@@ -106,6 +108,7 @@
 	});
 	let filter = $state<HTMLInputElement>();
 	let sets = $state<SetsHere>();
+	let desk = $state<DeskView>();
 	let postForm = $state<HTMLFormElement>()!;
 
 	/** The next receipt is fetched while this one is looked at, so that going on answers at once. */
@@ -179,7 +182,8 @@
 			certain: certain.count > 0,
 			hold: Boolean(allocating?.desk.receipt),
 			aside: Boolean(allocating?.desk.receipt),
-			advice: Boolean(allocating?.desk.customer)
+			advice: Boolean(allocating?.desk.customer),
+			account: (data.desk?.receipt?.amount ?? 0) > 0
 		};
 		if (data.mayAct && there[what]) dialog = what;
 	}
@@ -187,7 +191,11 @@
 		deskKeys(
 			{
 				...{ step, ask },
-				lookForSets: () => sets?.look(),
+				lookForSets: () => (sets ? sets.look() : desk?.look()),
+				takeProposal: () => deskSection && takeProposal(deskSection),
+				whose: () => void desk?.whose(),
+				otherAnswer: () => desk?.showOther(1),
+				newCustomer: () => ask('account'),
 				split: () =>
 					data.mayAct && data.desk?.payout && void goto(`/money-in/split?receipt=${data.desk.receipt?.id}`),
 				mark: () => mark(data.desk?.receipt?.id),
@@ -266,7 +274,9 @@
 				{/if}
 			{/key}
 			<DeskView
+				bind:this={desk}
 				{allocating}
+				newCustomer={() => ask('account')}
 				reasons={data.reasons}
 				bind:filter
 				bind:sets
@@ -312,6 +322,11 @@
 		order={allocating?.order ?? null}
 		people={data.ways.people}
 		{done}
+	/>
+	<NewAccountDialog
+		bind:open={() => dialog === 'account', (on) => (dialog = on ? 'account' : null)}
+		receipt={data.desk.receipt}
+		to={(customerId) => `${addressOf(data.desk?.receipt?.id ?? null)}&customer=${customerId}`}
 	/>
 	<SetAsideDialog
 		bind:open={() => dialog === 'aside', (on) => (dialog = on ? 'aside' : null)}

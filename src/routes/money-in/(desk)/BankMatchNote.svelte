@@ -39,12 +39,14 @@
 					>
 					<button
 						class="btn py-0.5"
+						data-proposed
 						disabled={form.busy}
 						onclick={() =>
 							form.send({
 								...{ receiptId: receipt.id, receiptVersion: receipt.version },
 								to: { kind: one.kind, id: one.id }
-							})}>Match them</button
+							})}
+						>Match them {#if bankMatches.length === 1}<span class="key">Y</span>{/if}</button
 					>
 				</div>
 			</li>

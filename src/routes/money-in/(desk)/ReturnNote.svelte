@@ -35,6 +35,7 @@
 		amount: 'the same amount',
 		'amount-and-fee': 'more than its amount'
 	};
+	const proposals = $derived(debit.shows.length + debit.payments.length);
 	/** Which part of a return was matched last. */
 	let matched = $state<keyof typeof PARTS>('money');
 	const SAID = {
@@ -60,6 +61,7 @@
 						>
 						{#if mayAct}<button
 								class="btn py-0.5"
+								data-proposed
 								disabled={form.busy}
 								onclick={() => {
 									matched = one.part;
@@ -67,7 +69,8 @@
 										...{ receiptId: receipt.id, receiptVersion: receipt.version },
 										...{ returnedId: one.id, part: one.part, restIsCharge: one.rest > 0 }
 									});
-								}}>Match them</button
+								}}
+								>Match them {#if proposals === 1}<span class="key">Y</span>{/if}</button
 							>{/if}
 					</div>
 				</li>
@@ -97,7 +100,9 @@
 					>
 					{#if mayAct}<a
 							class="btn ml-auto py-0.5"
-							href="/money-in/returned/{one.receiptId}?shown={receipt.id}">It is this</a
+							data-proposed
+							href="/money-in/returned/{one.receiptId}?shown={receipt.id}"
+							>It is this {#if proposals === 1}<span class="key">Y</span>{/if}</a
 						>{/if}
 				</li>
 			{/each}

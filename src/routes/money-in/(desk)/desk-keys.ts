@@ -4,6 +4,11 @@ import type { KeyBinding } from '$lib/ui/keys';
 export interface DeskDoes {
 	readonly step: (by: 1 | -1) => void;
 	readonly lookForSets: () => void;
+	/** Takes what is proposed; where it is several, goes from one to the next. */
+	readonly takeProposal: () => void;
+	readonly whose: () => void;
+	readonly otherAnswer: () => void;
+	readonly newCustomer: () => void;
 	readonly split: () => void;
 	readonly mark: () => void;
 	readonly deal: (what: 'hold' | 'account') => void;
@@ -18,6 +23,14 @@ export function deskKeys(does: DeskDoes, items: readonly KeyBinding[]): readonly
 		{ keys: ['j', 'k'], what: 'next and previous receipt', run: (key) => does.step(key === 'j' ? 1 : -1) },
 		...items,
 		{ keys: ['s'], what: 'look for items that come to what is left', run: does.lookForSets },
+		{
+			keys: ['y'],
+			what: 'yes: take what is proposed above or was found; of several, the next, then Enter',
+			run: does.takeProposal
+		},
+		{ keys: ['x'], what: 'the next answer, where several fit', run: does.otherAnswer },
+		{ keys: ['w'], what: 'whose it is: find the account', run: does.whose },
+		{ keys: ['q'], what: 'open an account for a new customer', run: does.newCustomer },
 		{ keys: ['a'], what: 'take their remittance advice', run: () => does.ask('advice') },
 		{ keys: ['p'], what: 'split a payout into its payments', run: does.split },
 		{ keys: ['Enter'], what: 'post and go on' },

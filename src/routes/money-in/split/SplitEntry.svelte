@@ -5,6 +5,7 @@
 	import type { splitReceipt } from '$lib/server/receipts/commands/split-receipt';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { Splitting, type ReportColumns } from './splitting.svelte';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { amount, count, money, shortDay } from '$lib/words';
 	import type { Payout } from '$lib/core/2-receipts/payout-of';
@@ -45,6 +46,13 @@
 			await goto(`/money-in?receipt=${output.firstId}`, { invalidateAll: true });
 		}
 	});
+	let fileField = $state<HTMLInputElement>();
+	const ready = $derived(!form.busy && split.wrong === '' && mayAct);
+	screenKeys(() => [
+		{ keys: ['f'], what: 'choose the file of the report', run: () => fileField?.click() },
+		{ keys: ['+'], what: 'one more payment', run: () => split.add() },
+		{ keys: ['Enter'], what: 'split the entry', run: () => ready && post() }
+	]);
 	const parts = ['name', 'text', 'gross', 'fee'] as const;
 	const names = { name: 'who paid', text: 'reference or words', gross: 'gross', fee: 'fee' } as const;
 
@@ -77,7 +85,8 @@
 			>{#each Object.keys(processors) as name (name)}<option value={name}></option>{/each}</datalist
 		>
 		<label class="grid gap-1"
-			>The report, as CSV <input
+			>The report, as CSV <span class="key">F</span><input
+				bind:this={fileField}
 				type="file"
 				accept=".csv,.txt,.tsv"
 				onchange={({ currentTarget }) => void bringFiles([...(currentTarget.files ?? [])])}
@@ -159,8 +168,8 @@
 		</tfoot>
 	</table>
 	<div class="mt-4 flex items-center gap-4">
-		<button class="btn btn-main" disabled={form.busy || split.wrong !== '' || !mayAct} onclick={post}
-			>Split into {count(split.parts.length, 'payment')}</button
+		<button class="btn btn-main" disabled={!ready} onclick={post}
+			>Split into {count(split.parts.length, 'payment')} <span class="key">Enter</span></button
 		>
 		<p aria-live="polite" class={split.wrong ? 'text-copper' : 'text-soft'}>
 			{split.wrong ||

@@ -5,7 +5,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { Returning } from './returning.svelte';
-	import { isTyping, mayPress } from '$lib/ui/keys';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { DIFFERENCE_NAMES, amount, count, money, shortDay, RETURN_REASONS, returnReason } from '$lib/words';
@@ -22,18 +22,17 @@
 	const partly = $derived(
 		standing.allocations.length > 1 && returning.opened.some((one) => !one.off || one.owed < one.paid)
 	);
-	function onkeydown(event: KeyboardEvent) {
-		if (!mayPress(event)) return;
-		const target = event.target as HTMLElement;
-		if (event.key === 'Escape' && isTyping(target)) return target.blur();
-		if (event.key !== 'Enter' || target.matches('a, button, select, textarea')) return;
-		event.preventDefault();
-		if (returning.outcome.ok && !form.busy) element.requestSubmit();
-	}
+	screenKeys(() => [
+		{
+			keys: ['Enter'],
+			fromField: true,
+			what: 'mark it as returned',
+			run: () => returning.outcome.ok && !form.busy && element.requestSubmit()
+		}
+	]);
 </script>
 
 <svelte:head><title>Came back · Odd Penny</title></svelte:head>
-<svelte:window {onkeydown} />
 
 <div class="grid h-[calc(100vh-48px)] grid-rows-[1fr_auto]">
 	<div class="grid min-h-0 grid-cols-[minmax(0,1fr)_340px]">
