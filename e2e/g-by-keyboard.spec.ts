@@ -26,9 +26,10 @@ class Keys {
 		await this.press('Control+k');
 		await expect(this.page.getByRole('dialog').getByRole('combobox')).toBeFocused();
 		await this.type(name);
-		await expect(this.page.getByRole('option').first()).toBeVisible();
+		const marked = this.page.getByRole('dialog').getByRole('option', { selected: true });
+		await expect(marked).toContainText(new RegExp(name, 'i'));
 		await this.press('Enter');
-		await this.page.waitForURL(url);
+		await this.page.waitForURL(url, { timeout: 10_000 });
 		await this.page.waitForLoadState('networkidle');
 	}
 }
@@ -73,7 +74,7 @@ test('the whole day’s entries are dealt with by keyboard', async ({ page }) =>
 			/a payment came back/,
 			async () => {
 				await keys.press('y');
-				await expect(page.getByRole('heading', { name: 'came back.' })).toBeVisible();
+				await expect(page.getByRole('heading', { name: / from .* came back\.$/ })).toBeVisible();
 				await keys.press('Enter');
 				await page.waitForURL((url) => !url.pathname.includes('/returned/'), { timeout: 10_000 });
 				await keys.goTo('money in', '**/money-in**');
@@ -134,4 +135,147 @@ test('the whole day’s entries are dealt with by keyboard', async ({ page }) =>
 	console.log(String(keys.count).padStart(4), 'together');
 	expect(Math.max(...used.map((one) => one.keys))).toBeLessThanOrEqual(12);
 	expect(keys.count).toBeLessThanOrEqual(120);
+});
+
+test('statements to all who can have one: chosen and sent, and not chosen again today', async ({ page }) => {
+	await signIn(page);
+	const keys = new Keys(page);
+	await page.waitForLoadState('networkidle');
+	await keys.goTo('statements', '**/letters**');
+	await keys.press('a');
+	const button = page.getByRole('button', { name: /^Send \d+ statements$/ });
+	const sent = Number(/\d+/.exec(await button.innerText())![0]);
+	expect(sent).toBeGreaterThan(90);
+	await keys.press('s');
+	await expect(button).toBeFocused();
+	await keys.press('Enter');
+	await expect(page.getByText(`${sent} letters went to the outbox.`)).toBeVisible({ timeout: 60_000 });
+	console.log(String(keys.count).padStart(4), `${sent} statements`);
+	expect(keys.count).toBeLessThanOrEqual(8);
+	// Again: nobody is chosen, and one row is asked about first.
+	await keys.press('a');
+	await expect(page.getByRole('button', { name: 'Send 0 statements' })).toBeDisabled();
+	await page.keyboard.press('Home');
+	await page.keyboard.press(' ');
+	const asked = page.getByRole('dialog', { name: /a statement all the same\?$/ });
+	await expect(asked).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(asked).toBeHidden();
+	await expect(page.getByRole('button', { name: 'Send 0 statements' })).toBeVisible();
+	await page.keyboard.press(' ');
+	await asked.getByRole('button', { name: 'Choose them' }).press('Enter');
+	await expect(page.getByRole('button', { name: 'Send 1 statement' })).toBeEnabled();
+});
+
+const CHEQUES = [
+	['heron quay', '120'],
+	['wicker', '85.50'],
+	['umber school', '42'],
+	['kestrel mill', '19.99'],
+	['knapweed clay', '310'],
+	['saltmarsh pottery', '7.25'],
+	['tansy mill', '64+12'],
+	['yarrow glass', '230'],
+	['hazel hill pottery', '1,050'],
+	['rowan green crafts', '33.33']
+] as const;
+
+test('ten cheques are typed and put on a paying-in slip', async ({ page }) => {
+	await signIn(page);
+	const keys = new Keys(page);
+	await page.waitForLoadState('networkidle');
+	await keys.goTo('payments by hand', '**/manual-receipts');
+	const typed = await page.getByRole('button', { name: /^Delete the row of/ }).count();
+	for (const [i, [who, sum]] of CHEQUES.entries()) {
+		await expect(page.getByRole('combobox', { name: 'Customer' })).toBeFocused();
+		await keys.type(who);
+		await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
+		await keys.press('Enter', 'Tab', 'Tab');
+		await keys.type(`1004${String(i).padStart(2, '0')}`);
+		await keys.press('Tab');
+		await keys.type(sum);
+		await keys.press('Enter');
+		await expect(page.getByText(`1004${String(i).padStart(2, '0')}`)).toBeVisible();
+	}
+	await expect(page.getByRole('button', { name: /^Delete the row of/ })).toHaveCount(typed + 10);
+	await keys.press('Escape', 'p', 'Enter');
+	await expect(page.getByRole('heading', { name: 'To be paid in' })).toBeVisible();
+	await keys.press('Escape', 'a', 's', 'Enter');
+	await expect(page.getByRole('heading', { name: /^Paying-in slip/ })).toBeVisible();
+	console.log(String(keys.count).padStart(4), 'ten cheques and their slip');
+	expect(keys.count).toBeLessThanOrEqual(62);
+});
+
+test('a cheque that was returned is found, and marked so', async ({ page }) => {
+	await signIn(page);
+	const keys = new Keys(page);
+	await page.waitForLoadState('networkidle');
+	await keys.goTo('payments that came back', '**/returned');
+	const before = await page.getByRole('row').count();
+	await keys.press('/');
+	await keys.type('hazel hill clay works');
+	await keys.press('Enter');
+	await expect(page.getByRole('heading', { name: /found$/ })).toBeVisible();
+	await keys.press('Escape', 'ArrowDown', 'Enter');
+	await expect(page.getByRole('heading', { name: / from .* came back\.$/ })).toBeVisible();
+	await keys.press('Tab', 'Tab');
+	await expect(page.getByLabel('Because')).toBeFocused();
+	// A list of the browser: its own words are typed.
+	await keys.type('cheque st');
+	await expect(page.getByLabel('Because')).not.toHaveValue('');
+	await keys.press('Tab', 'Enter');
+	await expect(page.getByText('Marked as returned.')).toBeVisible();
+	console.log(String(keys.count).padStart(4), 'a returned cheque');
+	expect(keys.count).toBeLessThanOrEqual(12);
+	await keys.goTo('payments that came back', '**/returned');
+	await expect(page.getByRole('row')).toHaveCount(before + 1);
+});
+
+test('an allocation is moved', async ({ page }) => {
+	await signIn(page);
+	const keys = new Keys(page);
+	await page.waitForLoadState('networkidle');
+	await keys.goTo('saltmarsh pottery', '**/customers/*');
+	await keys.press('t');
+	await expect(page.getByRole('heading', { name: 'Receipts and what they paid' })).toBeVisible();
+	await expect(page.locator('[data-ribbon]').first()).toBeVisible();
+	await keys.press('ArrowDown');
+	await expect(page.locator('aside')).toContainText('Allocated by');
+	await keys.press('m');
+	await expect(page.getByText('Put right:')).toBeVisible();
+	await keys.press('o', 'Enter');
+	await expect(page.getByText(/^Put right\. Both/)).toBeVisible();
+	console.log(String(keys.count).padStart(4), 'a moved allocation');
+	expect(keys.count).toBeLessThanOrEqual(12);
+});
+
+/** Each list with a link in its rows, by the name under which it is found. */
+const LISTS = [
+	['open items', '**/open-items**'],
+	['customers', '**/customers'],
+	['odd pennies', '**/odd-pennies'],
+	['outbox', '**/outbox'],
+	['journal', '**/journal'],
+	['record', '**/record']
+] as const;
+
+test('each list has a cursor: a row opens, and Escape goes back to it', async ({ page }) => {
+	test.setTimeout(90_000);
+	await signIn(page);
+	const keys = new Keys(page);
+	await page.waitForLoadState('networkidle');
+	for (const [name, url] of LISTS) {
+		await keys.goTo(name, url);
+		const list = page.url();
+		await keys.press('ArrowDown', 'ArrowDown');
+		const row = page.locator('tr:focus');
+		await expect(row, name).toBeVisible();
+		const text = await row.innerText();
+		await keys.press('Enter');
+		await expect(page, name).not.toHaveURL(list);
+		await page.waitForLoadState('networkidle');
+		await keys.press('Escape');
+		await expect(page, name).toHaveURL(list);
+		await expect(row, name).toHaveText(text.replace(/\s+/g, ' '), { useInnerText: true });
+	}
 });

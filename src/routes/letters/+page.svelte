@@ -54,12 +54,13 @@
 			done += answer.output.sent;
 			for (const one of batch) chosen.delete(one);
 		}
+		// Who was written to just now is not chosen again: the run is read anew before anything can be.
+		await invalidateAll();
 		sending = null;
 		if (done > 0)
 			toast(`${count(done, 'letter')} went to the outbox.`, {
 				action: { label: 'Outbox', onClick: () => goto('/letters/outbox') }
 			});
-		await invalidateAll();
 	}
 	const { rows, ready, accounts } = $derived(data.run);
 	const current = $derived(rows.find((row) => keyOf(row) === shown) ?? rows[0]);
@@ -102,6 +103,7 @@
 		else chosen.add(id);
 	}
 	function pickAll(on: boolean) {
+		if (sending) return;
 		for (const row of ready) {
 			if (on) chosen.add(keyOf(row));
 			else chosen.delete(keyOf(row));

@@ -4,6 +4,7 @@
 	import Coin from '$lib/ui/Coin.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { money, shortDay } from '$lib/words';
+	import { isNamed } from './find-stations';
 	import { BookSearch } from './book-search.svelte';
 
 	/** Finds anything in the books, and goes there. */
@@ -24,6 +25,8 @@
 	/** The first of what was found is marked anew with each answer; arrows mark another. */
 	let marked = $derived.by(() => {
 		void [search.text, search.answers];
+		const [named] = search.stations;
+		if (named && isNamed(named, search.text)) return stationValue(named.href);
 		const kind = KINDS.find((one) => search.found.some((row) => row.kind === one));
 		const first = search.found.find((row) => row.kind === kind);
 		if (first) return foundValue(first.kind, first.href, 0);

@@ -9,7 +9,7 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	{ name: 'Money in', about: 'allocate what came in', href: '/money-in', words: 'receipts desk pile post' },
 	{
 		name: 'Bring in a bank file',
-		about: 'camt.053 statements',
+		about: 'bank statements, as files',
 		href: '/money-in/bring-in',
 		words: 'import statement upload'
 	},
@@ -75,7 +75,18 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		href: '/odd-pennies',
 		words: 'dispute discount'
 	},
-	{ name: 'Letters', about: 'statements and reminders', href: '/letters', words: 'dunning chase send' },
+	{
+		name: 'Statements',
+		about: 'letters: what each account owes',
+		href: '/letters?kind=statement',
+		words: 'send account letters'
+	},
+	{
+		name: 'Reminders',
+		about: 'letters: what is overdue',
+		href: '/letters?kind=reminder',
+		words: 'dunning chase send letters'
+	},
 	{ name: 'Outbox', about: 'letters as they were sent', href: '/letters/outbox', words: 'mail sent refused' },
 	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove ageing' },
 	{
@@ -89,11 +100,19 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' }
 ];
 
-/** Pages by any part of their name or of what is done there. */
+/** Pages by any part of their name or of what is done there; those whose name begins so come first. */
 export function findStations(text: string): Station[] {
 	const wanted = text.trim().toLowerCase();
 	if (!wanted) return STATIONS.slice(0, 6);
-	return STATIONS.filter((one) =>
-		`${one.name} ${one.about} ${one.words}`.toLowerCase().includes(wanted)
-	).slice(0, 4);
+	const rank = (one: (typeof STATIONS)[number]) =>
+		isNamed(one, text) ? 0 : one.name.toLowerCase().includes(wanted) ? 1 : 2;
+	return STATIONS.filter((one) => `${one.name} ${one.about} ${one.words}`.toLowerCase().includes(wanted))
+		.toSorted((a, b) => rank(a) - rank(b))
+		.slice(0, 4);
+}
+
+/** Whether what is typed is how the name of a page begins: then the page is meant. */
+export function isNamed(station: Station, text: string): boolean {
+	const wanted = text.trim().toLowerCase();
+	return wanted.length >= 4 && station.name.toLowerCase().startsWith(wanted);
 }

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
@@ -23,6 +25,13 @@
 	);
 	const mark = $derived(returnedMark(account.returned, data.today ?? undefined));
 	const here = $derived(`/customers/${customer.code}`);
+	screenKeys(() => [
+		{
+			keys: ['t'],
+			what: 'receipts and what they paid',
+			run: () => goto(`/customers/${customer.code}/threads`)
+		}
+	]);
 </script>
 
 <svelte:head><title>{customer.name} · Odd Penny</title></svelte:head>
@@ -60,7 +69,9 @@
 			<a class="btn" href="/letters/preview?kind=reminder&customer={customer.id}&currency={customer.currency}"
 				>Read a reminder</a
 			>
-			<a class="btn" href="/customers/{customer.code}/threads">Receipts and what they paid</a>
+			<a class="btn" href="/customers/{customer.code}/threads"
+				>Receipts and what they paid <span class="key">T</span></a
+			>
 			<a class="btn" href="/open-items/new?customer={customer.id}">Write a document</a>
 			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
 					>Move payments</a

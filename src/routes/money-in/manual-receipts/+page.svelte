@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { enhance } from '$app/forms';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
@@ -49,6 +51,22 @@
 	const problems = $derived(forms.flatMap((form) => form.problems));
 	const keep = async (row: ManualReceiptRow) => (await keepForm.send({ rows: [row] })) !== null;
 	const paste = (text: string) => void pasteForm.send({ text });
+	let typing = $state<HandRow>();
+	let postButton = $state<HTMLButtonElement>();
+	let slipButton = $state<HTMLButtonElement>();
+	function allOnSlip(on: boolean) {
+		for (const row of data.loose) {
+			if (on) onSlip.add(row.id);
+			else onSlip.delete(row.id);
+		}
+	}
+	const allPicked = $derived(picked.length > 0 && picked.length === data.loose.length);
+	screenKeys(() => [
+		{ keys: ['n'], what: 'type the next payment', run: () => typing?.begin() },
+		{ keys: ['p'], what: 'to the button that posts', run: () => postButton?.focus() },
+		{ keys: ['a'], what: 'put all on the paying-in slip, or none', run: () => allOnSlip(!allPicked) },
+		{ keys: ['s'], what: 'to the button that makes the slip', run: () => slipButton?.focus() }
+	]);
 	async function addMethod(name: string): Promise<boolean> {
 		if (!(await methodForm.send({ name }))) return false;
 		toast(`“${name}” is in the list.`);
@@ -71,6 +89,7 @@
 		somebody else. A cheque dated later is held until its day.
 	</p>
 	<HandRow
+		bind:this={typing}
 		{today}
 		methods={data.methods}
 		disabled={busy || !data.mayAct}
@@ -145,9 +164,10 @@
 	{#if data.due.length}
 		<table class="mt-4">
 			{@render head(true)}
-			<tbody>{@render rowsOf(data.due, true)}</tbody>
+			<tbody {@attach rowCursor}>{@render rowsOf(data.due, true)}</tbody>
 		</table>
 		<button
+			bind:this={postButton}
 			class="btn btn-main mt-3"
 			disabled={busy || !data.mayAct || now.length === 0}
 			onclick={() => postForm.send({ ids: now.map((row) => row.id) })}
@@ -161,7 +181,7 @@
 		<h2 class="mt-8 text-xl">Dated for later: {sumsByCurrency(data.dated)}, not money yet</h2>
 		<table class="mt-1">
 			{@render head(false)}
-			<tbody>{@render rowsOf(data.dated, false)}</tbody>
+			<tbody {@attach rowCursor}>{@render rowsOf(data.dated, false)}</tbody>
 		</table>
 	{/if}
 
@@ -182,16 +202,13 @@
 							><input
 								type="checkbox"
 								aria-label="Put all on the slip"
-								checked={picked.length === data.loose.length}
-								onchange={(event) =>
-									data.loose.forEach((row) =>
-										event.currentTarget.checked ? onSlip.add(row.id) : onSlip.delete(row.id)
-									)}
+								checked={allPicked}
+								onchange={(event) => allOnSlip(event.currentTarget.checked)}
 							/></th
 						><th>Paid by</th><th>Date</th><th>How</th><th>Reference</th><th class="num">Amount</th></tr
 					></thead
 				>
-				<tbody>
+				<tbody {@attach rowCursor}>
 					{#each data.loose as row (row.id)}
 						<tr>
 							<td
@@ -215,7 +232,7 @@
 							>{/each}</select
 					></label
 				>
-				<button class="btn" disabled={busy || picked.length === 0 || !data.mayAct}
+				<button bind:this={slipButton} class="btn" disabled={busy || picked.length === 0 || !data.mayAct}
 					>Make a paying-in slip of {picked.length}{picked.length
 						? `, ${sumsByCurrency(picked)}`
 						: ''}</button
@@ -233,7 +250,7 @@
 		</p>
 		<table class="mt-1">
 			<thead><tr><th>What</th><th>Of</th><th>Since</th><th class="num">Amount</th></tr></thead>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.way as one (`${one.kind} ${one.id}`)}
 					<tr
 						><td
@@ -259,7 +276,7 @@
 					><th></th></tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each data.lately as one (one.id)}
 					<tr class={[one.state === 'voided' && 'text-soft']}>
 						<td>{one.name}</td><td>{shortDay(one.booked, today)}</td><td>{one.method}</td><td

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { tick, untrack } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import { documentsPaid } from '$lib/core/2-receipts/documents-paid';
 	import { openItemsOf } from '$lib/trade/open-items-of';
 	import { amount as amountText, list } from '$lib/words';
@@ -105,6 +105,11 @@
 		if (name && !methods.includes(name) && !(await addMethod(name))) method = methods[0]!;
 		else method = name || methods[0]!;
 	}
+	/** Goes to the first field. */
+	export function begin() {
+		first?.focus();
+	}
+	onMount(begin);
 	function clear() {
 		[who, owner, open, reference, sum, pays] = ['', null, null, '', '', ''];
 		if (editing) {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import type { sendLetters } from '$lib/server/letters/commands/send-letters';
 	import type { undoReturn } from '$lib/server/returns/commands/undo-return';
@@ -16,6 +17,8 @@
 		otherwise: 'That did not work. Nothing was changed.',
 		done: () => void toast('Undone: the payment stands again.')
 	});
+	let find = $state<HTMLInputElement>();
+	screenKeys(() => [{ keys: ['/'], what: 'find a payment', run: () => find?.focus() }]);
 	const busy = $derived(noticeForm.busy || undoForm.busy);
 	const problems = $derived([...noticeForm.problems, ...undoForm.problems]);
 	const today = $derived(data.today ?? '');
@@ -41,6 +44,7 @@
 	<Problems {problems} />
 	<form method="GET" class="mb-4 flex items-center gap-2" data-sveltekit-noscroll data-sveltekit-keepfocus>
 		<input
+			bind:this={find}
 			type="search"
 			name="q"
 			class="w-96"
@@ -68,7 +72,7 @@
 							<td class="font-mono text-[13px]">{one.text}</td>
 							<td class="num">{money(one.amount, one.currency)}</td>
 							<td class="text-right"
-								>{#if data.mayAct}<a class="btn py-0.5" href="/money-in/returned/{one.receiptId}"
+								>{#if data.mayAct}<a class="btn py-0.5" data-open href="/money-in/returned/{one.receiptId}"
 										>It came back</a
 									>{/if}</td
 							>

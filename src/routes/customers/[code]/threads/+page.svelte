@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -20,6 +22,25 @@
 	const link = $derived(threads.links.find((one) => one.id === picked) ?? null);
 	const source = $derived(link && threads.sources.find((one) => one.key === link.source)!);
 	const target = $derived(link && threads.items.find((one) => one.id === link.itemId)!);
+	let ribbons = $state<Threads>();
+	const mayMove = $derived(data.mayAct && link !== null && !link.off && source?.actId === link.actId);
+	screenKeys(() =>
+		data.asTable
+			? []
+			: [
+					{
+						keys: ['ArrowDown', 'ArrowUp'],
+						shown: '↓ ↑',
+						what: 'next and previous allocation',
+						run: (key) => ribbons?.step(key === 'ArrowDown' ? 1 : -1)
+					},
+					{
+						keys: ['m'],
+						what: 'move it, or part of it, where it belongs',
+						run: () => mayMove && goto(`/money-in/reallocate/${link!.actId}`)
+					}
+				]
+	);
 	const SINCE = [
 		[60, 'two months'],
 		[180, 'half a year'],
@@ -98,6 +119,7 @@
 		{:else}
 			<div class="mt-4 max-w-[1100px]">
 				<Threads
+					bind:this={ribbons}
 					sources={threads.sources}
 					items={threads.items}
 					links={threads.links}
@@ -147,7 +169,9 @@
 			{#if !link.off && data.mayAct}
 				<div class="mt-4 flex flex-wrap gap-2">
 					{#if source.actId === link.actId}
-						<a class="btn btn-main" href="/money-in/reallocate/{link.actId}">Move it, or part of it</a>
+						<a class="btn btn-main" href="/money-in/reallocate/{link.actId}"
+							>Move it, or part of it <span class="key">M</span></a
+						>
 					{/if}
 					<form method="POST" action="?/off" use:enhance={form.submit()}>
 						<input type="hidden" name="actId" value={link.actId} />

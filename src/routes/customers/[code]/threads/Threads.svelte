@@ -66,16 +66,21 @@
 		const to = itemOf.get(String(link.itemId))!;
 		return `${money(link.amount, to.currency)} of ${from.label}, ${shortDay(from.date, today)}, on ${to.label}${link.off ? ', undone since' : ''}`;
 	}
-	function onkeydown(event: KeyboardEvent, at: number) {
-		const to = event.key === 'ArrowDown' ? at + 1 : event.key === 'ArrowUp' ? at - 1 : at;
-		if (event.key === 'Enter' || event.key === ' ') picked = laid.ribbons[at]!.id;
-		else if (to === at || !laid.ribbons[to]) return;
-		else {
-			picked = laid.ribbons[to].id;
-			document.querySelector<SVGElement>(`[data-ribbon="${laid.ribbons[to].id}"]`)?.focus();
-		}
+	/** Goes to the next ribbon, or the one before; to the first where none is picked. */
+	export function step(by: 1 | -1) {
+		const at = laid.ribbons.findIndex((one) => one.id === picked);
+		const to = laid.ribbons[at < 0 ? 0 : at + by];
+		if (!to) return;
+		picked = to.id;
+		document.querySelector<SVGElement>(`[data-ribbon="${to.id}"]`)?.focus();
+	}
+	function onkeydown(event: KeyboardEvent, id: number) {
+		if (event.key !== 'Enter' && event.key !== ' ') return;
+		picked = id;
 		event.preventDefault();
 	}
+	/** One of them is reached by Tab; arrows go on from there. */
+	const tabbed = $derived(laid.ribbons.find((one) => one.id === picked) ?? laid.ribbons[0]);
 </script>
 
 <svg
@@ -84,18 +89,19 @@
 	role="group"
 	aria-label="Threads between money and what is owed"
 >
-	{#each laid.ribbons as ribbon, at (ribbon.id)}
+	{#each laid.ribbons as ribbon (ribbon.id)}
 		{@const link = linkOf.get(ribbon.id)!}
 		<path
 			d={path(ribbon)}
 			class={['ribbon', link.off && 'ghost', picked === ribbon.id && 'picked']}
 			role="button"
-			tabindex="0"
+			tabindex={tabbed?.id === ribbon.id ? 0 : -1}
 			data-ribbon={ribbon.id}
 			aria-label={said(link)}
 			aria-pressed={picked === ribbon.id}
 			onclick={() => (picked = ribbon.id)}
-			onkeydown={(event) => onkeydown(event, at)}
+			onfocus={() => (picked ??= ribbon.id)}
+			onkeydown={(event) => onkeydown(event, ribbon.id)}
 		/>
 	{/each}
 	{#each laid.left as bar (bar.key)}

@@ -27,7 +27,12 @@
 		leaving: () =>
 			void toast('Put right. Both the old allocation and the new one are in the journal.', toldAction())
 	});
-	screenKeys(() => itemKeys(allocating, { active, move: (to) => (active = to), filter }));
+	let postForm = $state<HTMLFormElement>();
+	const ready = $derived(allocating.outcome.ok && !allocating.outcome.asks && !form.busy);
+	screenKeys(() => [
+		...itemKeys(allocating, { active, move: (to) => (active = to), filter }),
+		{ keys: ['Enter'], what: 'put it right', run: () => ready && postForm?.requestSubmit() }
+	]);
 	/** Where somebody was told how it stood, the way to the corrected statement. */
 	const toldAction = () =>
 		again.letters.length
@@ -64,14 +69,15 @@
 	</section>
 	<footer class="double-top flex h-[54px] items-center gap-3 bg-raised px-5">
 		<form
+			bind:this={postForm}
 			method="POST"
 			class="flex items-center gap-3"
 			use:enhance={form.submit(() => ({
 				...{ actId: again.actId, order: { ...allocating.order, date: allocating.date || null } }
 			}))}
 		>
-			<button class="btn btn-main" disabled={!allocating.outcome.ok || allocating.outcome.asks || form.busy}>
-				Put right {money(desk.receipt?.amount ?? 0, desk.currency)}
+			<button class="btn btn-main" disabled={!ready}>
+				Put right {money(desk.receipt?.amount ?? 0, desk.currency)} <span class="key">Enter</span>
 			</button>
 			<label class="flex items-center gap-2 text-sm"
 				>on

@@ -1,0 +1,22 @@
+import { expect, it } from 'vitest';
+import { findStations, isNamed } from './find-stations';
+
+it.each([
+	['statements', 'Statements'],
+	['remind', 'Reminders'],
+	['chase', 'Reminders'],
+	['record', 'Record'],
+	['customers', 'Customers'],
+	['bounced', 'Payments that came back'],
+	['month end', 'Periods']
+])('%s leads to %s first', (text, name) => expect(findStations(text)[0]?.name).toBe(name));
+
+it('a page is meant by the beginning of its name, not by a letter or two', () => {
+	const [journal] = findStations('journal');
+	expect([isNamed(journal!, 'jour'), isNamed(journal!, 'jo'), isNamed(journal!, 'ledger')]).toEqual([
+		true,
+		false,
+		false
+	]);
+	expect(findStations('no such page')).toEqual([]);
+});
