@@ -59,6 +59,8 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/money-in/manual-receipts?/slip': 'clerk',
 	'/money-in/manual-receipts?/void': 'clerk',
 	'/money-in/reallocate/[act]': 'clerk',
+	'/open-items?/paid': 'clerk',
+	'/open-items?/previewPaid': 'clerk',
 	'/money-in?/openAccount': 'clerk',
 	'/money-in/refunds?/file': 'supervisor',
 	'/money-in/returned/[receipt]': 'clerk',

@@ -19,13 +19,13 @@ test('a ribbon is picked by keyboard, says who and when, and leads to putting it
 	await expect(page.locator('aside')).toContainText('Allocated by Wren Tolliver');
 	await page.getByRole('link', { name: 'Move it, or part of it' }).click();
 	await page.waitForURL('**/money-in/reallocate/*');
-	await expect(page.getByText('Put right:')).toBeVisible();
+	await expect(page.getByText('Reallocating:')).toBeVisible();
 	expect(await violations(page, 'putting right')).toEqual([]);
 	// All of it comes off by the key, and lies on account.
 	await page.locator('h2').first().click();
 	await page.keyboard.press('o');
 	await expect(page.locator('footer')).toContainText('account');
-	await page.getByRole('button', { name: /^Put right/ }).click();
+	await page.getByRole('button', { name: /^Reallocate/ }).click();
 	await page.waitForURL('**/books/journal?act=*');
 	await expect(page.locator('tbody').first()).toContainText('Allocated');
 	await expect(page.locator('tbody', { hasText: 'Undid' })).toBeVisible();
@@ -52,7 +52,7 @@ test('a document is written by hand and stands on the account, with its PDF', as
 	await page.keyboard.press('Enter');
 	await page.getByLabel('What line 2 is for').fill('carriage');
 	await page.getByLabel('Net amount of line 2').fill('ten');
-	await expect(page.getByText('Line 2: “ten” is no amount.')).toBeVisible();
+	await expect(page.getByText('Line 2: “ten” is not an amount.')).toBeVisible();
 	await page.getByLabel('Net amount of line 2').fill('10');
 	await page.getByRole('button', { name: /^Issue AK-.*£156\.60/ }).click();
 	await page.waitForURL(/\/customers\/H1005\?item=/);

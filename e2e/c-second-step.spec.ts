@@ -71,7 +71,7 @@ test('an app: set up, asked for when signing in, and a recovery code in its plac
 	await page.waitForURL('/');
 	await toOwnSecondStep(page, CLERK);
 	await expect(page.getByText('9 are left')).toBeVisible();
-	await page.getByRole('button', { name: 'Take off My phone' }).click();
+	await page.getByRole('button', { name: 'Remove My phone' }).click();
 	await confirmPassword(page);
 	await expect(page.getByRole('cell', { name: 'My phone', exact: true })).toHaveCount(0);
 	await page.getByRole('link', { name: 'Your sign-in' }).first().click();
@@ -101,7 +101,7 @@ test('a passkey: made in the browser, and shown when signing in', async ({ brows
 	await page.getByRole('button', { name: 'Use your passkey' }).click();
 	await page.waitForURL('/');
 	await toOwnSecondStep(page, CLERK);
-	await page.getByRole('button', { name: 'Take off Desk by the window' }).click();
+	await page.getByRole('button', { name: 'Remove Desk by the window' }).click();
 	await confirmPassword(page);
 	await expect(page.getByRole('cell', { name: 'Desk by the window', exact: true })).toHaveCount(0);
 	await page.context().close();

@@ -113,3 +113,69 @@ test('what is booked as unidentified is no work of the day any more, and has a l
 	await expect(page.getByRole('row', { name: /Wren Tolliver ask the bank/ })).toBeVisible();
 	await expectAccessible(page);
 });
+
+test('open items of several accounts are ticked, a sum is found, and they are recorded as one', async ({
+	page
+}) => {
+	test.setTimeout(90_000);
+	const heard = complaints(page);
+	await signIn(page);
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Open items' }).click();
+	await page.waitForURL('**/open-items');
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('f');
+	await expect(page.getByLabel('Sum to be found')).toBeFocused();
+	await page.keyboard.type('100000');
+	await page.keyboard.press('Escape');
+	for (const key of ['ArrowDown', ' ', 'ArrowDown', ' ', 'ArrowDown', ' ']) await page.keyboard.press(key);
+	const bar = page.locator('footer');
+	await expect(bar).toContainText(/3 items of \d accounts?, £[\d,.]+\. £[\d,.]+ still to be found\./);
+	const sum = /accounts?, £([\d,.]+\d)\./.exec(await bar.innerText())![1]!;
+	// What was looked for is just what was found.
+	await page.keyboard.press('f');
+	await page.getByLabel('Sum to be found').fill(sum);
+	await expect(bar).toContainText('Just the sum.');
+	expect(await violations(page, 'open items ticked')).toEqual([]);
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('p');
+	const dialog = page.getByRole('dialog', { name: 'Record as paid' });
+	await expect(dialog.getByLabel('Paid on')).toBeFocused();
+	await expect(dialog).toContainText(`One entry of £${sum}`);
+	await expect(dialog.getByRole('row', { name: `1230 Money on its way ${sum} GBP` })).toBeVisible();
+	expect(await violations(page, 'record as paid')).toEqual([]);
+	// More than is open is refused before it is sent.
+	const first = dialog.getByRole('textbox', { name: /^Paid of/ }).first();
+	const full = await first.inputValue();
+	await first.fill('9,999,999');
+	await expect(dialog.getByRole('button', { name: /^Post/ })).toBeDisabled();
+	await first.fill(full);
+	await dialog.getByLabel('Reference').fill('Ashlock fair');
+	await expect(dialog.getByRole('button', { name: `Post £${sum}` })).toBeEnabled();
+	await page.keyboard.press('Enter');
+	await expect(dialog).toBeHidden();
+	await expect(page.getByText(`Recorded 3 items as paid, £${sum}.`)).toBeVisible();
+	await page.getByRole('button', { name: /^(Paying-in slip|See them)$/ }).click();
+	await expect(page.getByText('Ashlock fair').first()).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('a payer whom nobody knows gets an account from the desk, without leaving the receipt', async ({
+	page
+}) => {
+	await signIn(page);
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Money in' }).click();
+	await page.waitForURL('**/money-in');
+	await page.waitForLoadState('networkidle');
+	await pick(page, 'CORNCRAKE');
+	await page.keyboard.press('q');
+	const dialog = page.getByRole('dialog', { name: 'A new customer' });
+	await expect(dialog.getByLabel('Name', { exact: true })).toHaveValue('CORNCRAKE BOOKKEEPING');
+	await dialog.getByLabel('Name', { exact: true }).fill('Hazel Hill Pottery');
+	await page.keyboard.press('Enter');
+	await expect(dialog.getByText(/There is an account of that name already/)).toBeVisible();
+	await dialog.getByLabel('Name', { exact: true }).fill('Corncrake Bookkeeping');
+	await page.keyboard.press('Enter');
+	await expect(dialog).toBeHidden();
+	await expect(page.locator('h2').first()).toHaveText('Corncrake Bookkeeping');
+	await expect(page.locator('footer')).toContainText('Leaves £462.00 on account.');
+});

@@ -71,10 +71,10 @@ test('the whole day’s entries are dealt with by keyboard', async ({ page }) =>
 	const others: readonly (readonly [RegExp, () => Promise<void>])[] = [
 		[/CHEQUES PAID IN|MALLORY COUNCIL|Mere & Marches Bank −8\.50/, () => keys.press('y')],
 		[
-			/a payment came back/,
+			/a returned payment/,
 			async () => {
 				await keys.press('y');
-				await expect(page.getByRole('heading', { name: / from .* came back\.$/ })).toBeVisible();
+				await expect(page.getByRole('heading', { name: / from .* was returned\.$/ })).toBeVisible();
 				await keys.press('Enter');
 				await page.waitForURL((url) => !url.pathname.includes('/returned/'), { timeout: 10_000 });
 				await keys.goTo('money in', '**/money-in**');
@@ -210,14 +210,14 @@ test('a cheque that was returned is found, and marked so', async ({ page }) => {
 	await signIn(page);
 	const keys = new Keys(page);
 	await page.waitForLoadState('networkidle');
-	await keys.goTo('payments that came back', '**/returned');
+	await keys.goTo('returned payments', '**/returned');
 	const before = await page.getByRole('row').count();
 	await keys.press('/');
 	await keys.type('hazel hill clay works');
 	await keys.press('Enter');
 	await expect(page.getByRole('heading', { name: /found$/ })).toBeVisible();
 	await keys.press('Escape', 'ArrowDown', 'Enter');
-	await expect(page.getByRole('heading', { name: / from .* came back\.$/ })).toBeVisible();
+	await expect(page.getByRole('heading', { name: / from .* was returned\.$/ })).toBeVisible();
 	await keys.press('Tab', 'Tab');
 	await expect(page.getByLabel('Because')).toBeFocused();
 	// A list of the browser: its own words are typed.
@@ -227,7 +227,7 @@ test('a cheque that was returned is found, and marked so', async ({ page }) => {
 	await expect(page.getByText('Marked as returned.')).toBeVisible();
 	console.log(String(keys.count).padStart(4), 'a returned cheque');
 	expect(keys.count).toBeLessThanOrEqual(12);
-	await keys.goTo('payments that came back', '**/returned');
+	await keys.goTo('returned payments', '**/returned');
 	await expect(page.getByRole('row')).toHaveCount(before + 1);
 });
 
@@ -242,9 +242,9 @@ test('an allocation is moved', async ({ page }) => {
 	await keys.press('ArrowDown');
 	await expect(page.locator('aside')).toContainText('Allocated by');
 	await keys.press('m');
-	await expect(page.getByText('Put right:')).toBeVisible();
+	await expect(page.getByText('Reallocating:')).toBeVisible();
 	await keys.press('o', 'Enter');
-	await expect(page.getByText(/^Put right\. Both/)).toBeVisible();
+	await expect(page.getByText(/^Reallocated\. Both/)).toBeVisible();
 	console.log(String(keys.count).padStart(4), 'a moved allocation');
 	expect(keys.count).toBeLessThanOrEqual(12);
 });

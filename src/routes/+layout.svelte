@@ -16,7 +16,7 @@
 	const supervises = $derived(data.who?.role === 'supervisor');
 	const menu = $derived([
 		{ name: 'Keys of this screen', run: () => (keysOfScreen.help = true) },
-		{ name: 'Paper or lamplight', run: toggleMode },
+		{ name: 'Light or dark', run: toggleMode },
 		...(supervises ? [{ name: 'Settings', href: '/books/settings' }] : []),
 		...(supervises ? [{ name: 'People and records', href: '/books/people' }] : []),
 		{ name: 'Your sign-in', href: '/me' },

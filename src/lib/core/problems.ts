@@ -162,6 +162,13 @@ export type Problem =
 	  }
 	| { readonly code: 'draft-gone' }
 	| { readonly code: 'draft-dated'; readonly customer: string; readonly date: string }
+	| {
+			readonly code: 'more-than-open';
+			readonly number: string;
+			readonly open: number;
+			readonly currency: string;
+	  }
+	| { readonly code: 'credit-without-invoice'; readonly number: string }
 	| { readonly code: 'not-open'; readonly number: string; readonly customer: string }
 	| {
 			readonly code: 'match-differs';

@@ -112,7 +112,7 @@ describe('open documents', () => {
 		[
 			'nonsense for an amount',
 			'A,invoice,C1,2026-09-01,2026-10-01,GBP,ten,1.00',
-			/“ten” in total cannot be taken: it is no amount/
+			/“ten” in total cannot be taken: it is not an amount/
 		],
 		['a minus sign', 'A,invoice,C1,2026-09-01,2026-10-01,GBP,-5.00,1.00', /“-5\.00” in total/],
 		[

@@ -6,7 +6,7 @@
 	let { aged, currency, wide = 110 }: { aged: Aged; currency: string; wide?: number } = $props();
 	const names = {
 		'not-due': 'not due',
-		'to-30': '1 to 30 days late',
+		'to-30': '1 to 30 days overdue',
 		'to-60': '31 to 60',
 		'to-90': '61 to 90',
 		'over-90': 'over 90'

@@ -60,7 +60,7 @@ export const ROW_KEYS: readonly KeyBinding[] = [
 		what: 'first and last row',
 		run: (key) => move((_, last) => (key === 'Home' ? 0 : last))
 	},
-	{ keys: [' '], shown: 'Space', what: 'tick the row, or take the tick away', run: tick }
+	{ keys: [' '], shown: 'Space', what: 'tick the row, or untick it', run: tick }
 ];
 
 /** Opens the row that has the focus. @returns whether there was one */

@@ -13,7 +13,7 @@
 		{ id: 'name', name: 'Name', cell: name, value: (row) => row.name, sorts: true, stays: true },
 		{ id: 'items', name: 'Open items', cell: items, value: (row) => row.items, sorts: true, figures: true },
 		{
-			...{ id: 'late', name: `Late, ${data.base}`, cell: late, sorts: true, figures: true },
+			...{ id: 'late', name: `Overdue, ${data.base}`, cell: late, sorts: true, figures: true },
 			copied: (row) => plainAmount(row.late, data.base)
 		},
 		{
@@ -41,7 +41,7 @@
 				? ` fit “${data.query.text}”`
 				: data.query.sorting
 					? ''
-					: ', most late first'}.
+					: ', most overdue first'}.
 		</h1>
 		<input
 			type="search"

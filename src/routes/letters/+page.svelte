@@ -180,7 +180,7 @@
 							onchange={(event) => pickAll(event.currentTarget.checked)}
 						/></th
 					>
-					<th>Customer</th><th class="num">{late ? 'Late' : 'Owed'}</th><th>To</th>
+					<th>Customer</th><th class="num">{late ? 'Overdue' : 'Owed'}</th><th>To</th>
 				</tr>
 			</thead>
 			<tbody {@attach rowCursor}>

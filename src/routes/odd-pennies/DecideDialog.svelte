@@ -105,7 +105,7 @@
 					{/each}
 					<td class={['num', (bad || rest < 0) && 'text-oxblood']}
 						>{bad
-							? 'no amount'
+							? 'not an amount'
 							: rest < 0
 								? `${amount(-rest, one.currency)} too much`
 								: amount(rest, one.currency)}</td

@@ -1,6 +1,11 @@
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { error } from '@sveltejs/kit';
-import { view } from '$lib/server/platform/http/view';
+import { ok } from '$lib/core/result';
+import { previewAct } from '$lib/server/approvals/store/preview-act';
+import { action, preview, shaped } from '$lib/server/platform/http/action';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtWaysToPay } from '$lib/server/receipts/queries/ways-to-pay';
+import { recordAsPaid, recordAsPaidInput } from '$lib/server/receipts/commands/record-as-paid';
 import { lookAtItem } from '$lib/server/documents/queries/item-life';
 import { PAGE, lookAtOpenItems } from '$lib/server/documents/queries/open-items';
 import type { PageServerLoad } from './$types';
@@ -15,6 +20,23 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		...(await view(locals, lookAtOpenItems, query)),
 		query,
 		pageSize: PAGE,
-		item
+		item,
+		mayAct: mayAct(locals),
+		ways: mayAct(locals) ? await view(locals, lookAtWaysToPay, null) : null
 	};
+};
+
+export const actions = {
+	paid: action(recordAsPaid),
+	previewPaid: preview('clerk', async (fields, _, { locals }) => {
+		const read = shaped(recordAsPaidInput, fields);
+		if (!read.ok) return read;
+		const shown = await previewAct(
+			locals.app.books,
+			recordAsPaid,
+			read.value,
+			await locals.app.context(locals.who!)
+		);
+		return shown.ok ? ok({ ...shown.value }) : shown;
+	})
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick, untrack } from 'svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import type { TableColumn } from '$lib/ui/table-columns';
 	import { plainAmount } from '$lib/words/plain-amount';
@@ -8,12 +9,44 @@
 	import Coin from '$lib/ui/Coin.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
 	import { amount, count, list, money, shortDay } from '$lib/words';
+	import { screenKeys } from '$lib/ui/screen-keys.svelte';
+	import type { Day } from '$lib/core/day/day';
+	import PaidDialog from './PaidDialog.svelte';
+	import { TickedItems } from './ticked-items.svelte';
 	let { data } = $props();
+	const ticked = new TickedItems(untrack(() => data.base));
+	let paying = $state(false);
+	let wantedField = $state<HTMLInputElement>();
+	let seeking = $state(false);
+	const barShown = $derived(seeking || ticked.all.length > 0);
+	/** A sum is given, and what is still to be found of it stands while one ticks. */
+	async function seek() {
+		seeking = true;
+		await tick();
+		wantedField?.focus();
+	}
+	function clear() {
+		ticked.clear();
+		seeking = false;
+	}
+	screenKeys(() =>
+		data.mayAct
+			? [
+					{
+						keys: ['p'],
+						what: 'record what is ticked as paid',
+						run: () => ticked.all.length > 0 && (paying = true)
+					},
+					{ keys: ['f'], what: 'a sum to be found among them', run: seek },
+					{ keys: ['c'], what: 'untick all', run: clear }
+				]
+			: []
+	);
 	const names = {
 		all: 'All',
-		late: 'Late',
-		'late-30': 'Over 30 days late',
-		'late-90': 'Over 90',
+		late: 'Overdue',
+		'late-30': 'Over 30 days',
+		'late-90': 'Over 90 days',
 		'part-paid': 'Part paid',
 		credits: 'Credit notes'
 	} as const;
@@ -30,6 +63,7 @@
 	type Row = (typeof data.rows)[number];
 	const signed = (row: Row) => (row.kind === 'credit_note' ? -row.open : row.open);
 	const columns: readonly TableColumn<Row>[] = $derived([
+		...(data.mayAct ? [{ id: 'tick', name: '', cell: tickBox, class: 'w-7' }] : []),
 		{ id: 'mark', name: '', cell: mark, class: 'w-6' },
 		{ id: 'number', name: 'Item', cell: number, value: (row) => row.number, sorts: true, stays: true },
 		{ id: 'customer', name: 'Customer', cell: customer, value: (row) => row.customer, sorts: true },
@@ -37,7 +71,13 @@
 			...{ id: 'due', name: 'Due', cell: due, sorts: true, class: 'whitespace-nowrap' },
 			value: (row) => (row.kind === 'credit_note' ? '' : row.due)
 		},
-		{ id: 'late', name: 'Late', cell: late, value: (row) => (row.late > 0 ? row.late : ''), figures: true },
+		{
+			id: 'late',
+			name: 'Overdue',
+			cell: late,
+			value: (row) => (row.late > 0 ? row.late : ''),
+			figures: true
+		},
 		{
 			...{ id: 'total', name: 'Total', cell: total, sorts: true, figures: true },
 			copied: (row) => plainAmount(row.total, row.currency)
@@ -50,6 +90,13 @@
 	const share = (row: (typeof data.rows)[number]) => (row.total - row.open) / row.total;
 </script>
 
+{#snippet tickBox(row: Row)}<input
+		type="checkbox"
+		class="align-middle"
+		aria-label="Tick {row.number}"
+		checked={ticked.has(row.id)}
+		onchange={() => ticked.toggle(row)}
+	/>{/snippet}
 {#snippet mark(row: Row)}<Coin
 		share={share(row)}
 		label={row.open < row.total
@@ -75,12 +122,18 @@
 
 <svelte:head><title>Open items · Odd Penny</title></svelte:head>
 
-<div class="grid h-[calc(100vh-48px)] {data.item ? 'grid-cols-[minmax(0,1fr)_400px]' : 'grid-cols-1'}">
+<div
+	class="grid h-[calc(100vh-48px)] {barShown ? 'grid-rows-[minmax(0,1fr)_auto]' : 'grid-rows-1'} {data.item
+		? 'grid-cols-[minmax(0,1fr)_400px]'
+		: 'grid-cols-1'}"
+>
 	<section class="overflow-y-auto px-8 pt-5">
 		<div class="flex items-baseline">
 			<h1>{shown ? `${count(shown, 'item')} open, ${sums}.` : 'Nothing is open here.'}</h1>
 			<span class="ml-auto flex gap-4 text-sm"
-				><a class="underline" href="/open-items/new">Write a document</a><a
+				>{#if data.mayAct}<button class="cursor-pointer underline" onclick={seek}
+						>Tick what was paid <span class="key">F</span></button
+					>{/if}<a class="underline" href="/open-items/new">Write a document</a><a
 					class="underline"
 					href="/open-items/bring-in">Bring in invoices or customers</a
 				></span
@@ -125,4 +178,40 @@
 			<ItemLife life={data.item} today={data.today ?? ''} closeHref={link({ item: null })} />
 		</aside>
 	{/if}
+	{#if barShown}
+		<footer class="double-top col-span-full flex h-[54px] items-center gap-4 bg-raised px-8">
+			<button class="btn btn-main" disabled={ticked.all.length === 0} onclick={() => (paying = true)}
+				>Record as paid <span class="key">P</span></button
+			>
+			<p aria-live="polite">
+				{ticked.all.length
+					? `${count(ticked.all.length, 'item')} of ${count(ticked.accounts, 'account')}, ${list(ticked.sums.map((one) => money(one.amount, one.currency)))}.`
+					: 'Tick what was paid.'}
+				{#if ticked.left !== null}<strong
+						class={['font-semibold', ticked.left === 0 ? 'text-patina' : 'text-copper']}
+						>{ticked.left === 0
+							? 'Just the sum.'
+							: ticked.left > 0
+								? `${money(ticked.left, ticked.currency ?? data.base)} still to be found.`
+								: `${money(-ticked.left, ticked.currency ?? data.base)} too much.`}</strong
+					>{/if}
+			</p>
+			<label class="ml-auto flex items-center gap-2 text-sm text-soft"
+				>Sum to be found <span class="key">F</span><input
+					bind:this={wantedField}
+					type="text"
+					inputmode="decimal"
+					class="amount-field w-28"
+					bind:value={ticked.wanted}
+				/></label
+			>
+			<button class="btn" onclick={clear}>Clear <span class="key">C</span></button>
+		</footer>
+	{/if}
 </div>
+{#if data.ways}<PaidDialog
+		bind:open={paying}
+		{ticked}
+		ways={data.ways}
+		today={(data.today ?? '') as Day}
+	/>{/if}

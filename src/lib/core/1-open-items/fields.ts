@@ -7,7 +7,7 @@ import type { TableRow } from '../model/table-row';
 
 const AMOUNT_FAULTS: Readonly<Record<string, string>> = {
 	'unknown-currency': 'its currency is not one of ISO 4217',
-	'not-a-number': 'it is no amount; write 1043.20, without sign or grouping',
+	'not-a-number': 'it is not an amount; write 1043.20, without sign or grouping',
 	'too-many-decimals': 'it has more decimals than the currency',
 	'too-large': 'it is too large'
 };

@@ -161,6 +161,7 @@ export interface ActFacts {
 	'import-bank-file': { readonly file: string; readonly entriesNew: number; readonly entriesKnown: number };
 	'keep-manual-receipts': { readonly added: number; readonly changed: number; readonly sums: readonly Sum[] };
 	'drop-manual-receipts': { readonly count: number; readonly sums: readonly Sum[] };
+	'record-as-paid': { readonly items: number; readonly payments: number };
 	'post-manual-receipts': { readonly count: number };
 	'change-usual-line': {
 		readonly name: string;
@@ -207,7 +208,7 @@ export interface ActFacts {
 	/** Several, or a decision with all its parts, undone as one. */
 	'undo-acts': { readonly count: number; readonly of: Said | null };
 	'write-off-small-balances': { readonly count: number; readonly sums: readonly Sum[] };
-	// payments that came back, and refunds
+	// returned payments, and refunds
 	'return-payment': Sum & { readonly payer: string | null };
 	'undo-return': { readonly of: Said };
 	'make-refund-file': { readonly count: number };

@@ -7,7 +7,7 @@ export function nextCode(
 	newest: { readonly code: string; readonly name: string } | null,
 	name: string
 ): string {
-	const [, prefix = '', digits = ''] = /^(.*?)(\d+)$/.exec(newest?.code ?? '') ?? [];
+	const [, prefix = '', digits = ''] = /^(.*\D|)(\d+)$/.exec(newest?.code ?? '') ?? [];
 	if (!newest || !digits) return `${initial(name)}1001`;
 	const next = String(BigInt(digits) + 1n).padStart(digits.length, '0');
 	const follows = prefix.length === 1 && prefix === initial(newest.name);

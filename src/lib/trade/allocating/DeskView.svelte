@@ -174,7 +174,7 @@
 		{#each desk.refundsBack as one, i (i)}
 			<p class="note mb-3 flex items-center gap-3">
 				<span
-					><strong class="text-copper">A refund that came back?</strong>
+					><strong class="text-copper">A returned refund?</strong>
 					{money(one.amount, allocating.currency)} was paid back to {one.customer} in {one.file} of {shortDay(
 						one.date,
 						allocating.today
@@ -195,7 +195,7 @@
 						? ': just what came'
 						: ''}.</span
 				>
-				{#if allocating.adviceId === advice.id}<span class="text-soft">It lies on the strip.</span>
+				{#if allocating.adviceId === advice.id}<span class="text-soft">It is allocated below.</span>
 				{:else if mayAct}<button
 						class="btn py-0.5"
 						data-proposed

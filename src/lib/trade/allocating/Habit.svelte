@@ -18,7 +18,7 @@
 	const middle = $derived([...days].sort((a, b) => a - b)[Math.floor(days.length / 2)] ?? 0);
 	const words = $derived(
 		middle > 1
-			? `Usually ${middle} days late.`
+			? `Usually ${middle} days after the due date.`
 			: middle < -1
 				? `Usually ${-middle} days early.`
 				: 'Usually on the day.'

@@ -32,7 +32,7 @@
 		= {amount(allocating.gross, allocating.currency)} credited
 		<button
 			class="cursor-pointer hover:text-ink"
-			onclick={() => (allocating.fees = allocating.fees.filter((_, n) => n !== i))}>take off</button
+			onclick={() => (allocating.fees = allocating.fees.filter((_, n) => n !== i))}>remove</button
 		>
 	{:else}
 		<button

@@ -81,7 +81,7 @@
 						<button
 							class="cursor-pointer text-soft hover:text-ink"
 							aria-label="Take {DIFFERENCE_NAMES[one.kind].toLowerCase()} off"
-							onclick={() => allocating.dropGap(short.item.id, i)}>take off</button
+							onclick={() => allocating.dropGap(short.item.id, i)}>remove</button
 						>
 					</li>
 				{/each}

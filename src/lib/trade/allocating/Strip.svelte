@@ -41,7 +41,7 @@
 	const end = $derived(x(Math.max(allocating.amount + credits, 0)));
 	const laid = $derived(x(Math.max(allocating.placed + credits, 0)));
 	const words = $derived(
-		`${money(allocating.amount, allocating.currency)} came. ${segments.map((one) => `${amount(one.cash, allocating.currency)} on ${one.number}`).join(', ') || 'Nothing is placed'}.` +
+		`${money(allocating.amount, allocating.currency)} came. ${segments.map((one) => `${amount(one.cash, allocating.currency)} on ${one.number}`).join(', ') || 'Nothing is allocated'}.` +
 			(allocating.left > 0 ? ` ${amount(allocating.left, allocating.currency)} is left.` : '') +
 			(missing > 0 ? ` ${amount(missing, allocating.currency)} is missing.` : '')
 	);

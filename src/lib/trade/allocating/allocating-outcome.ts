@@ -124,7 +124,7 @@ export function usualOf({ desk }: Pick<Laid, 'desk'>): UsualLine | null {
 function wentOut({ debit }: Desk): string {
 	if (debit?.shows.length) return 'This may be booked already: match it to the return above.';
 	if (debit?.payments.length)
-		return 'A payment came back: choose which one above. Else post it to a ledger account.';
+		return 'A returned payment: choose which one above. Else post it to a ledger account.';
 	return 'Money that went out: post it to a ledger account.';
 }
 

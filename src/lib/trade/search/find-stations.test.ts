@@ -7,7 +7,7 @@ it.each([
 	['chase', 'Reminders'],
 	['record', 'Record'],
 	['customers', 'Customers'],
-	['bounced', 'Payments that came back'],
+	['bounced', 'Returned payments'],
 	['month end', 'Periods']
 ])('%s leads to %s first', (text, name) => expect(findStations(text)[0]?.name).toBe(name));
 

@@ -32,7 +32,7 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 		words: 'pain pay back'
 	},
 	{
-		name: 'Payments that came back',
+		name: 'Returned payments',
 		about: 'cheques, direct debits, card payments returned',
 		href: '/money-in/returned',
 		words: 'bounced unpaid chargeback dishonoured'

@@ -60,6 +60,7 @@ const sentences: readonly (readonly [Said, string])[] = [
 		{ kind: 'open-account', facts: { customer: 'Hazel Hill', code: 'H1059' } },
 		'Opened the account H1059 of Hazel Hill'
 	],
+	[{ kind: 'record-as-paid', facts: { items: 3, payments: 1 } }, 'Recorded 3 items as paid, in 1 payment'],
 	[{ kind: 'add-customers', facts: { count: 1200 } }, 'Added 1,200 customer accounts'],
 	[
 		{ kind: 'bring-in-customers', facts: { added: 3, skipped: 2 } },
@@ -210,11 +211,11 @@ const sentences: readonly (readonly [Said, string])[] = [
 	],
 	[
 		{ kind: 'return-payment', facts: { payer: 'Marlpit Foods', ...gbp } },
-		'£1,200.50 from Marlpit Foods came back'
+		'£1,200.50 from Marlpit Foods was returned'
 	],
 	[
 		{ kind: 'undo-return', facts: { of: { kind: 'return-payment', facts: { payer: null, ...gbp } } } },
-		'Undid: £1,200.50 from an unnamed payer came back'
+		'Undid: £1,200.50 from an unnamed payer was returned'
 	],
 	[{ kind: 'make-refund-file', facts: { count: 2 } }, 'Made a file of 2 refunds for the bank'],
 	[{ kind: 'decide-claims', facts: { count: 2, note: 'photos seen' } }, 'Decided 2 claims (photos seen)'],

@@ -73,6 +73,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		return `${parts.filter(Boolean).join(', ')}: ${sums(of)}`;
 	},
 	'drop-manual-receipts': ({ count: n, sums: of }) => `Deleted ${count(n, 'manual receipt')}: ${sums(of)}`,
+	'record-as-paid': ({ items, payments }) =>
+		`Recorded ${count(items, 'item')} as paid, in ${count(payments, 'payment')}`,
 	'post-manual-receipts': ({ count: n }) => `Posted ${count(n, 'manual receipt')}`,
 	'change-usual-line': ({ name, text, account, off }) =>
 		off
@@ -125,7 +127,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'write-off-small-balances': ({ count: n, sums: of }) =>
 		`Wrote off ${count(n, 'small balance')}: ${sums(of)}`,
 	'return-payment': ({ payer, ...sum }) =>
-		`${money(sum.amount, sum.currency)} from ${named(payer)} came back`,
+		`${money(sum.amount, sum.currency)} from ${named(payer)} was returned`,
 	'undo-return': ({ of }) => `Undid: ${actSentence(of)}`,
 	'make-refund-file': ({ count: n }) => `Made a file of ${count(n, 'refund')} for the bank`,
 	'decide-claims': ({ count: n, note }) => `Decided ${count(n, 'claim')}${inBrackets(note)}`,

@@ -119,6 +119,10 @@ function sentence(problem: Problem): string {
 			return 'One of these was dealt with by somebody meanwhile. Look at the list again; nothing was done.';
 		case 'draft-dated':
 			return `The payment of ${problem.customer} is dated ${shortDay(problem.date)}. It is not money before that day.`;
+		case 'more-than-open':
+			return `${problem.number}: give an amount above zero and no more than the ${money(problem.open, problem.currency)} that is open.`;
+		case 'credit-without-invoice':
+			return `${problem.number}: the credit notes ticked outweigh what was paid with them. Tick an invoice of the same customer, or leave the credit note.`;
 		case 'not-open':
 			return `${problem.number} is not open on the account of ${problem.customer}.`;
 		case 'match-differs':
@@ -129,12 +133,12 @@ function sentence(problem: Problem): string {
 			return 'This is money that went out; it cannot settle invoices.';
 		case 'over-return':
 			return problem.asked <= 0
-				? 'Say how much came back: more than nothing.'
-				: `${money(problem.asked, problem.currency)} is more than can come back: ${money(problem.most, problem.currency)} of this payment is allocated or on account.`;
+				? 'Say how much was returned: more than nothing.'
+				: `${money(problem.asked, problem.currency)} is more than can be returned: ${money(problem.most, problem.currency)} of this payment is allocated or on account.`;
 		case 'return-differs':
 			return `The bank took ${money(problem.shown, problem.currency)}, ${money(problem.booked, problem.currency)} was booked. Choose what the entry shows, or have the rest booked as a bank charge.`;
 		case 'came-back':
-			return `The payment from ${problem.payer} came back on ${shortDay(problem.date)}. Undo that first if it is wrong.`;
+			return `The payment from ${problem.payer} was returned on ${shortDay(problem.date)}. Undo that first if it is wrong.`;
 		case 'unidentified-first':
 			return 'This money was booked to unidentified receipts. Undo that first (on the desk, under what the bank wrote).';
 		case 'not-allowed':

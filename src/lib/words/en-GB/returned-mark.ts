@@ -1,6 +1,6 @@
 import { shortDay } from './format';
 
-/** How an account is marked for payments that came back: "A cheque came back on 14 Sep." Null where none did. */
+/** How an account is marked for returned payments: "A cheque came back on 14 Sep." Null where none did. */
 export function returnedMark(
 	returned: readonly { readonly method: string; readonly date: string }[],
 	today?: string

@@ -40,7 +40,7 @@
 		<p class="mt-2 flex gap-3">
 			{#if data.may.putRight}
 				<a class="btn" href="/money-in/reallocate/{data.may.putRight.actId}">Put it right</a>
-				<a class="btn" href="/money-in/returned/{data.may.putRight.receiptId}">It came back</a>
+				<a class="btn" href="/money-in/returned/{data.may.putRight.receiptId}">Mark as returned</a>
 			{/if}
 			{#if data.may.undo}
 				<button class="btn" disabled={undo.busy} onclick={() => undo.send({ actIds: [data.may!.undo!] })}

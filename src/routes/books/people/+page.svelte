@@ -65,7 +65,7 @@
 								>
 									<option value="reader">reader</option><option value="clerk">clerk</option><option
 										value="supervisor">supervisor</option
-									><option value="none">shut out</option>
+									><option value="none">no access</option>
 								</select>
 								<button class="btn py-0.5" disabled={roleForm.busy}>Change</button>
 							</form>
@@ -95,7 +95,7 @@
 									<button
 										class="btn py-0.5"
 										disabled={takeOffForm.busy}
-										aria-label="Take the second step off {person.name}">Take off</button
+										aria-label="Remove the second step of {person.name}">Remove</button
 									>
 								</form>
 							{:else if person.active && data.demanded.includes(person.role)}<span class="text-soft"
@@ -125,7 +125,7 @@
 			{/each}
 			<button class="btn" disabled={demandForm.busy}>Set</button>
 		</form>
-		<h2 class="mt-8 text-xl">Let somebody in</h2>
+		<h2 class="mt-8 text-xl">Add a person</h2>
 		<form method="POST" action="?/add" use:enhance={addForm.submit()} class="mt-2 grid w-80 gap-2">
 			<Field form={addForm} name="name" label="Name"
 				>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
@@ -138,7 +138,7 @@
 					><option>clerk</option><option>reader</option><option>supervisor</option></select
 				></label
 			>
-			<button class="btn btn-main mt-1 justify-center" disabled={addForm.busy}>Let them in</button>
+			<button class="btn btn-main mt-1 justify-center" disabled={addForm.busy}>Add them</button>
 		</form>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10">

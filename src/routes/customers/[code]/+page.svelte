@@ -46,8 +46,8 @@
 		<p class="mt-1 text-lg text-soft">{customer.name} {stands}.</p>
 		{#each account.overtaken as one (one.currency)}
 			<p class="note mt-1 text-sm">
-				The {one.kind} of {shortDay(one.date, data.today ?? undefined)} is not so any more: {one.by} put a payment
-				right on {moment(one.at)}.
+				The {one.kind} of {shortDay(one.date, data.today ?? undefined)} is out of date: {one.by} corrected a payment
+				on {moment(one.at)}.
 				<a class="underline" href="/letters?kind=correction">Send a corrected statement</a>
 			</p>
 		{/each}
@@ -98,12 +98,12 @@
 							{#if row.kind === 'allocate-receipt' && !row.undone && row.amount < 0}
 								{@const back = account.returned.find((one) => one.receiptId === row.receiptId)}
 								{#if back}<span class="text-sm text-copper"
-										>came back on {shortDay(back.date, data.today ?? undefined)}</span
+										>returned on {shortDay(back.date, data.today ?? undefined)}</span
 									>
 								{:else if data.who?.role !== 'reader'}<span
 										class="absolute right-0 bottom-1.5 bg-paper pl-2 text-sm whitespace-nowrap opacity-0 group-focus-within:opacity-100 group-hover:opacity-100"
-										><a class="text-copper" href="/money-in/reallocate/{row.actId}">put right</a>
-										<a class="ml-2 text-copper" href="/money-in/returned/{row.receiptId}">came back</a></span
+										><a class="text-copper" href="/money-in/reallocate/{row.actId}">reallocate</a>
+										<a class="ml-2 text-copper" href="/money-in/returned/{row.receiptId}">returned</a></span
 									>{/if}
 							{/if}
 							{#if row.undone}<span class="text-sm">undone since</span>{/if}

@@ -73,8 +73,8 @@
 							<td class="text-right">
 								<form method="POST" action="?/remove" use:enhance={removeForm.submit()}>
 									<input type="hidden" name="json" value={JSON.stringify({ factorId: one.id })} />
-									<button class="btn py-0.5" disabled={removeForm.busy} aria-label="Take off {one.name}"
-										>Take off</button
+									<button class="btn py-0.5" disabled={removeForm.busy} aria-label="Remove {one.name}"
+										>Remove</button
 									>
 								</form>
 							</td>

@@ -47,7 +47,7 @@
 			return `${count(daysBetween(row.booked, today), 'day')}${row.heldFor ? `, ${row.heldFor}` : ''}${row.held ? `: ${row.held}` : ''}`;
 		if (row.held) return row.heldFor ? `${row.heldFor}: ${row.held}` : row.held;
 		if (row.aside) return `to ${row.aside}, as usual`;
-		if (row.cameBack) return 'a payment came back';
+		if (row.cameBack) return 'a returned payment';
 		if (row.payout && row.numbers.length === 0) return 'a payout, to be split';
 		if (row.amount < 0) return 'went out';
 		if (row.numbers.length === 0) return row.text ? `“${row.text}”` : 'no words';

@@ -54,7 +54,7 @@
 				<li>
 					<div class="flex items-center gap-3">
 						<span
-							>{PARTS[one.part]} of {money(one.amount, one.currency)} from {one.customer}, came back on {shortDay(
+							>{PARTS[one.part]} of {money(one.amount, one.currency)} from {one.customer}, returned on {shortDay(
 								one.date,
 								today
 							)}{one.rest > 0 ? `; ${money(one.rest, currency)} beyond it is a bank charge` : ''}</span
@@ -82,8 +82,8 @@
 {#if debit.payments.length}
 	<div class="note mx-4 mt-4 xl:mx-6">
 		<p>
-			<strong class="text-copper">Came back?</strong>
-			{debit.says ? 'The bank calls this a return.' : 'This may be a payment that came back.'}
+			<strong class="text-copper">Returned?</strong>
+			{debit.says ? 'The bank calls this a return.' : 'This may be a returned payment.'}
 		</p>
 		<ul class="mt-1 grid gap-2">
 			{#each debit.payments as one (one.receiptId)}

@@ -129,7 +129,7 @@
 		else if (!date)
 			problem = { at: 'date', says: `“${when}” is not a date. Write 30/10, 30 Oct or 2026-10-30.` };
 		else if (typeof amount === 'string' || amount <= 0)
-			problem = { at: 'amount', says: `“${sum}” is no amount above zero.` };
+			problem = { at: 'amount', says: `“${sum}” is not an amount above zero.` };
 		else if (missing.length) checkPays();
 		else {
 			problem = null;

@@ -26,14 +26,14 @@
 	const waits = $derived(data.returned.filter((one) => one.letterId === null).length);
 </script>
 
-<svelte:head><title>Payments that came back · Odd Penny</title></svelte:head>
+<svelte:head><title>Returned payments · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-10">
 	<p class="text-sm"><a href="/money-in">Money in</a></p>
 	<h1>
 		{data.returned.length
-			? `${count(data.returned.length, 'payment')} came back.`
-			: 'No payment has come back.'}
+			? `${count(data.returned.length, 'payment was', 'payments were')} returned.`
+			: 'No payment was returned.'}
 	</h1>
 	<p class="mt-1 mb-3 says">
 		A cheque, direct debit or card payment that the bank took back. What it had paid is owed again from its
@@ -73,7 +73,7 @@
 							<td class="num">{money(one.amount, one.currency)}</td>
 							<td class="text-right"
 								>{#if data.mayAct}<a class="btn py-0.5" data-open href="/money-in/returned/{one.receiptId}"
-										>It came back</a
+										>Mark as returned</a
 									>{/if}</td
 							>
 						</tr>
@@ -85,7 +85,7 @@
 		<table>
 			<thead
 				><tr
-					><th>Came back</th><th>Customer</th><th>Paid</th><th>Because</th><th>At the bank</th><th>Notice</th
+					><th>Returned</th><th>Customer</th><th>Paid</th><th>Because</th><th>At the bank</th><th>Notice</th
 					><th class="num">Amount</th><th></th></tr
 				></thead
 			>

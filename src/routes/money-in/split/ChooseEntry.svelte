@@ -65,7 +65,7 @@
 			that sum.
 		{:else if comesTo}
 			The report comes to {money(comesTo[1]!, comesTo[0])}, and no entry that waits is of that sum. Choose the
-			one that it explains; the columns can be put right there.
+			one that it explains; the columns can be corrected there.
 		{:else}The report’s columns are not known: choose the entry, and say which column is which.{/if}
 	</p>
 	{#if mayAct}<label class="mb-3 flex items-center gap-3 text-sm"

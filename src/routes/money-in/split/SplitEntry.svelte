@@ -150,8 +150,8 @@
 					<td class="num"
 						><button
 							class="cursor-pointer text-sm text-soft hover:text-ink"
-							aria-label="Take part {i + 1} away"
-							onclick={() => split.remove(i)}>take away</button
+							aria-label="Remove part {i + 1}"
+							onclick={() => split.remove(i)}>remove</button
 						></td
 					>
 				</tr>

@@ -21,7 +21,7 @@ it('says to the penny what is missing, and what is no amount', () => {
 		'The parts less their fees come to £98.60, the entry to £98.61: £0.01 is missing.'
 	);
 	split.rows[0]!.gross = 'sixty';
-	expect(split.wrong).toBe('Part 1: that is no amount.');
+	expect(split.wrong).toBe('Part 1: that is not an amount.');
 });
 it('remembers a processor’s columns, and lets another column be chosen', () => {
 	const known = { Payloom: { name: 'who', text: 'what', gross: 'taken', fee: 'kept' } };
@@ -39,7 +39,7 @@ it('is typed by hand, rows added and taken away', () => {
 	split.rows[0]!.gross = '7+3';
 	split.add();
 	split.rows[1]!.name = 'nobody';
-	expect(split.wrong).toBe('Part 2: that is no amount.');
+	expect(split.wrong).toBe('Part 2: that is not an amount.');
 	split.remove(1);
 	expect([split.wrong, split.parts.length]).toEqual(['', 1]);
 });

@@ -69,7 +69,7 @@ export class Splitting {
 	/** What stands in the way, or nothing. */
 	readonly wrong = $derived.by(() => {
 		const bad = this.parts.findIndex((part) => part.gross === null || part.fee === null);
-		if (bad >= 0) return `Part ${bad + 1}: that is no amount.`;
+		if (bad >= 0) return `Part ${bad + 1}: that is not an amount.`;
 		const parts = this.parts.map((part) => ({ gross: part.gross!, fee: part.fee! }));
 		const [first] = checkSplit({ amount: this.#amount, currency: this.#currency }, parts);
 		return first ? problemSentence(first) : '';

@@ -75,7 +75,7 @@
 			What is left open of {data.partPaid ? 'part-paid documents' : 'any document'}, too little to be asked
 			for. Written off in one run: an act for each account, dated today; each can be undone.{/if}
 	</p>
-	<Problems problems={data.bad ? [`“${data.bad}” is no amount.`, ...form.problems] : form.problems} />
+	<Problems problems={data.bad ? [`“${data.bad}” is not an amount.`, ...form.problems] : form.problems} />
 	{#if !owner}<form method="GET" class="mb-3 flex items-end gap-3 text-sm" data-sveltekit-keepfocus>
 			<label class="grid gap-1"
 				>Up to, in {data.base}

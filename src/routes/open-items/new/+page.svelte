@@ -201,7 +201,7 @@
 				{#if form.shares.length > 1}<button
 						type="button"
 						class="cursor-pointer px-1 text-soft hover:text-ink"
-						aria-label="Take part {i + 1} away"
+						aria-label="Remove part {i + 1}"
 						onclick={() => form.dropShare(i)}>×</button
 					>{/if}
 			</p>

@@ -42,8 +42,8 @@ describe('a document as it is typed', () => {
 		expect(form.drawn!.instalments.map((part) => part.amount)).toEqual([120_000]);
 	});
 	it.each<[string, (form: NewDocument) => void, RegExp]>([
-		['an amount that is none', (form) => (form.lines[0]!.net = 'ten'), /Line 1: “ten” is no amount/],
-		['too many decimals', (form) => (form.lines[0]!.net = '1.005'), /“1.005” is no amount/],
+		['an amount that is none', (form) => (form.lines[0]!.net = 'ten'), /Line 1: “ten” is not an amount/],
+		['too many decimals', (form) => (form.lines[0]!.net = '1.005'), /“1.005” is not an amount/],
 		['a rate over a hundred', (form) => (form.lines[0]!.tax = '120'), /“120” is no rate of tax/],
 		['no words', (form) => (form.lines[0]!.text = ''), /Line 1: say what it is for/],
 		['a day that is none', (form) => (form.issued = '31/02'), /“31\/02” is not a date/],

@@ -101,7 +101,7 @@ export class NewDocument {
 		const lines = this.#used.map((line, i) => {
 			const net = typedAmount(line.net, this.currency, true);
 			const taxBasisPoints = basisPointsOf(line.tax);
-			if (typeof net === 'string') problems.push(`Line ${i + 1}: “${line.net}” is no amount.`);
+			if (typeof net === 'string') problems.push(`Line ${i + 1}: “${line.net}” is not an amount.`);
 			if (taxBasisPoints === null) problems.push(`Line ${i + 1}: “${line.tax}” is no rate of tax.`);
 			if (!line.text.trim()) problems.push(`Line ${i + 1}: say what it is for.`);
 			return {

@@ -15,7 +15,7 @@ export interface Place {
 	readonly line?: number;
 }
 
-/** Reads an `Amt` element with its `Ccy`; adds a problem and gives null where it is no amount. */
+/** Reads an `Amt` element with its `Ccy`; adds a problem and gives null where it is not an amount. */
 export function readAmount(
 	node: Node | undefined,
 	part: string,

@@ -38,7 +38,7 @@ describe('an advice as text', () => {
 		],
 		['a credit note, minus behind', 'AC-7001 62.10-', [[1, 'AC-7001', -6210]]],
 		['a day is no number', '30.10.2026 10.00', []],
-		['no amount', 'AK-40017 as agreed', [[1, 'AK-40017', null]]],
+		['not an amount', 'AK-40017 as agreed', [[1, 'AK-40017', null]]],
 		['several amounts that do not add up: the last', 'AK-40017 100.00 50.00 20.00', [[1, 'AK-40017', 2000]]]
 	])('%s', (_, text, want) => expect(short(text)).toEqual(want));
 });

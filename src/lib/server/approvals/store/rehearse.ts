@@ -1,5 +1,6 @@
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import type { ActContext } from '../../act/define-act';
+import type { Tx } from '../../platform/db/open';
 import type { ItemLine } from '../../../core/model/act-facts';
 import {
 	allocation,
@@ -33,13 +34,14 @@ export async function rehearse(
 	const { tx } = ctx;
 	await tx.run(sql`savepoint rehearsal`);
 	await run(ctx.rehearsal());
-	const done = { lines: await postedSince(ctx, after), items: await itemsSince(ctx, after) };
+	const done = { lines: await postedSince(tx, after), items: await itemsSince(tx, after) };
 	await tx.run(sql`rollback to rehearsal`);
 	await tx.run(sql`release rehearsal`);
 	return done;
 }
 
-async function postedSince({ tx }: ActContext, after: number): Promise<PostedLine[]> {
+/** What was posted after an act, to the line; of very much what it comes to. */
+export async function postedSince(tx: Tx, after: number): Promise<PostedLine[]> {
 	const columns = {
 		account: journalLine.account,
 		name: ledgerAccount.name,
@@ -69,7 +71,7 @@ async function postedSince({ tx }: ActContext, after: number): Promise<PostedLin
 }
 
 /** What was allocated to items, and what was taken off them, the first of each. */
-async function itemsSince({ tx }: ActContext, after: number): Promise<ItemLine[]> {
+export async function itemsSince(tx: Tx, after: number): Promise<ItemLine[]> {
 	const columns = { number: document.number, customer: customer.name, currency: document.currency };
 	const allocated = await tx
 		.select({ ...columns, amount: allocation.amount })

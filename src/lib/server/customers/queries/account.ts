@@ -79,7 +79,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 			...{ id, date, method, reference, amount, currency },
 			dated: date > today
 		})),
-		/** Payments that came back, newest first. */
+		/** Returned payments, newest first. */
 		returned: (await returnedPayments(db, { customerId: owner.id })).map(({ method, date, receiptId }) => ({
 			...{ method, date, receiptId }
 		})),

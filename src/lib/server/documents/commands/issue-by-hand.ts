@@ -40,7 +40,7 @@ export const documentInput = z.object({
 		.max(60)
 		.refine(
 			(shares) => shares.reduce((sum, one) => sum + one.basisPoints, 0) === 10_000,
-			'The instalments do not come to 100 %.'
+			'The instalments do not come to 100%.'
 		),
 	discount: z
 		.object({ basisPoints: z.number().int().min(1).max(10_000), days: z.number().int().min(0).max(3650) })

@@ -30,6 +30,8 @@ export interface OpenItemRow {
 	readonly parts: number;
 	readonly customer: string;
 	readonly code: string;
+	readonly customerId: number;
+	readonly version: number;
 	readonly text: string;
 	readonly due: string;
 	readonly issued: string;
@@ -60,7 +62,8 @@ export const lookAtOpenItems = defineLook('reader', async (db, query: OpenItemsQ
 		.select({
 			...{ id: item.id, number: document.number, kind: document.kind, part: item.part, parts: item.parts },
 			...{ customer: customer.name, code: customer.code, text: document.text, due: item.due },
-			...{ issued: document.issued, total: item.total, open: itemState.open, currency: document.currency }
+			...{ issued: document.issued, total: item.total, open: itemState.open, currency: document.currency },
+			...{ customerId: itemState.customerId, version: itemState.version }
 		})
 		.from(itemState)
 		.innerJoin(item, eq(item.id, itemState.itemId))

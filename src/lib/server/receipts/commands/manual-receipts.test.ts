@@ -169,7 +169,7 @@ describe('rows', () => {
 		expect(bad.ok ? [] : bad.problems.map(problemSentence)).toEqual([
 			'Line 1: “soon” in day cannot be taken: it is not a date; write 30/10 or 2026-10-30.',
 			'Line 1: “barter” in method cannot be taken: it is none of cheque.',
-			'Line 1: “-5” in amount cannot be taken: it is no amount above zero.',
+			'Line 1: “-5” in amount cannot be taken: it is not an amount above zero.',
 			'Line 2: “Nobody” in customer cannot be taken: no customer has that code, name or document.'
 		]);
 	});

@@ -1,17 +1,14 @@
-import { ZERO } from '../../../core/money/minor';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { documentsPaid } from '../../../core/2-receipts/documents-paid';
 import type { OpenItem } from '../../../core/model/records';
 import type { Tx } from '../../platform/db/open';
-import { customer, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
+import { customer, manualReceipt } from '../../platform/db/schema';
 import { openItemsOf } from '../../documents/store/open-items';
-import { takeId } from '../../platform/db/take-ids';
-import { waitingState } from '../store/receipt-states';
+import { postByHand } from './post-by-hand';
 import { DomainError } from '../../act/domain-error';
 import { idField } from '../../act/fields';
-import { defineAct, type ActContext } from '../../act/define-act';
-import { postAllocation } from '../../allocation/commands/allocate-receipt';
+import { defineAct } from '../../act/define-act';
 
 export const postManualReceiptsInput = z.object({
 	ids: z.array(idField).min(1, 'Choose something first.').max(2000)
@@ -40,42 +37,15 @@ export const postManualReceipts = defineAct({
 			summary: { count: rows.length },
 			facts: { rows: rows.map(({ draft }) => draft) }
 		});
-		for (const { draft, name } of rows) await postOne(ctx, draft, name);
+		for (const { draft, name } of rows) {
+			const { customerId, method, reference, date, amount, currency, typedBy: by } = draft;
+			const lines = await linesOf(tx, draft, name);
+			await postByHand(ctx, { customerId, name, method, reference, date, amount, currency, by, lines });
+		}
 		await tx.delete(manualReceipt).where(inArray(manualReceipt.id, [...input.ids]));
 		return { actId, count: rows.length };
 	}
 });
-
-async function postOne(
-	ctx: ActContext,
-	draft: typeof manualReceipt.$inferSelect,
-	name: string
-): Promise<void> {
-	const { tx } = ctx;
-	const id = await takeId(tx, receipt);
-	await tx.insert(receipt).values({
-		id,
-		bankEntryId: null,
-		method: draft.method,
-		knownCustomerId: draft.customerId,
-		booked: draft.date,
-		amount: draft.amount,
-		currency: draft.currency,
-		payerName: name,
-		text: draft.reference,
-		charges: ZERO
-	});
-	await tx.insert(receiptState).values(waitingState(id, draft.date, 0));
-	const { typedBy: by, method, reference } = draft;
-	await postAllocation(
-		ctx.part('allocate-receipt'),
-		{
-			...{ receiptId: id, receiptVersion: 1, customerId: draft.customerId },
-			lines: await linesOf(tx, draft, name)
-		},
-		{ reasons: [{ code: 'recorded-by-hand', by, method, reference }] }
-	);
-}
 
 /** The documents named, else the oldest first, as far as the money goes. */
 async function linesOf(tx: Tx, draft: typeof manualReceipt.$inferSelect, name: string) {
@@ -92,14 +62,13 @@ async function linesOf(tx: Tx, draft: typeof manualReceipt.$inferSelect, name: s
 	const lines = credits.map((item) => ({
 		itemId: item.id,
 		version: item.version,
-		cash: -item.open,
-		differences: []
+		cash: -item.open
 	}));
 	for (const item of wanted) {
 		if (item.kind === 'credit_note' || left <= 0) continue;
 		const cash = Math.min(left, item.open);
 		left -= cash;
-		lines.push({ itemId: item.id, version: item.version, cash, differences: [] });
+		lines.push({ itemId: item.id, version: item.version, cash });
 	}
 	return lines;
 }

@@ -17,7 +17,7 @@ async function asLines(file: string): Promise<string> {
 			`  ${entry.booked} ${amount(entry.amount, entry.currency)} ${entry.currency} ${entry.bankReference}${entry.reversal ? ' reversal' : ''} ${entry.text}`.trimEnd(),
 			...entry.details.map(
 				(one) =>
-					`    ${one.amount === null ? 'no amount' : amount(one.amount, entry.currency)} ${one.counterpartyName ?? 'nobody'}: ${one.text}`
+					`    ${one.amount === null ? 'not an amount' : amount(one.amount, entry.currency)} ${one.counterpartyName ?? 'nobody'}: ${one.text}`
 			)
 		])
 	]);

@@ -54,7 +54,7 @@ export async function readPasted(
 		const method = methods.find((one) => one.toLowerCase() === (how || methods[0]!).toLowerCase());
 		if (!method) fault('method', how, `it is none of ${methods.join(', ')}`);
 		const amount = typedAmount(sum, owner?.currency ?? 'GBP');
-		if (typeof amount === 'string' || amount <= 0) fault('amount', sum, 'it is no amount above zero');
+		if (typeof amount === 'string' || amount <= 0) fault('amount', sum, 'it is not an amount above zero');
 		else if (owner && date && method)
 			rows.push({
 				id: null,

@@ -45,7 +45,7 @@ export const returnInput = z.object({
 	receiptVersion: z.number().int(),
 	amount: amountField,
 	date: dayField.nullable(),
-	reason: z.string().trim().min(1, 'Say why it came back.').max(35),
+	reason: z.string().trim().min(1, 'Say why it was returned.').max(35),
 	note: z.string().trim().max(500).default(''),
 	/** What the bank charges for it. */
 	fee: amount.default(ZERO),
@@ -93,7 +93,7 @@ export const returnPayment = defineAct({
 		if (date < found.row.booked)
 			throw new DomainError({
 				...{ code: 'field', field: 'date' },
-				message: `It cannot have come back before it came, on ${shortDay(found.row.booked)}.`
+				message: `It cannot have been returned before it came, on ${shortDay(found.row.booked)}.`
 			});
 		const back = postReturn({
 			...standing,

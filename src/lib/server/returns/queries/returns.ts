@@ -5,7 +5,7 @@ import { returnedPayments, type ReturnedPayment } from '../store/returned-paymen
 import { defineLook } from '../../act/define-look';
 
 import { amountLookedFor } from '../../../words/amount-looked-for';
-/** Payments that came back, and those found to be marked so. */
+/** Returned payments, and those found to be marked so. */
 export const lookAtReturns = defineLook('reader', async (db, query: string) => {
 	const text = query.trim().replace(/[%_]/g, '');
 	const amount = amountLookedFor(text, { whole: true });

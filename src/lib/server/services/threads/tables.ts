@@ -8,7 +8,7 @@ import { plainAmount } from '../../../words/plain-amount';
 
 const ITEM_HEADINGS = [
 	...['Number', 'Kind', 'Part', 'Of', 'Text', 'Code', 'Customer'],
-	...['Issued', 'Due', 'Days late', 'Currency', 'Total', 'Open']
+	...['Issued', 'Due', 'Days overdue', 'Currency', 'Total', 'Open']
 ];
 
 /** All open items that the list has, on any page, in its order, as the text of a table. */

@@ -95,7 +95,7 @@
 					? `Move ${count(chosen.length, 'payment')} to ${to.name}`
 					: `Take ${count(chosen.length, 'payment')} off`}</button
 			>
-			{#if to}<button class="btn" onclick={() => (to = null)}>Let them wait instead</button>
+			{#if to}<button class="btn" onclick={() => (to = null)}>Leave them in the pile instead</button>
 			{:else}<CustomerField
 					class="w-96"
 					placeholder="or move them to another account"

@@ -25,7 +25,7 @@
 	const form = new ActForm<typeof reallocate>('?', {
 		otherwise: 'That did not work. Nothing was changed.',
 		leaving: () =>
-			void toast('Put right. Both the old allocation and the new one are in the journal.', toldAction())
+			void toast('Reallocated. Both the old allocation and the new one are in the journal.', toldAction())
 	});
 	let postForm = $state<HTMLFormElement>();
 	const ready = $derived(allocating.outcome.ok && !allocating.outcome.asks && !form.busy);
@@ -41,12 +41,12 @@
 	const kinds = { statement: 'A statement', reminder: 'A reminder' } as Record<string, string>;
 </script>
 
-<svelte:head><title>Put right · Odd Penny</title></svelte:head>
+<svelte:head><title>Reallocate · Odd Penny</title></svelte:head>
 
 <div class="grid h-[calc(100vh-48px)] grid-rows-[auto_1fr_auto]">
 	<div class="double-bottom px-6 py-3">
 		<p>
-			<strong class="font-semibold">Put right:</strong> allocated by {again.by} on {moment(again.at)}, for {shortDay(
+			<strong class="font-semibold">Reallocating:</strong> allocated by {again.by} on {moment(again.at)}, for {shortDay(
 				again.date,
 				data.today ?? undefined
 			)}. Allocate it as it should be; what is there now is undone and allocated again in one step, and both
@@ -77,7 +77,7 @@
 			}))}
 		>
 			<button class="btn btn-main" disabled={!ready}>
-				Put right {money(desk.receipt?.amount ?? 0, desk.currency)} <span class="key">Enter</span>
+				Reallocate {money(desk.receipt?.amount ?? 0, desk.currency)} <span class="key">Enter</span>
 			</button>
 			<label class="flex items-center gap-2 text-sm"
 				>on

@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		shownId: rowNumber(url.searchParams.get('shown'))
 	};
 	const back = await view(locals, lookAtReturn, input);
-	if (!back) error(404, 'That payment is not allocated, so it cannot come back: somebody has undone it.');
+	if (!back) error(404, 'That payment is not allocated, so it cannot be returned: somebody has undone it.');
 	return { back, shownId: input.shownId };
 };
 

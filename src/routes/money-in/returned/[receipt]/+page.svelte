@@ -32,16 +32,16 @@
 	]);
 </script>
 
-<svelte:head><title>Came back · Odd Penny</title></svelte:head>
+<svelte:head><title>Returned payment · Odd Penny</title></svelte:head>
 
 <div class="grid h-[calc(100vh-48px)] grid-rows-[1fr_auto]">
 	<div class="grid min-h-0 grid-cols-[minmax(0,1fr)_340px]">
 		<section class="overflow-y-auto px-8 pt-5 pb-8">
-			<p class="text-sm"><a href="/money-in/returned">Payments that came back</a></p>
+			<p class="text-sm"><a href="/money-in/returned">Returned payments</a></p>
 			<h1>
 				{money(back.payment.amount, back.payment.currency)} from {back.payment.payerName ??
 					back.customer.name}
-				came back.
+				was returned.
 			</h1>
 			<p class="mt-1 text-soft">
 				<a href="/customers/{back.customer.code}">{back.customer.name}</a> paid it on {shortDay(
@@ -52,7 +52,7 @@
 			</p>
 			{#each back.before as one (one.id)}
 				<p class="note mt-2">
-					{money(one.amount, one.currency)} of it came back on {shortDay(one.date, today)} already.
+					{money(one.amount, one.currency)} of it was returned on {shortDay(one.date, today)} already.
 				</p>
 			{/each}
 			<div class="mt-3"><Problems problems={form.problems} /></div>
@@ -90,9 +90,9 @@
 						{/each}
 					</tbody>
 				</table>
-			{:else}<p class="says">It lies on account: nothing was paid with it.</p>{/if}
+			{:else}<p class="says">It is on account: nothing was paid with it.</p>{/if}
 			{#if standing.onAccount > 0}<p class="mt-1 text-sm text-soft">
-					{money(standing.onAccount, back.payment.currency)} of it lies on account; that goes first.
+					{money(standing.onAccount, back.payment.currency)} of it is on account; that goes first.
 				</p>{/if}
 
 			{#if standing.differences.length}
@@ -122,7 +122,7 @@
 		<aside class="overflow-y-auto border-l border-rule px-6 pt-5 pb-6">
 			<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 				<label class="grid min-w-0 gap-1 text-sm"
-					>How much came back
+					>Amount returned
 					<input
 						type="text"
 						inputmode="decimal"
@@ -217,7 +217,7 @@
 	<footer class="double-top flex h-[54px] items-center gap-3 bg-raised px-5">
 		<form method="POST" bind:this={element} use:enhance={form.submit(() => returning.input)}>
 			<button class="btn btn-main" disabled={!returning.outcome.ok || form.busy}
-				>It came back <span class="key">Enter</span></button
+				>Mark as returned <span class="key">Enter</span></button
 			>
 		</form>
 		<a class="btn" href="/customers/{back.customer.code}">Leave it as it is</a>

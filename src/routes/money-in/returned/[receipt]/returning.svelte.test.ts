@@ -76,14 +76,14 @@ describe('marking a payment as returned', () => {
 	});
 
 	it.each([
-		['text', '90.01', '£90.01 is more than can come back'],
-		['text', 'lots', 'Say how much came back.'],
-		['text', '-5', 'Say how much came back'],
+		['text', '90.01', '£90.01 is more than can be returned'],
+		['text', 'lots', 'Say how much was returned.'],
+		['text', '-5', 'Say how much was returned'],
 		['text', '0', 'more than nothing'],
-		['feeText', 'x', 'The bank’s fee is no amount.'],
+		['feeText', 'x', 'The bank’s fee is not an amount.'],
 		['date', '31 Feb', 'That is not a date.'],
-		['date', '1 Oct', 'It cannot have come back before it came'],
-		['reason', ' ', 'Say why it came back.']
+		['date', '1 Oct', 'It cannot have been returned before it came'],
+		['reason', ' ', 'Say why it was returned.']
 	] as const)('with %s “%s” says what is wrong', (field, text, says) => {
 		const one = new Returning(desk(), TODAY, null);
 		one[field] = text;

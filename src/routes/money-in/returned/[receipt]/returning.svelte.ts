@@ -129,7 +129,7 @@ export class Returning {
 
 	#work(): { ok: boolean; text: string; taken: PostedReturn | null } {
 		const no = (text: string, taken: PostedReturn | null = null) => ({ ok: false, text, taken });
-		if (this.amount === null) return no('Say how much came back.');
+		if (this.amount === null) return no('Say how much was returned.');
 		const { standing, payment, customer, firstOpen } = this.desk;
 		const back = postReturn({
 			...standing,
@@ -139,14 +139,14 @@ export class Returning {
 		});
 		if (!back.ok) return no(back.problems.map(problemSentence).join(' '));
 		const taken = back.value;
-		if (this.fee === null) return no('The bank’s fee is no amount.', taken);
-		if (this.charged === null) return no('The charge is no amount.', taken);
+		if (this.fee === null) return no('The bank’s fee is not an amount.', taken);
+		if (this.charged === null) return no('The charge is not an amount.', taken);
 		if (this.day === null) return no('That is not a date.', taken);
 		if (this.day < payment.booked)
-			return no(`It cannot have come back before it came, on ${shortDay(payment.booked)}.`, taken);
+			return no(`It cannot have been returned before it came, on ${shortDay(payment.booked)}.`, taken);
 		if (firstOpen && this.day < firstOpen)
 			return no(`The books are locked then. The first open day is ${shortDay(firstOpen)}.`, taken);
-		if (!this.reason.trim()) return no('Say why it came back.', taken);
+		if (!this.reason.trim()) return no('Say why it was returned.', taken);
 		if (this.shown && this.apart !== 0)
 			return no(
 				`The bank’s entry takes ${money(Math.abs(this.apart), this.currency)} ${this.apart > 0 ? 'more' : 'less'} than that: change the amount or the fee, or do not choose the entry.`,
