@@ -31,6 +31,7 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/books/settings?/bank': 'supervisor',
 	'/books/settings?/conventions': 'supervisor',
 	'/books/settings?/files': 'supervisor',
+	'/books/settings?/ledger': 'supervisor',
 	'/books/settings?/limits': 'supervisor',
 	'/customers/[code]/payments': 'clerk',
 	'/customers/[code]/threads?/off': 'clerk',

@@ -113,7 +113,10 @@ test('who was told what is no longer so is found on Today, and gets a corrected 
 	const letter = page.frameLocator('iframe');
 	await expect(letter.locator('h1')).toHaveText('Corrected statement of account');
 	await expect(letter.locator('body')).toContainText('Our statement of 28 Oct 2026 showed a payment');
-	await page.getByLabel(`Choose ${name}`).check();
+	// Their money waits in the pile: it is asked first.
+	await page.getByLabel(`Choose ${name}`).click();
+	await page.getByRole('button', { name: 'Choose them' }).click();
+	await expect(page.getByLabel(`Choose ${name}`)).toBeChecked();
 	await page.getByRole('button', { name: 'Send 1 statement' }).click();
 	await expect(page.getByText('No letter is out of date.')).toBeVisible();
 	await open(page, '/letters/outbox');

@@ -22,8 +22,9 @@ export function pressKey(event: KeyboardEvent, bindings: readonly KeyBinding[]):
 	const typing = isTyping(target);
 	if (typing && event.key === 'Escape') target.blur();
 	if (typing && !target.matches('input')) return false;
-	if (!typing && (event.key === ' ' || event.key === 'Enter') && target.matches('a, button, summary, input'))
-		return false;
+	// What has the focus does these itself: a button both, a link Enter, a box to tick Space.
+	const own = { ' ': 'button, summary, input', Enter: 'a, button, summary, input' }[event.key];
+	if (!typing && own && target.matches(own)) return false;
 	const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
 	const binding = bindings.find((one) => one.run && one.keys.includes(key) && (!typing || one.fromField));
 	if (!binding) return false;

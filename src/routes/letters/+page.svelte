@@ -283,7 +283,9 @@
 			>
 				{sending
 					? `Writing ${sending.done + 1} to ${Math.min(sending.done + BATCH, sending.all)} of ${sending.all} …`
-					: `Send ${count(chosen.size, data.kind)}`}
+					: chosen.size
+						? `Send ${count(chosen.size, data.kind)}`
+						: 'Send'}
 			</button>
 		</form>
 		{#if sending}<progress

@@ -219,6 +219,19 @@ it('sets aside in either direction', () => {
 	]);
 });
 
+it('posts the VAT that is in what is set aside, and balances in both currencies', () => {
+	const lines = journalOfSetAside({
+		...{ amount: minor(-1200), base: minor(-1001), currency: 'EUR', bankLedger: '1210', bankEntryId: 3 },
+		...{ account: '7500', vatBasisPoints: 2000 }
+	});
+	expect(plain(lines)).toEqual([
+		['1210', null, -1200, -1001],
+		['7500', null, 1000, 834],
+		['2200', null, 200, 167]
+	]);
+	expect(imbalance(lines).size).toBe(0);
+});
+
 it('finds what a journal is out by, in each currency and in base', () => {
 	const lines = journalOfDocument({ ...document, kind: 'invoice' });
 	expect(imbalance(lines.slice(0, 2))).toEqual(

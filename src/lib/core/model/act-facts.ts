@@ -133,6 +133,7 @@ export interface ActFacts {
 	'set-bank-files': { readonly from: 'anybody' | 'confirmed' | 'folder' };
 	'confirm-bank-file': { readonly file: string; readonly who: string };
 	'accept-statement': { readonly statement: string; readonly reason: string };
+	'add-ledger-account': { readonly code: string; readonly name: string };
 	'add-method': { readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };

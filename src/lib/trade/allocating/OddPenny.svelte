@@ -17,6 +17,12 @@
 		short && discountOffered(short.item, (desk.receipt?.booked ?? allocating.today) as Day)
 	);
 	const current = $derived(short?.gaps.find((one) => one.text === null)?.kind ?? null);
+	/** Wholly named: on a small screen the names make room for the items, until somebody asks for them. */
+	const answered = $derived(Boolean(short && short.gaps.length > 0 && short.remains === 0));
+	let choosing = $derived.by(() => {
+		void short?.item.id;
+		return false;
+	});
 	/** The arithmetic of what was kept before, where it explains the gap. */
 	const usual = $derived.by(() => {
 		const pattern = desk.feePattern;
@@ -44,11 +50,17 @@
 	<div class="note mb-4">
 		<p>
 			<strong class="text-copper">Odd penny: {money(gap, currency)} short on {short.item.number}.</strong>
-			What is it?
+			{#if answered && !choosing}<span class="xl:hidden"
+					>{DIFFERENCE_NAMES[short.gaps[0]!.kind]}.
+					<button class="cursor-pointer text-copper hover:underline" onclick={() => (choosing = true)}
+						>another name</button
+					></span
+				>{/if}
+			<span class={[answered && !choosing && 'max-xl:hidden']}>What is it?</span>
 			{#if usual}<span class="text-patina">{usual}</span>{/if}
 			{#if offer}<span class="text-soft">{offer}</span>{/if}
 		</p>
-		<div class="mt-2 flex flex-wrap gap-1.5">
+		<div class={['mt-2 flex flex-wrap gap-1.5', answered && !choosing && 'max-xl:hidden']}>
 			{#each GAP_NAMES as kind, n (kind)}
 				<button
 					class={[

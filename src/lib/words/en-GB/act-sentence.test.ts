@@ -60,6 +60,10 @@ const sentences: readonly (readonly [Said, string])[] = [
 		{ kind: 'open-account', facts: { customer: 'Hazel Hill', code: 'H1059' } },
 		'Opened the account H1059 of Hazel Hill'
 	],
+	[
+		{ kind: 'add-ledger-account', facts: { code: '7500', name: 'Postage' } },
+		'Added the ledger account 7500 Postage'
+	],
 	[{ kind: 'record-as-paid', facts: { items: 3, payments: 1 } }, 'Recorded 3 items as paid, in 1 payment'],
 	[{ kind: 'add-customers', facts: { count: 1200 } }, 'Added 1,200 customer accounts'],
 	[

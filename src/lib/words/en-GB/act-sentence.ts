@@ -31,6 +31,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'demand-second-factor': ({ roles }) => `Signing in takes a second step for ${whom(roles)}`,
 	'change-role': ({ name, role }) =>
 		role === 'none' ? `Removed the access of ${name}` : `Made ${name} ${role}`,
+	'add-ledger-account': ({ code, name }) => `Added the ledger account ${code} ${name}`,
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
 	'set-bank-files': ({ from }) => `Bank files come in by ${BANK_FILES_FROM[from]}`,
 	'confirm-bank-file': ({ file, who }) => `Confirmed the bank file ${file}, which ${who} brought in`,

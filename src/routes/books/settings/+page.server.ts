@@ -4,6 +4,7 @@ import { action } from '$lib/server/platform/http/action';
 import { followConventions } from '$lib/server/app';
 import { setConventions } from '$lib/server/firm/commands/set-conventions';
 import { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
+import { addLedgerAccount } from '$lib/server/firm/commands/add-ledger-account';
 import { setBankFiles } from '$lib/server/firm/commands/set-bank-files';
 import { setAuditor } from '$lib/server/firm/commands/set-auditor';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
@@ -16,6 +17,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions = {
 	limits: action(setLimits),
 	bank: action(addBankAccount),
+	ledger: action(addLedgerAccount),
 	auditor: action(setAuditor),
 	files: action(setBankFiles),
 	conventions: action(setConventions, {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import AuditorAddress from './AuditorAddress.svelte';
 	import BankFilesFrom from './BankFilesFrom.svelte';
+	import LedgerAccounts from './LedgerAccounts.svelte';
 	import Limits from './Limits.svelte';
 	import NewBankAccount from './NewBankAccount.svelte';
 	import NumbersAndTimes from './NumbersAndTimes.svelte';
@@ -27,6 +28,7 @@
 			</tbody>
 		</table>
 		<NewBankAccount />
+		<LedgerAccounts accounts={data.accounts} />
 		<BankFilesFrom from={data.bankFiles} />
 		<NumbersAndTimes conventions={data.conventions} timeZones={data.timeZones} />
 		<AuditorAddress email={data.auditor} />

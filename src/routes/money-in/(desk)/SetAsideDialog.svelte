@@ -4,10 +4,13 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { money } from '$lib/words';
+	import { money, percent } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { asideForm } from './aside-form';
 	import type { Done } from './done';
+	import type { AsideAccount } from '$lib/server/firm/store/accounts-for-aside';
+	import { minor } from '$lib/core/money/minor';
+	import { taxWithin } from '$lib/core/money/tax-within';
 
 	/** Books money that is not a customer's on a ledger account. */
 	let {
@@ -26,7 +29,7 @@
 			payerName: string | null;
 			unidentifiedActId: number | null;
 		};
-		accounts: readonly { code: string; name: string }[];
+		accounts: readonly AsideAccount[];
 		/** Where entries like it usually go. */
 		usual: string | null;
 		done: Done;
@@ -48,6 +51,13 @@
 	});
 	const sum = $derived(money(Math.abs(receipt.amount), receipt.currency));
 	const target = $derived(accounts.find((one) => one.code === account)?.name ?? account);
+	/** The VAT that is in it, where the account has some. */
+	const vat = $derived.by(() => {
+		const rate = accounts.find((one) => one.code === account)?.vatBasisPoints ?? null;
+		if (rate === null) return '';
+		const tax = money(taxWithin(minor(Math.abs(receipt.amount)), rate), receipt.currency);
+		return `${tax} of it is VAT at ${percent(rate)}, ${receipt.amount < 0 ? 'to be reclaimed' : 'owed'}.`;
+	});
 	const aside = $derived(asideForm(receipt, () => target, done));
 	const unidentified = new ActForm<typeof bookUnidentified>('?/unidentified', {
 		refresh: false,
@@ -100,6 +110,7 @@
 				Entries of {receipt.payerName} like this went there before.
 				<a href="/money-in/usual-lines">Usual lines</a>
 			</p>{/if}
+		{#if vat}<p class="mt-2" aria-live="polite">{vat}</p>{/if}
 		<div class="mt-3"><Problems problems={form.problems} /></div>
 		<button class="btn btn-main mt-3" disabled={form.busy || !account}
 			>Post {sum}{account && account !== UNKNOWN ? ` to ${target}` : ''}

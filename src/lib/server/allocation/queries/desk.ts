@@ -16,7 +16,6 @@ import {
 	customer,
 	item,
 	itemState,
-	ledgerAccount,
 	receipt,
 	receiptState
 } from '../../platform/db/schema';
@@ -28,6 +27,7 @@ import { openItemsOf } from '../../documents/store/open-items';
 import { isKnownPayer } from '../../matching/store/is-known-payer';
 import { feePatternOf } from '../../matching/store/seen-fees';
 import { bookedBefore, limitsNow } from '../../reductions/store/over-limits-now';
+import { accountsForAside, type AsideAccount } from '../../firm/store/accounts-for-aside';
 import { processorNames } from '../../firm/store/processors';
 import { readSetting } from '../../firm/store/settings';
 import { toleranceIn } from '../../../core/4-allocation/tolerance-in';
@@ -99,7 +99,7 @@ export interface DeskFrame {
 	readonly habits: Habits | null;
 	/** Days after the due day of the last payments, newest first. */
 	readonly habit: readonly number[];
-	readonly setAside: readonly { readonly code: string; readonly name: string }[];
+	readonly setAside: readonly AsideAccount[];
 }
 
 /** The desk with all that is open on its accounts. */
@@ -198,11 +198,7 @@ export async function frameOf(
 		},
 		habits: owner ? ((await habitsOf(db, [owner.id])).get(owner.id) ?? null) : null,
 		habit: owner ? await habitOf(owner.id) : [],
-		setAside: await db
-			.select({ code: ledgerAccount.code, name: ledgerAccount.name })
-			.from(ledgerAccount)
-			.where(eq(ledgerAccount.forSettingAside, true))
-			.orderBy(asc(ledgerAccount.name))
+		setAside: await accountsForAside(db)
 	};
 
 	async function habitOf(id: number): Promise<number[]> {

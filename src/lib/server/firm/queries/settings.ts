@@ -2,6 +2,7 @@ import { and, asc, eq, ne } from 'drizzle-orm';
 import { BRITISH } from '../../../words/conventions';
 import { NO_LIMITS } from '../../../core/4-allocation/over-limits';
 import { bankAccount, user } from '../../platform/db/schema';
+import { accountsForAside } from '../store/accounts-for-aside';
 import { readSetting } from '../store/settings';
 import { defineLook } from '../../act/define-look';
 
@@ -17,5 +18,6 @@ export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 		.from(user)
 		.where(and(eq(user.active, true), ne(user.role, 'reader')))
 		.orderBy(asc(user.name)),
+	accounts: await accountsForAside(db),
 	banks: await db.select().from(bankAccount).orderBy(asc(bankAccount.id))
 }));

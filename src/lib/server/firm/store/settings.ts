@@ -51,6 +51,8 @@ const SHAPES = {
 	),
 	/** Of earlier versions: ledger accounts for money that is not a customer's, by name. They are usual lines now. */
 	asideRules: z.record(z.string(), z.object({ account: z.string(), by: z.string() })),
+	/** The rate of VAT, in basis points, that is in what is posted to a ledger account, by its code. */
+	vatOfAccounts: z.record(z.string(), z.number().int()),
 	/** How money may come by hand. */
 	methods: z.array(z.string()),
 	/** To whom anchors of the books go by mail, so that they lie with somebody else. */

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limits';
 import { journalOfSetAside } from '../../../core/5-journal/journal-of-set-aside';
 import { ledgerAccount } from '../../platform/db/schema';
+import { readSetting } from '../../firm/store/settings';
 import { postJournal } from '../../ledger/store/post-journal';
 import { learnUsualLine, ruleUsualLine } from '../store/usual-lines';
 import { whereMoneyLies } from '../store/where-money-lies';
@@ -70,6 +71,7 @@ export const setAside = defineAct({
 		});
 		await moveReceipt(tx, { id: row.id, state: state.state }, 'set_aside', actId);
 		if (input.remember) await ruleUsualLine(tx, row, target.code, ctx.who.name);
+		const vat = (await readSetting(tx, 'vatOfAccounts'))?.[target.code] ?? null;
 		const posting = {
 			amount,
 			base,
@@ -78,7 +80,12 @@ export const setAside = defineAct({
 			bankEntryId: lies.bankEntryId
 		};
 		await learnUsualLine(tx, row, target.code);
-		await postJournal(tx, actId, date, journalOfSetAside({ ...posting, account: target.code }));
+		await postJournal(
+			tx,
+			actId,
+			date,
+			journalOfSetAside({ ...posting, account: target.code, vatBasisPoints: vat })
+		);
 		await writeReductions(ctx, actId, booked);
 		return { actId, waits };
 	}

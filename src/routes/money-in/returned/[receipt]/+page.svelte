@@ -74,7 +74,7 @@
 								>
 								<td
 									>{shortDay(one.due, today)}{#if one.off && one.late > 0}<span class="text-oxblood"
-											>, {count(one.late, 'day')} late</span
+											>, {count(one.late, 'day')} overdue</span
 										>{/if}</td
 								>
 								<td class="num">{amount(one.paid, one.currency)}</td>
