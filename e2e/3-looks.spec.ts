@@ -53,7 +53,7 @@ for (const scheme of ['light', 'dark'] as const)
 test('list states are in the address: Back and links work', async ({ page }) => {
 	await signIn(page);
 	await open(page, '/open-items');
-	await page.getByRole('link', { name: /^Late/ }).click();
+	await page.getByRole('link', { name: /^Overdue \d/ }).click();
 	await page.waitForURL(/show=late/);
 	await page.locator('tbody tr a').first().click();
 	await page.waitForURL(/item=/);

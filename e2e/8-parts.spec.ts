@@ -49,7 +49,7 @@ test('columns are left out and stay so; what is shown is copied; all of it is sa
 	await page.getByRole('button', { name: 'Copy' }).click();
 	await expect(page.getByText(/140 rows are copied/)).toBeVisible();
 	const copied = (await page.evaluate(() => navigator.clipboard.readText())).split('\n');
-	expect(copied[0]).toBe('Code\tName\tLate, GBP\tOwed, GBP');
+	expect(copied[0]).toBe('Code\tName\tOverdue, GBP\tOwed, GBP');
 	expect(copied).toHaveLength(141);
 	expect(copied.slice(1).every((line) => /\t-?\d+\.\d\d$/.test(line))).toBe(true);
 	const [file] = await Promise.all([
@@ -61,7 +61,7 @@ test('columns are left out and stay so; what is shown is copied; all of it is sa
 		.split('\r\n');
 	expect(file.suggestedFilename()).toBe('customers.csv');
 	expect(rows).toHaveLength(141);
-	expect(rows[0]).toBe('Code,Name,E-mail,Open items,"Late, GBP","Owed, GBP"');
+	expect(rows[0]).toBe('Code,Name,E-mail,Open items,"Overdue, GBP","Owed, GBP"');
 });
 
 test('the menu opens by key, tells who one is, and leads where it says', async ({ page }) => {

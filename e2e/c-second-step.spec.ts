@@ -113,7 +113,7 @@ test('the firm asks for it: who has none sets it up before anything else; a supe
 }) => {
 	await signIn(page, 'supervisor');
 	await page.getByRole('button', { name: SUPERVISOR }).click();
-	await page.getByRole('menuitem', { name: 'People and records' }).click();
+	await page.getByRole('menuitem', { name: 'People', exact: true }).click();
 	await page.getByRole('checkbox', { name: 'readers' }).check();
 	await page.getByRole('button', { name: 'Set', exact: true }).click();
 	await confirmPassword(page);

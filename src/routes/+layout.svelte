@@ -18,7 +18,7 @@
 		{ name: 'Keys of this screen', run: () => (keysOfScreen.help = true) },
 		{ name: 'Light or dark', run: toggleMode },
 		...(supervises ? [{ name: 'Settings', href: '/books/settings' }] : []),
-		...(supervises ? [{ name: 'People and records', href: '/books/people' }] : []),
+		...(supervises ? [{ name: 'People', href: '/books/people' }] : []),
 		{ name: 'Your sign-in', href: '/me' },
 		{ name: 'Sign out', run: () => signOut?.requestSubmit() }
 	]);

@@ -6,20 +6,20 @@
 	import type { takeOffSecondFactors } from '$lib/server/people/commands/take-off-second-factors';
 	import type { makeSignInCode } from '$lib/server/people/commands/make-sign-in-code';
 	import type { addPerson, changeRole } from '$lib/server/people/commands/people';
-	import { actSentence, moment } from '$lib/words';
+	import { moment } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	let { data } = $props();
 	const roleForm = new ActForm<typeof changeRole>('?/role', { done: () => void toast('Changed.') });
 	const addForm = new ActForm<typeof addPerson>('?/add', {
-		done: () => void toast('Let in. Hand over the code that stands beside the name.')
+		done: () => void toast('Added. Hand over the code that stands beside the name.')
 	});
 	const codeForm = new ActForm<typeof makeSignInCode>('?/code', {
 		done: () => void toast('The code is made. Hand it over.')
 	});
 	const takeOffForm = new ActForm<typeof takeOffSecondFactors>('?/takeOff', {
-		done: () => void toast('Taken off. They sign in by their password alone.')
+		done: () => void toast('Removed. They sign in by their password alone.')
 	});
 	const demandForm = new ActForm<typeof demandSecondFactor>('?/demand', { done: () => void toast('Set.') });
 	const ROLES = ['supervisor', 'clerk', 'reader'] as const;
@@ -36,12 +36,16 @@
 
 <svelte:head><title>People · Odd Penny</title></svelte:head>
 
-<div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-	<section class="px-8 pt-5 pb-10">
-		<h1>People</h1>
+<div class="px-8 pt-5 pb-10">
+	<section class="max-w-[1080px]">
+		<div class="flex items-baseline gap-3">
+			<h1 class="mr-auto">People</h1>
+			<a class="btn" href="/books/record">Who did what</a>
+			<a class="btn" href="/books/people/events">At the door</a>
+		</div>
 		<p class="mt-1 mb-3 says">
-			A reader looks. A clerk allocates money and sends letters. A supervisor also lets people in and sets up
-			the books; where there are two supervisors, the other one has to agree to that. People set their own
+			A reader looks. A clerk allocates money and sends letters. A supervisor also adds people and sets up the
+			books; where there are two supervisors, the other one has to agree to that. People set their own
 			password, with a code that you hand over: at <a href="/set-password">/set-password</a>, within a week,
 			once.
 		</p>
@@ -53,7 +57,9 @@
 			<tbody {@attach rowCursor}>
 				{#each data.people as person (person.id)}
 					<tr>
-						<td class={person.active ? '' : 'text-soft line-through'}>{person.name}</td>
+						<td class={person.active ? '' : 'text-soft line-through'}
+							><a href="/books/record?person={encodeURIComponent(person.name)}">{person.name}</a></td
+						>
 						<td class="text-soft">{person.email}</td>
 						<td>
 							<form method="POST" action="?/role" use:enhance={roleForm.submit()} class="flex gap-1">
@@ -140,23 +146,5 @@
 			>
 			<button class="btn btn-main mt-1 justify-center" disabled={addForm.busy}>Add them</button>
 		</form>
-	</section>
-	<section class="border-l border-rule px-8 pt-5 pb-10">
-		<div class="flex items-baseline justify-between">
-			<h2 class="text-xl">Who did what</h2>
-			<a class="btn" href="/books/people/events">At the door</a>
-		</div>
-		<table class="mt-2">
-			<tbody {@attach rowCursor}>
-				{#each data.records as record (record.id)}
-					<tr class="align-top"
-						><td class="text-sm whitespace-nowrap text-soft">{moment(record.at)}</td><td class="text-sm"
-							>{record.who}</td
-						><td class="text-sm"><a href="/books/journal?act={record.id}">{actSentence(record.said)}</a></td
-						></tr
-					>
-				{/each}
-			</tbody>
-		</table>
 	</section>
 </div>

@@ -36,7 +36,7 @@
 	<Field form={bankForm} name="name" label="Name" class="col-span-2"
 		>{#snippet input(attributes)}<input type="text" required {...attributes} />{/snippet}</Field
 	>
-	<Field form={bankForm} name="number" label="IBAN or account number" class="col-span-2"
+	<Field form={bankForm} name="number" label="IBAN, or sort code and account number" class="col-span-2"
 		>{#snippet input(attributes)}<input
 				type="text"
 				required

@@ -1,10 +1,9 @@
-import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { act, credential, signInCode, user } from '../../platform/db/schema';
-import { saidOf } from '../../act/said';
 import { readSetting } from '../../firm/store/settings';
 import { defineLook } from '../../act/define-look';
 
-/** Who may sign in, and the newest records of who did what. */
+/** Who may sign in, by which means, and the codes that wait for somebody. */
 export const lookAtPeople = defineLook('supervisor', async (db, now: Date, { who }) => ({
 	people: await db
 		.select({
@@ -32,8 +31,5 @@ export const lookAtPeople = defineLook('supervisor', async (db, now: Date, { who
 		})
 		.from(signInCode)
 		.innerJoin(act, eq(act.id, signInCode.actId))
-		.where(and(isNull(signInCode.endedAt), gt(signInCode.expiresAt, now))),
-	records: (await db.select().from(act).where(isNull(act.parentId)).orderBy(desc(act.id)).limit(100)).map(
-		(row) => ({ id: row.id, at: row.at, who: row.userName, said: saidOf(row) })
-	)
+		.where(and(isNull(signInCode.endedAt), gt(signInCode.expiresAt, now)))
 }));

@@ -30,7 +30,7 @@ export async function customersTable(db: Db, query: CustomersQuery, viewer: View
 	const { rows } = await lookAtCustomers(db, { ...query, page: null }, viewer);
 	const base = await baseCurrencyOr(db, 'GBP');
 	return csvText(
-		['Code', 'Name', 'E-mail', 'Open items', `Late, ${base}`, `Owed, ${base}`],
+		['Code', 'Name', 'E-mail', 'Open items', `Overdue, ${base}`, `Owed, ${base}`],
 		rows.map((row) => [
 			...[row.code, row.name, row.email ?? '', row.items],
 			...[plainAmount(row.late, base), plainAmount(row.owed, base)]

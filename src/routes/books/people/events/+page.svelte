@@ -17,7 +17,7 @@
 <svelte:head><title>At the door · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-10">
-	<p class="text-sm"><a href="/books/people">People and records</a></p>
+	<p class="text-sm"><a href="/books/people">People</a></p>
 	<h1>At the door, newest first</h1>
 	<p class="mt-1 mb-3 says">
 		Who signed in, who was refused, and what was taken out as a table or a file. Changes of people, limits and
