@@ -135,7 +135,7 @@ test('the firm asks for it: who has none sets it up before anything else; a supe
 	await reader.getByRole('link', { name: 'Go on to where you were going.' }).click();
 	await reader.waitForURL('/customers');
 	await page.reload();
-	await page.getByRole('button', { name: /Take the second step off/ }).click();
+	await page.getByRole('button', { name: /Remove the second step of/ }).click();
 	await expect(page.getByText('asked for')).toBeVisible();
 	await reader.goto('/customers');
 	await reader.waitForURL('/sign-in?to=%2Fcustomers');

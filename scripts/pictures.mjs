@@ -76,7 +76,7 @@ try {
 	await open('/odd-pennies/deduction-analysis');
 	await shot('lost');
 	await open('/money-in');
-	await page.locator('[data-receipt]', { hasText: 'a payment came back' }).last().click();
+	await page.locator('[data-receipt]', { hasText: 'a returned payment' }).last().click();
 	await page.getByRole('link', { name: 'It is this' }).first().click();
 	await page.waitForURL(/returned/);
 	await shot('came-back');
@@ -102,7 +102,8 @@ try {
 	await page.getByLabel('Share of part 1, percent').fill('10');
 	await shot('new-document');
 	await open('/letters?kind=reminder');
-	for (const n of [2, 3]) await page.locator('tbody input[type=checkbox]:enabled').nth(n).check();
+	const free = page.locator('tbody tr:not(:has(.text-copper)) input[type=checkbox]:enabled');
+	for (const n of [1, 2]) await free.nth(n).check();
 	await page.locator('tbody button', { hasText: /\w/ }).nth(2).click();
 	await page.waitForTimeout(500);
 	await shot('letters');
