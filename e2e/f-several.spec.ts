@@ -104,6 +104,8 @@ test('what is booked as unidentified is no work of the day any more, and has a l
 	await page.goto('/');
 	await expect(page.getByText('1 receipt is booked as unidentified').first()).toBeVisible();
 	await desk(page);
+	// Once the answers are there, nothing moves under the pointer.
+	await expect(page.getByText('33 · read and post')).toBeVisible();
 	await page.getByRole('link', { name: '1 · list' }).click();
 	await expect(page.getByRole('heading', { name: /of unidentified receipts\./ })).toBeVisible();
 	await page.getByLabel('Tick all').check();
@@ -178,4 +180,30 @@ test('a payer whom nobody knows gets an account from the desk, without leaving t
 	await expect(dialog).toBeHidden();
 	await expect(page.locator('h2').first()).toHaveText('Corncrake Bookkeeping');
 	await expect(page.locator('footer')).toContainText('Leaves £462.00 on account.');
+});
+
+test('a ledger account of one’s own is added, and what is posted there says its VAT', async ({ page }) => {
+	await signIn(page, 'supervisor');
+	await page.getByRole('button', { name: 'Hollis Greaves' }).click();
+	await page.getByRole('menuitem', { name: 'Settings' }).click();
+	await page.waitForURL('**/books/settings');
+	await page.waitForLoadState('networkidle');
+	const form = page.locator('form[action="?/ledger"]');
+	await form.getByLabel('Name').fill('Kiln repairs');
+	await form.getByLabel('Code').fill('1100');
+	await form.getByLabel('VAT, %').fill('20');
+	await form.getByRole('button', { name: 'Add the account' }).click();
+	await expect(page.getByRole('alert')).toContainText('1100 (Trade receivables)');
+	await form.getByLabel('Code').fill('7510');
+	await form.getByRole('button', { name: 'Add the account' }).click();
+	await expect(page.getByRole('row', { name: 'Kiln repairs 7510 20%' })).toBeVisible();
+	expect(await violations(page, 'settings')).toEqual([]);
+	await desk(page);
+	await pick(page, 'went out');
+	await page.keyboard.press('n');
+	const dialog = page.getByRole('dialog', { name: 'Not customer money' });
+	await expect(dialog.getByRole('combobox')).toBeFocused();
+	await page.keyboard.type('kiln rep');
+	await page.keyboard.press('Enter');
+	await expect(dialog).toContainText(/£[\d.]+ of it is VAT at 20%, to be reclaimed\./);
 });
