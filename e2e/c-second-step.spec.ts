@@ -128,6 +128,8 @@ test('the firm asks for it: who has none sets it up before anything else; a supe
 	await reader.getByLabel('The code that it shows').fill(await codeOf(key));
 	await reader.getByRole('button', { name: 'Add the app' }).click();
 	await confirmPassword(reader);
+	// The app is there before another address is asked for.
+	await expect(reader.getByRole('link', { name: 'Go on to where' })).toBeVisible();
 	// Where one wanted to go is inside, whatever the address says.
 	await reader.goto('/me/second-step?to=https%3A%2F%2Felsewhere.example%2F');
 	await expect(reader.getByRole('link', { name: 'Go on to where' })).toHaveAttribute('href', '/');
