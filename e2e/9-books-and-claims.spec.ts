@@ -190,7 +190,7 @@ test('an item leads to the money that paid it', async ({ page }) => {
 	await page.locator('[data-ribbon]').first().focus();
 	await page.keyboard.press('Enter');
 	await page.locator('aside a[href*="?item="]').click();
-	await page.getByRole('link', { name: 'Which money paid it' }).click();
+	await page.getByRole('link', { name: 'What paid it' }).click();
 	await page.waitForURL('**/threads?item=*');
 	expect(await page.locator('[data-ribbon]').count()).toBeGreaterThan(0);
 });

@@ -70,7 +70,7 @@
 		Payment reference {life.document.paymentReference}
 	</p>{/if}
 {#if life.events.length > 1}<p class="mt-1">
-		<a class="underline" href="/customers/{life.code}/threads?item={life.item.id}">Which money paid it</a>
+		<a class="underline" href="/customers/{life.code}/threads?item={life.item.id}">What paid it</a>
 	</p>{/if}
 <h3 class="mt-5 font-sans text-sm font-semibold text-soft">Its life</h3>
 <ol class="mt-1 border-l border-rule pl-4">

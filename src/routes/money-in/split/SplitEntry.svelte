@@ -85,7 +85,7 @@
 			>{#each Object.keys(processors) as name (name)}<option value={name}></option>{/each}</datalist
 		>
 		<label class="grid gap-1"
-			>The report, as CSV <span class="key">F</span><input
+			><span>The report, as CSV <span class="key">F</span></span><input
 				bind:this={fileField}
 				type="file"
 				accept=".csv,.txt,.tsv"

@@ -39,18 +39,12 @@ export const recordAsPaid = defineAct({
 		if (date > ctx.today) refuseField('date', 'That day is still to come: it is not money before it.');
 		if (!(await methodsOf(tx)).includes(method))
 			refuseField('method', 'Choose how it was paid from the list.');
-		const items = new Map(
-			(
-				await itemsById(
-					tx,
-					input.items.map((one) => one.itemId)
-				)
-			).map((one) => [one.id, one])
-		);
+		const ids = input.items.map((one) => one.itemId);
+		if (new Set(ids).size < ids.length) throw new DomainError({ code: 'draft-gone' });
+		const items = new Map((await itemsById(tx, ids)).map((one) => [one.id, one]));
 		const ticked = input.items.map(({ itemId, version, amount }): TickedItem => {
 			const item = items.get(itemId);
-			if (!item || new Set(input.items.map((one) => one.itemId)).size < input.items.length)
-				throw new DomainError({ code: 'draft-gone' });
+			if (!item) throw new DomainError({ code: 'draft-gone' });
 			return { item: { ...item, version }, amount };
 		});
 		const payments = paymentsOfTicked(ticked, asOneSum);
