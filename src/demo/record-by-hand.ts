@@ -34,7 +34,7 @@ export async function recordByHand(
 	}
 	const row = (club: (typeof clubs)[number], date: string, reference: string) => ({
 		...{ id: null, customerId: club.customerId, date, method: 'cheque', reference },
-		...{ amount: club.amount, currency: 'GBP', pays: 'oldest' }
+		...{ amount: club.amount, currency: 'GBP', paidInto: 1, pays: 'oldest' }
 	});
 	const day = addDays(DEMO_TODAY, -2);
 	const slip = clubs.slice(0, 3);

@@ -4,6 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
+	import type { PaidInto } from '$lib/server/receipts/store/paid-into';
 	import type { Rehearsed } from '$lib/server/approvals/store/rehearse';
 	import type { recordAsPaid } from '$lib/server/receipts/commands/record-as-paid';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -34,13 +35,13 @@
 	let reference = $state('');
 	let asOneSum = $state(true);
 	const banks = $derived(ways.banks.filter((bank) => bank.currency === ticked.currency));
-	let bank = $derived(banks[0]?.id ?? null);
+	let paidInto = $derived<PaidInto>(banks[0]?.id ?? null);
 	const date = $derived(parseTypedDay(when, today));
 	const together = $derived(asOneSum && ticked.currency !== null);
-	const slip = $derived(together && ticked.accounts > 1 && method !== 'petty cash');
+	const slip = $derived(together && ticked.accounts > 1 && paidInto !== 'petty cash');
 	const given = $derived({
 		...{ items: ticked.given, date: date ?? when, method, reference, asOneSum: together },
-		bankAccountId: slip ? bank : null
+		paidInto
 	});
 	const form = new ActForm<typeof recordAsPaid>('?/paid', {
 		done: ({ output }) => {
@@ -81,7 +82,7 @@
 	});
 	const sum = $derived(list(ticked.sums.map((one) => money(one.amount, one.currency))));
 	const atBank = $derived(
-		method === 'petty cash'
+		paidInto === 'petty cash'
 			? 'Nothing: petty cash does not go to the bank.'
 			: together
 				? `One entry of ${sum}${slip ? ', as one paying-in slip' : ''}.`
@@ -99,7 +100,7 @@
 			void form.send(given);
 		}}
 	>
-		<div class="grid grid-cols-4 gap-3">
+		<div class="grid grid-cols-5 gap-3">
 			<Field {form} name="date" label="Paid on"
 				>{#snippet input(attributes)}<input
 						type="text"
@@ -112,6 +113,15 @@
 			<Field {form} name="method" label="How"
 				>{#snippet input(attributes)}<select bind:value={method} {...attributes}
 						>{#each ways.methods as one (one)}<option value={one}>{one}</option>{/each}</select
+					>{/snippet}</Field
+			>
+			<Field {form} name="paidInto" label="Paid into"
+				>{#snippet input(attributes)}<select bind:value={paidInto} {...attributes}
+						>{#each banks as one (one.id)}<option value={one.id}>{one.name}</option>{/each}<option
+							value="petty cash">petty cash</option
+						>{#if paidInto === null}<option value={null}
+								>{ticked.currency ? `no account in ${ticked.currency}` : 'not said'}</option
+							>{/if}</select
 					>{/snippet}</Field
 			>
 			<Field {form} name="reference" label="Reference" class="col-span-2"
@@ -160,11 +170,6 @@
 					onchange={() => (asOneSum = true)}
 				/> It came as one sum</label
 			>
-			{#if slip}<label class="flex items-center gap-2"
-					>into <select bind:value={bank}
-						>{#each banks as one (one.id)}<option value={one.id}>{one.name}</option>{/each}</select
-					></label
-				>{/if}
 			<label class="flex items-center gap-2"
 				><input type="radio" name="sum" checked={!together} onchange={() => (asOneSum = false)} /> Each item by
 				itself</label
@@ -193,7 +198,7 @@
 			<div>
 				<h3 class="font-sans font-semibold text-soft">The bank will show</h3>
 				<p class="mt-1">{atBank}</p>
-				{#if method !== 'petty cash'}<p class="mt-1 says">
+				{#if paidInto !== 'petty cash'}<p class="mt-1 says">
 						Until then it is on its way; the entry is matched to it on the desk.
 					</p>{/if}
 			</div>

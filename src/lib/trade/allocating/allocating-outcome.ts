@@ -16,7 +16,8 @@ import {
 	money,
 	overLimitSentence,
 	postingSentence,
-	problemSentence
+	problemSentence,
+	vatSentence
 } from '../../words';
 
 export interface Outcome {
@@ -112,7 +113,9 @@ function usualOutcome(
 	const sum = money(Math.abs(amount), currency);
 	const as = usual.times > 1 ? `as the last ${count(usual.times, 'time')}` : 'as the rule says';
 	const aside: Reduction[] = amount > 0 ? [{ kind: 'set_aside', base: amount, customerId: null }] : [];
-	return withLimits(overMine(desk, aside), `Posts ${sum} to ${usual.name}, ${as}.`, desk);
+	const rate = desk.setAside.find((one) => one.code === usual.account)?.vatBasisPoints ?? null;
+	const vat = rate === null ? '' : ` ${vatSentence({ amount, currency }, rate)}`;
+	return withLimits(overMine(desk, aside), `Posts ${sum} to ${usual.name}, ${as}.${vat}`, desk);
 }
 
 /** Where entries like it go, while nobody says whose money it is. */

@@ -1,88 +1,13 @@
 import { NO_LIMITS_OF_ONE } from '../../core/4-allocation/over-limits';
 import { describe, expect, it } from 'vitest';
-import { type Answer, matchAdvice } from '../../core/3-matching';
+import { matchAdvice } from '../../core/3-matching';
 import { day } from '../../core/day/day';
-import type { OpenItem } from '../../core/model/records';
 import { minor } from '../../core/money/minor';
 import type { Desk } from '../../server/allocation/queries/desk';
 import { GAP_NAMES, Allocating } from './allocating.svelte';
 import { readAdviceText } from '../../core/2-receipts/advice/read-advice-text';
-import { sampleItem } from '../../core/model/sample-item';
+import { sampleDesk as desk, sampleItems as items, sampleOpenItem as item } from './sample-desk';
 
-const item = (id: number, open: number, over: Partial<OpenItem> = {}) =>
-	sampleItem(id, open, { number: `AK-${id}`, version: 3, ...over });
-const items = [
-	item(1, 75000),
-	item(2, 48000),
-	item(3, 70460),
-	item(4, 6210, { kind: 'credit_note', number: 'AC-4' }),
-	item(5, 1000, { part: 2, parts: 3 })
-];
-function desk(amount: number, lines: Answer['lines'] = [], over: Partial<Desk> = {}): Desk {
-	const receipt = {
-		id: 9,
-		booked: day('2026-10-29'),
-		amount: minor(amount),
-		currency: 'GBP',
-		payerName: 'HAZEL',
-		payerAccount: null,
-		text: '',
-		structuredReference: null,
-		endToEndId: null,
-		version: 2,
-		...{ heldBecause: null, heldFor: null, bankAccountId: 1, code: null },
-		unidentifiedActId: null,
-		heldOrder: null,
-		bankEntryId: 1,
-		charges: minor(0),
-		fee: minor(0),
-		parentId: null,
-		method: 'bank',
-		returnReason: null
-	};
-	const answer: Answer = {
-		receiptId: 9,
-		band: 'likely',
-		credits: [],
-		customerId: 1,
-		lines,
-		onAccount: minor(0),
-		others: [],
-		reasons: [],
-		otherAnswers: 0,
-		recognised: [],
-		booked: day('2026-10-29')
-	};
-	return {
-		receipt,
-		answer,
-		currency: 'GBP',
-		baseCurrency: 'GBP',
-		debit: null,
-		habits: null,
-		payout: null,
-		refundsBack: [],
-		returned: [],
-		owners: {},
-		credits: [],
-		mayBe: [],
-		suspects: [],
-		bankMatches: [],
-		advices: [],
-		feePattern: null,
-		payerKnown: true,
-		limits: { tolerance: 500, mine: NO_LIMITS_OF_ONE, before: { customer: {}, day: {} } },
-		bank: { name: 'Current', reference: null },
-		customer: { id: 1, code: 'H1', name: 'Hazel', notes: '', owes: [{ amount: 0, currency: 'GBP' }] },
-		rates: { GBP: { currency: 'GBP', millionths: 1_000_000, day: null, source: '' } },
-		receiptBase: null,
-		items,
-		itemsOf: { accounts: [1], version: '1' },
-		habit: [],
-		setAside: [],
-		...over
-	};
-}
 const place = (one: Desk) => new Allocating(one, day('2026-10-30'), 'Wren');
 const cash = (allocating: Allocating) => allocating.rows.map((row) => [row.item.id, row.cash]);
 

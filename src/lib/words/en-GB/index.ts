@@ -30,4 +30,5 @@ export * from './statement-fault-sentence';
 export * from './returned-mark';
 export * from './sums-by-currency';
 export * from './undoing-sentence';
+export * from './vat-sentence';
 export * from './why-not-sentence';

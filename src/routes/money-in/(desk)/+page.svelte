@@ -258,6 +258,7 @@
 					<BankMatchNote
 						receipt={data.desk.receipt}
 						bankMatches={data.desk.bankMatches}
+						bankAccountId={data.desk.receipt.bankAccountId}
 						today={data.today ?? ''}
 						{done}
 					/>

@@ -10,11 +10,14 @@
 	let {
 		receipt,
 		bankMatches,
+		bankAccountId,
 		today,
 		done
 	}: {
 		receipt: { id: number; version: number };
 		bankMatches: readonly OnItsWay[];
+		/** The account on which the bank shows it. */
+		bankAccountId: number | null;
 		today: string;
 		done: Done;
 	} = $props();
@@ -35,7 +38,9 @@
 						{one.reference}, {one.customer}, {shortDay(one.date, today)}, {money(
 							one.amount,
 							one.currency
-						)}</span
+						)}{#if one.bankAccountId !== null && one.bankAccountId !== bankAccountId}<span class="text-copper"
+								>, but recorded as paid into {one.bank}</span
+							>{/if}</span
 					>
 					<button
 						class="btn py-0.5"

@@ -4,13 +4,11 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import Combobox from '$lib/ui/Combobox.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
-	import { money, percent } from '$lib/words';
+	import { money, vatSentence } from '$lib/words';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { asideForm } from './aside-form';
 	import type { Done } from './done';
 	import type { AsideAccount } from '$lib/server/firm/store/accounts-for-aside';
-	import { minor } from '$lib/core/money/minor';
-	import { taxWithin } from '$lib/core/money/tax-within';
 
 	/** Books money that is not a customer's on a ledger account. */
 	let {
@@ -54,9 +52,7 @@
 	/** The VAT that is in it, where the account has some. */
 	const vat = $derived.by(() => {
 		const rate = accounts.find((one) => one.code === account)?.vatBasisPoints ?? null;
-		if (rate === null) return '';
-		const tax = money(taxWithin(minor(Math.abs(receipt.amount)), rate), receipt.currency);
-		return `${tax} of it is VAT at ${percent(rate)}, ${receipt.amount < 0 ? 'to be reclaimed' : 'owed'}.`;
+		return rate === null ? '' : vatSentence(receipt, rate);
 	});
 	const aside = $derived(asideForm(receipt, () => target, done));
 	const unidentified = new ActForm<typeof bookUnidentified>('?/unidentified', {

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { makeSlip } from '$lib/server/receipts/commands/make-paying-in-slip';
 import { postManualReceipts } from '$lib/server/receipts/commands/post-manual-receipts';
 import { mayAct, view } from '$lib/server/platform/http/view';
-import { methodsOf } from '$lib/server/firm/store/methods';
+import { waysToPay } from '$lib/server/receipts/queries/ways-to-pay';
 import { readPasted } from '$lib/server/receipts/store/read-pasted';
 import { lookAtManualReceipts } from '$lib/server/receipts/queries/manual-receipts';
 import { action, shaped } from '$lib/server/platform/http/action';
@@ -25,7 +25,7 @@ export const actions = {
 			const read = shaped(z.object({ text: z.string().max(500_000) }), fields);
 			if (!read.ok) return read;
 			const { db } = locals.app.books;
-			const rows = await readPasted(db, read.value.text, ctx.today, await methodsOf(db));
+			const rows = await readPasted(db, read.value.text, ctx.today, await waysToPay(db));
 			return rows.ok ? ok({ rows: rows.value }) : rows;
 		}
 	}),

@@ -13,6 +13,7 @@
 	import type { postManualReceipts } from '$lib/server/receipts/commands/post-manual-receipts';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
+	import type { PaidInto } from '$lib/server/receipts/store/paid-into';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
 	import { amount, count, money, shortDay, sumsByCurrency } from '$lib/words';
 	let { data } = $props();
@@ -35,6 +36,11 @@
 	} as const;
 	const pays = (text: string) =>
 		text === 'oldest' ? 'the oldest' : text === 'account' ? 'on account' : text;
+
+	const into = (place: PaidInto) =>
+		place === 'petty cash' ? place : (data.banks.find((bank) => bank.id === place)?.name ?? '');
+	/** The slip goes where its payments are said to go. */
+	const slipInto = $derived(picked.find((row) => row.paidIntoId)?.paidIntoId ?? data.banks[0]?.id);
 
 	const keepForm = new ActForm<typeof keepManualReceipts>('?/keep');
 	const pasteForm = new ActForm<typeof keepManualReceipts, { text: string }>('?/paste', {
@@ -85,13 +91,14 @@
 	</h1>
 	<p class="mt-1 mb-4 says">
 		Cheques, cash, cards, transfers that were announced. Row after row; rows may be pasted from a spreadsheet
-		(customer, day, how, reference, amount, what it pays). Nothing is posted before you say so, by you or by
-		somebody else. A cheque dated later is held until its day.
+		(customer, day, how, reference, amount, what it pays, where it is paid in). Nothing is posted before you
+		say so, by you or by somebody else. A cheque dated later is held until its day.
 	</p>
 	<HandRow
 		bind:this={typing}
 		{today}
 		methods={data.methods}
+		banks={data.banks}
 		disabled={busy || !data.mayAct}
 		{addMethod}
 		{keep}
@@ -118,6 +125,7 @@
 				<td>{row.method}</td>
 				<td>{row.reference}</td>
 				<td class="text-soft">{pays(row.pays)}</td>
+				<td class="text-soft">{into(row.paidInto)}</td>
 				<td class="text-soft">{row.typedBy}</td>
 				<td class="num"
 					>{row.currency === data.base
@@ -154,9 +162,9 @@
 									else later.add(row.id);
 							}}
 						/></th
-					>{/if}<th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Pays</th><th>Typed by</th><th
-					class="num">Amount</th
-				><th></th></tr
+					>{/if}<th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Pays</th><th>Into</th><th
+					>Typed by</th
+				><th class="num">Amount</th><th></th></tr
 			></thead
 		>
 	{/snippet}
@@ -227,7 +235,7 @@
 			</table>
 			<div class="mt-3 flex items-center gap-3">
 				<label class="flex items-center gap-2"
-					>into <select name="bank"
+					>into <select name="bank" value={slipInto}
 						>{#each data.banks as bank (bank.id)}<option value={bank.id}>{bank.name} ({bank.currency})</option
 							>{/each}</select
 					></label
@@ -249,15 +257,15 @@
 				: 'The bank’s entries meet these when they come; nothing is counted twice.'}
 		</p>
 		<table class="mt-1">
-			<thead><tr><th>What</th><th>Of</th><th>Since</th><th class="num">Amount</th></tr></thead>
+			<thead><tr><th>What</th><th>Of</th><th>Into</th><th>Since</th><th class="num">Amount</th></tr></thead>
 			<tbody {@attach rowCursor}>
 				{#each data.way as one (`${one.kind} ${one.id}`)}
 					<tr
 						><td
 							>{#if one.kind === 'slip'}<a href="/money-in/slips/{one.id}">paying-in slip {one.id}</a
 								>{:else}{one.method} {one.reference}{/if}</td
-						><td>{one.customer}</td><td class={one.date < data.lateSince ? 'text-oxblood' : ''}
-							>{shortDay(one.date, today)}</td
+						><td>{one.customer}</td><td class="text-soft">{one.bank ?? ''}</td><td
+							class={one.date < data.lateSince ? 'text-oxblood' : ''}>{shortDay(one.date, today)}</td
 						><td class="num">{money(one.amount, one.currency)}</td></tr
 					>
 				{/each}

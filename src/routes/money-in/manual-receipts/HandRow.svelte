@@ -7,6 +7,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { typedAmount } from '$lib/words/typed-amount';
 	import type { FoundCustomer } from '$lib/server/customers/queries/find-customers';
+	import type { PaidInto } from '$lib/server/receipts/store/paid-into';
 	import type { ManualReceiptRow } from '$lib/server/receipts/store/manual-receipt-row';
 	import { attributesOf } from '$lib/ui/field-faults';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
@@ -15,6 +16,7 @@
 	let {
 		today,
 		methods,
+		banks,
 		disabled,
 		addMethod,
 		keep,
@@ -24,6 +26,8 @@
 	}: {
 		today: Day;
 		methods: readonly string[];
+		/** The firm's current accounts. */
+		banks: readonly { readonly id: number; readonly name: string; readonly currency: string }[];
 		disabled: boolean;
 		/** Adds a way to the firm's list; true when it is there. */
 		addMethod: (name: string) => Promise<boolean>;
@@ -46,6 +50,12 @@
 	let reference = $state('');
 	let sum = $state('');
 	let pays = $state('');
+	/** Where the last row was paid in; the next one mostly is too. */
+	let place = $state<PaidInto>(null);
+	const places = $derived(banks.filter((bank) => !owner || bank.currency === owner.currency));
+	const paidInto = $derived(
+		place === 'petty cash' || places.some((bank) => bank.id === place) ? place : (places[0]?.id ?? null)
+	);
 	/** What is wrong, and in which field. */
 	let problem = $state<{
 		readonly at: 'customer' | 'date' | 'amount' | 'pays';
@@ -84,6 +94,7 @@
 				row.method,
 				row.reference
 			];
+			place = row.paidInto;
 			[sum, pays] = [amountText(row.amount, currency), row.pays === 'oldest' ? '' : row.pays];
 			void readOpen(id);
 			first?.focus();
@@ -135,7 +146,7 @@
 			problem = null;
 			const row = {
 				...{ id: editing?.id ?? null, customerId: owner.id, date, method, reference, amount },
-				...{ currency: owner.currency, pays: pays.trim() || 'oldest' }
+				...{ currency: owner.currency, paidInto, pays: pays.trim() || 'oldest' }
 			};
 			if (!(await keep(row))) return;
 			clear();
@@ -147,7 +158,7 @@
 
 <form onsubmit={submit} class="grid gap-1">
 	<div
-		class="grid grid-cols-[minmax(0,5fr)_6.5rem_8rem_minmax(0,3fr)_8rem_minmax(0,3fr)_auto] items-end gap-2"
+		class="grid grid-cols-[minmax(0,5fr)_5.5rem_7rem_minmax(0,3fr)_7rem_minmax(0,3fr)_minmax(6rem,2.5fr)_auto] items-end gap-2"
 	>
 		<label class="grid min-w-0 gap-0.5 text-sm"
 			>Customer<CustomerField
@@ -231,6 +242,18 @@
 				placeholder="oldest, account or numbers"
 				{disabled}
 			/></label
+		>
+		<label class="grid min-w-0 gap-0.5 text-sm"
+			>Paid into<select
+				bind:value={() => paidInto, (chosen) => (place = chosen)}
+				{disabled}
+				class="w-full min-w-0"
+				>{#each places as bank (bank.id)}<option value={bank.id}
+						>{bank.name}{owner ? '' : ` (${bank.currency})`}</option
+					>{/each}<option value="petty cash">petty cash</option>{#if paidInto === null}<option value={null}
+						>no account in {owner?.currency}</option
+					>{/if}</select
+			></label
 		>
 		<button class="btn" {disabled}>{editing ? 'Change' : 'Keep'} <span class="key">Enter</span></button>
 	</div>

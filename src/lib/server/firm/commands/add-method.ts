@@ -15,6 +15,12 @@ export const addMethod = defineAct({
 	input: methodInput,
 	run: async (ctx, { name }): Promise<{ name: string }> => {
 		const { tx } = ctx;
+		if (name === 'petty cash')
+			throw new DomainError({
+				code: 'field',
+				field: 'name',
+				message: 'Petty cash is where money is kept: choose it under “Paid into”.'
+			});
 		const known = await methodsOf(tx);
 		if (known.includes(name) || name === 'bank')
 			throw new DomainError({ code: 'field', field: 'name', message: `“${name}” is in the list already.` });

@@ -69,7 +69,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				currency: receipt.currency,
 				onAccount: receiptState.onAccount,
 				onItsWay:
-					sql<boolean>`${receipt.bankEntryId} is null and ${receipt.method} <> 'petty cash' and ${receiptState.state} = 'allocated'
+					sql<boolean>`${receipt.bankEntryId} is null and not ${receipt.isPettyCash} and ${receiptState.state} = 'allocated'
 					and not exists (select 1 from standing_bank_match m where m.recorded_id = ${receipt.id})`.mapWith(Boolean),
 				unidentified:
 					sql<boolean>`${receiptState.unidentifiedActId} is not null and ${receiptState.state} in ('waiting', 'held')`.mapWith(

@@ -4,7 +4,14 @@ import { day } from '../../../core/day/day';
 import { parseTypedDay } from '../../../core/day/parse-typed-day';
 import { problemSentence } from '../../../words';
 import type { Books } from '../../platform/db/open';
-import { manualReceipt, itemState, journalLine, receiptState, bankMatch } from '../../platform/db/schema';
+import {
+	act,
+	manualReceipt,
+	itemState,
+	journalLine,
+	receiptState,
+	bankMatch
+} from '../../platform/db/schema';
 import { lookAtAccount } from '../../customers/queries/account';
 import { answeredPile } from '../../services/answers/answers';
 import { lookAtManualReceipts, lookAtSlip } from '../queries/manual-receipts';
@@ -43,6 +50,13 @@ beforeEach(async () => {
 afterEach(() => books.close());
 
 const viewer = { who: CLERK, today: TODAY };
+const WAYS = {
+	methods: ['cheque', 'cash'],
+	banks: [
+		{ id: 1, name: 'Account GBP', currency: 'GBP' },
+		{ id: 2, name: 'Account EUR', currency: 'EUR' }
+	]
+};
 const proves = async () => expect((await proveBooks(books.db)).breaches).toEqual([]);
 const open = async () => (await books.db.select().from(itemState)).map((row) => row.open);
 const row = (customerId: number, amount: number, over: object = {}) => ({
@@ -147,28 +161,57 @@ describe('rows', () => {
 		expect(codes(await perform(books, postManualReceipts, { ids }, as(SUPERVISOR)))).toEqual(['draft-gone']);
 	});
 	it('of petty cash stay there', async () => {
-		const [actId] = await posted(row(2, 300, { method: 'petty cash' }));
+		const [actId] = await posted(row(2, 300, { method: 'cash', paidInto: 'petty cash' }));
 		const lines = await books.db.select().from(journalLine).where(eq(journalLine.actId, actId!));
 		expect(lines[0]!.account).toBe('1240');
 		expect(await onItsWay(books.db)).toEqual([]);
 		await proves();
 	});
+	it('say into which account they are paid: the bank shows them there, and another account is pointed out', async () => {
+		await posted(row(2, 300, { paidInto: 1 }), row(2, 200));
+		expect((await onItsWay(books.db)).map((one) => [one.amount, one.bankAccountId])).toEqual([
+			[300, 1],
+			[200, null]
+		]);
+		const { ids } = await done(books, keepManualReceipts, { rows: [row(1, 100, { paidInto: 1 })] }, CLERK);
+		const known = { ...row(1, 100, { paidInto: 1 }), id: ids[0]! };
+		const acts = await books.db.$count(act);
+		await done(books, keepManualReceipts, { rows: [known] }, CLERK);
+		expect(await books.db.$count(act)).toBe(acts);
+		await done(books, keepManualReceipts, { rows: [{ ...known, paidInto: 'petty cash' }] }, CLERK);
+		const [kept] = (await lookAtManualReceipts(books.db, null, viewer)).due;
+		expect([kept!.paidInto, kept!.paidIntoId]).toEqual(['petty cash', null]);
+	});
+	it.each([
+		['an account that is not there', 99, 'not-found'],
+		['an account in another currency', 2, 'other-currency']
+	])('are refused for %s', async (_, paidInto, code) => {
+		const rows = [row(1, 100, { paidInto })];
+		expect(codes(await perform(books, keepManualReceipts, { rows }, as(CLERK)))).toEqual([code]);
+		expect(await books.db.$count(manualReceipt)).toBe(0);
+	});
 	it('are pasted from a spreadsheet, each line read or refused with its place', async () => {
 		const good = await readPasted(
 			books.db,
-			'H1\t29/10\tCheque\t100412\t1,000.00\tAK-1\nAK-3\t\t\t\t3\t\nwicker\t28 Oct\tcash\t\t2\taccount',
+			'H1\t29/10\tCheque\t100412\t1,000.00\tAK-1\nAK-3\t\t\t\t3\t\tPetty cash\nwicker\t28 Oct\tcash\t\t2\taccount\taccount gbp',
 			TODAY,
-			['cheque', 'cash']
+			WAYS
 		);
-		expect(good.ok && good.value.map((one) => [one.customerId, one.date, one.amount, one.pays])).toEqual([
-			[1, '2026-10-29', 100000, 'AK-1'],
-			[2, TODAY, 300, 'oldest'],
-			[2, '2026-10-28', 200, 'account']
+		expect(
+			good.ok && good.value.map((one) => [one.customerId, one.date, one.amount, one.pays, one.paidInto])
+		).toEqual([
+			[1, '2026-10-29', 100000, 'AK-1', null],
+			[2, TODAY, 300, 'oldest', 'petty cash'],
+			[2, '2026-10-28', 200, 'account', 1]
 		]);
-		const bad = await readPasted(books.db, 'H1\tsoon\tbarter\t\t-5\nNobody\t\t\t\t5', TODAY, ['cheque']);
+		const bad = await readPasted(books.db, 'H1\tsoon\tbarter\t\t-5\t\tmattress\nNobody\t\t\t\t5', TODAY, {
+			...WAYS,
+			methods: ['cheque']
+		});
 		expect(bad.ok ? [] : bad.problems.map(problemSentence)).toEqual([
 			'Line 1: “soon” in day cannot be taken: it is not a date; write 30/10 or 2026-10-30.',
 			'Line 1: “barter” in method cannot be taken: it is none of cheque.',
+			'Line 1: “mattress” in paid into cannot be taken: it is none of Account GBP, petty cash.',
 			'Line 1: “-5” in amount cannot be taken: it is not an amount above zero.',
 			'Line 2: “Nobody” in customer cannot be taken: no customer has that code, name or document.'
 		]);

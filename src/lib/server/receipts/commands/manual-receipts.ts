@@ -5,6 +5,7 @@ import { defineAct } from '../../act/define-act';
 import { amountField, currencyField, dayField, idField } from '../../act/fields';
 import { customer, manualReceipt } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
+import { columnsOfPaidInto, paidIntoField, paidIntoOf } from '../store/paid-into';
 import type { ManualReceiptRow } from '../store/manual-receipt-row';
 import { openItemsOf } from '../../documents/store/open-items';
 import { itemsNamed } from './post-manual-receipts';
@@ -22,6 +23,7 @@ const manualReceiptRow = z.object({
 		.pipe(amountField)
 		.refine((amount) => amount > 0, 'Type an amount above zero.'),
 	currency: currencyField,
+	paidInto: paidIntoField,
 	pays: z.string().trim().max(2000).default('oldest')
 });
 
@@ -49,7 +51,8 @@ export const keepManualReceipts = defineAct({
 			// A wrong number is pointed at when it is typed, not when somebody else posts the row.
 			if (row.pays !== 'oldest' && row.pays !== 'account')
 				itemsNamed(row.pays, await openItemsOf(tx, [owner.id]), owner.name);
-			const { id: known, ...values } = row;
+			const { id: known, paidInto, ...given } = row;
+			const values = { ...given, ...(await columnsOfPaidInto(tx, paidInto, row.currency)) };
 			if (known === null) {
 				const added = await tx
 					.insert(manualReceipt)
@@ -63,8 +66,8 @@ export const keepManualReceipts = defineAct({
 			ids.push(known);
 			const stored = await tx.select().from(manualReceipt).where(eq(manualReceipt.id, known)).get();
 			if (!stored) throw new DomainError({ code: 'draft-gone' });
-			const { typedBy: _typedBy, ...before } = stored;
-			if (JSON.stringify(rowOf(before)) === JSON.stringify(rowOf(row))) continue;
+			const before = rowOf({ ...stored, paidInto: paidIntoOf(stored) });
+			if (JSON.stringify(before) === JSON.stringify(rowOf(row))) continue;
 			await tx.update(manualReceipt).set(values).where(eq(manualReceipt.id, known));
 			changes.push({ id: known, before, after: row });
 		}
@@ -112,9 +115,10 @@ function rowOf({
 	reference,
 	amount,
 	currency,
+	paidInto,
 	pays
 }: ManualReceiptRow): ManualReceiptRow {
-	return { id, customerId, date, method, reference, amount, currency, pays };
+	return { id, customerId, date, method, reference, amount, currency, paidInto, pays };
 }
 
 function sumsOf(rows: readonly Sum[]): Sum[] {

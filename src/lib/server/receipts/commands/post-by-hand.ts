@@ -4,6 +4,7 @@ import type { ActContext } from '../../act/define-act';
 import { postAllocation } from '../../allocation/commands/allocate-receipt';
 import { receipt, receiptState } from '../../platform/db/schema';
 import { takeId } from '../../platform/db/take-ids';
+import type { PaidIntoColumns } from '../store/paid-into';
 import { waitingState } from '../store/receipt-states';
 
 /** Money of a customer that somebody recorded, and what it settles. */
@@ -17,6 +18,8 @@ export interface PaymentByHand {
 	readonly date: Day;
 	readonly amount: number;
 	readonly currency: string;
+	/** Where it is paid in. */
+	readonly paidInto: PaidIntoColumns;
 	/** Who typed it. */
 	readonly by: string;
 	readonly lines: readonly { readonly itemId: number; readonly version: number; readonly cash: number }[];
@@ -25,10 +28,11 @@ export interface PaymentByHand {
 /** Makes a receipt of it, allocated; its money is on its way until the bank shows it. Returns the receipt. */
 export async function postByHand(ctx: ActContext, given: PaymentByHand): Promise<number> {
 	const { tx } = ctx;
-	const { customerId, name, method, reference, date, amount, currency, by } = given;
+	const { customerId, name, method, reference, date, amount, currency, by, paidInto } = given;
 	const id = await takeId(tx, receipt);
 	await tx.insert(receipt).values({
 		...{ id, bankEntryId: null, method, knownCustomerId: customerId, booked: date, currency },
+		...paidInto,
 		...{ amount: minor(amount), payerName: name, text: reference, charges: ZERO }
 	});
 	await tx.insert(receiptState).values(waitingState(id, date, 0));

@@ -38,9 +38,22 @@ export const postManualReceipts = defineAct({
 			facts: { rows: rows.map(({ draft }) => draft) }
 		});
 		for (const { draft, name } of rows) {
-			const { customerId, method, reference, date, amount, currency, typedBy: by } = draft;
+			const {
+				customerId,
+				method,
+				reference,
+				date,
+				amount,
+				currency,
+				typedBy: by,
+				paidIntoId,
+				isPettyCash
+			} = draft;
 			const lines = await linesOf(tx, draft, name);
-			await postByHand(ctx, { customerId, name, method, reference, date, amount, currency, by, lines });
+			const paidInto = { paidIntoId, isPettyCash };
+			await postByHand(ctx, {
+				...{ customerId, name, method, reference, date, amount, currency, by, paidInto, lines }
+			});
 		}
 		await tx.delete(manualReceipt).where(inArray(manualReceipt.id, [...input.ids]));
 		return { actId, count: rows.length };

@@ -8,6 +8,7 @@ import { itemsById } from '../../documents/store/open-items';
 import { methodsOf } from '../../firm/store/methods';
 import { customer } from '../../platform/db/schema';
 import { chunks } from '../../platform/db/chunks';
+import { columnsOfPaidInto, paidIntoField } from '../store/paid-into';
 import { postByHand } from './post-by-hand';
 import { makeSlip } from './make-paying-in-slip';
 
@@ -21,8 +22,7 @@ export const recordAsPaidInput = z.object({
 	reference: z.string().trim().max(140).default(''),
 	/** Whether the bank shows one sum for all of it; else each item was paid by itself. */
 	asOneSum: z.boolean(),
-	/** Where the one sum is paid in; null where it is not one. */
-	bankAccountId: idField.nullable()
+	paidInto: paidIntoField
 });
 
 /**
@@ -35,7 +35,7 @@ export const recordAsPaid = defineAct({
 	input: recordAsPaidInput,
 	run: async (ctx, input): Promise<{ actId: number; payments: number; slipId: number | null }> => {
 		const { tx } = ctx;
-		const { date, method, reference, asOneSum, bankAccountId } = input;
+		const { date, method, reference, asOneSum, paidInto } = input;
 		if (date > ctx.today) refuseField('date', 'That day is still to come: it is not money before it.');
 		if (!(await methodsOf(tx)).includes(method))
 			refuseField('method', 'Choose how it was paid from the list.');
@@ -49,9 +49,8 @@ export const recordAsPaid = defineAct({
 		});
 		const payments = paymentsOfTicked(ticked, asOneSum);
 		if (!payments.ok) throw new DomainError(...payments.problems);
-		const slip = asOneSum && method !== 'petty cash' && payments.value.length > 1;
-		if (slip && bankAccountId === null)
-			refuseField('bankAccountId', 'Choose the bank account it is paid into.');
+		const slip = asOneSum && paidInto !== 'petty cash' && payments.value.length > 1;
+		if (slip && paidInto === null) refuseField('paidInto', 'Choose the bank account it is paid into.');
 		const names = new Map<number, string>();
 		for (const part of chunks([...new Set(payments.value.map((one) => one.customerId))]))
 			for (const row of await tx
@@ -68,10 +67,14 @@ export const recordAsPaid = defineAct({
 			receiptIds.push(
 				await postByHand(ctx, {
 					...payment,
-					...{ name: names.get(payment.customerId)!, method, reference, date, by: ctx.who.name }
+					...{ name: names.get(payment.customerId)!, method, reference, date, by: ctx.who.name },
+					paidInto: await columnsOfPaidInto(tx, paidInto, payment.currency)
 				})
 			);
-		const made = slip ? await ctx.run(makeSlip, { bankAccountId: bankAccountId!, receiptIds }) : null;
+		const made =
+			slip && typeof paidInto === 'number'
+				? await ctx.run(makeSlip, { bankAccountId: paidInto, receiptIds })
+				: null;
 		return { actId, payments: receiptIds.length, slipId: made?.slipId ?? null };
 	}
 });

@@ -9,6 +9,7 @@ const ROW = {
 	id: receipt.id,
 	bankEntryId: receipt.bankEntryId,
 	method: receipt.method,
+	isPettyCash: receipt.isPettyCash,
 	detail: receipt.detail,
 	booked: receipt.booked,
 	amount: receipt.amount,

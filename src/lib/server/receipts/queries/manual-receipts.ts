@@ -1,7 +1,8 @@
 import { asc, desc, eq, isNull, inArray, and } from 'drizzle-orm';
 import type { ReceiptState } from '../../../core/2-receipts/receipt-life';
 import { addDays } from '../../../core/day/arithmetic';
-import { methodsOf } from '../../firm/store/methods';
+import { paidIntoOf } from '../store/paid-into';
+import { waysToPay } from './ways-to-pay';
 import {
 	bankAccount,
 	customer,
@@ -30,7 +31,10 @@ export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { t
 		.from(manualReceipt)
 		.innerJoin(customer, eq(customer.id, manualReceipt.customerId))
 		.orderBy(asc(manualReceipt.date), asc(manualReceipt.id));
-	const rows = drafts.map(({ draft, name, code }) => ({ ...draft, name, code }));
+	const rows = drafts.map(({ draft, name, code }) => ({
+		...draft,
+		...{ name, code, paidInto: paidIntoOf(draft) }
+	}));
 	const loose = await db
 		.select({
 			id: receipt.id,
@@ -39,7 +43,8 @@ export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { t
 			reference: receipt.text,
 			name: receipt.payerName,
 			amount: receipt.amount,
-			currency: receipt.currency
+			currency: receipt.currency,
+			paidIntoId: receipt.paidIntoId
 		})
 		.from(receipt)
 		.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
@@ -48,6 +53,7 @@ export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { t
 			and(
 				isNull(receipt.bankEntryId),
 				inArray(receipt.method, ['cheque', 'cash']),
+				eq(receipt.isPettyCash, false),
 				eq(receiptState.state, 'allocated'),
 				isNull(slipReceipt.slipId)
 			)
@@ -56,14 +62,10 @@ export const lookAtManualReceipts = defineLook('reader', async (db, _: null, { t
 	const way = await onItsWay(db);
 	const open = new Set(way.filter((one) => one.kind === 'receipt').map((one) => one.id));
 	return {
-		methods: await methodsOf(db),
+		...(await waysToPay(db)),
 		due: rows.filter((row) => row.date <= today),
 		dated: rows.filter((row) => row.date > today),
 		loose: loose.filter((row) => open.has(row.id)),
-		banks: await db
-			.select({ id: bankAccount.id, name: bankAccount.name, currency: bankAccount.currency })
-			.from(bankAccount)
-			.orderBy(asc(bankAccount.id)),
 		slips: await db.select().from(payingInSlip).orderBy(desc(payingInSlip.id)).limit(SLIPS),
 		way,
 		lately: await recordedLately(db),
@@ -76,6 +78,7 @@ async function recordedLately(db: Db) {
 	const rows = await db
 		.select({
 			...{ id: receipt.id, name: receipt.payerName, booked: receipt.booked, method: receipt.method },
+			isPettyCash: receipt.isPettyCash,
 			...{ reference: receipt.text, amount: receipt.amount, currency: receipt.currency },
 			...{ state: receiptState.state, version: receiptState.version },
 			...{ actId: receiptState.actId, lastActId: receiptState.lastActId },
@@ -93,7 +96,7 @@ async function recordedLately(db: Db) {
 }
 
 function whereItIs(
-	{ state, method }: { readonly state: ReceiptState; readonly method: string },
+	{ state, isPettyCash }: { readonly state: ReceiptState; readonly isPettyCash: boolean },
 	slipId: number | null,
 	matchId: number | null
 ): 'voided' | 'pile' | 'bank' | 'slip' | 'petty cash' | 'way' {
@@ -101,7 +104,7 @@ function whereItIs(
 	if (state !== 'allocated') return 'pile';
 	if (matchId !== null) return 'bank';
 	if (slipId !== null) return 'slip';
-	return method === 'petty cash' ? 'petty cash' : 'way';
+	return isPettyCash ? 'petty cash' : 'way';
 }
 
 /** One paying-in slip with its payments, for printing. */

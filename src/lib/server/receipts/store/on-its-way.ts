@@ -17,6 +17,9 @@ export interface OnItsWay {
 	readonly customer: string;
 	readonly amount: Minor;
 	readonly currency: string;
+	/** The account into which it is paid, and its name; null where that was not said. */
+	readonly bankAccountId: number | null;
+	readonly bank: string | null;
 }
 
 /** All of it, oldest first; petty cash stays where it is and is not waited for. */
@@ -32,14 +35,18 @@ export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 		customer: string | null;
 		amount: Minor;
 		currency: string;
+		bankAccountId: number | null;
+		bank: string | null;
 	}>(sql`
 		select sr.slip_id as slipId, p.date as slipDate, r.id, r.booked, r.method, r.text as reference,
-			s.customer_id as customerId, c.name as customer, r.amount, r.currency
+			s.customer_id as customerId, c.name as customer, r.amount, r.currency,
+			b.id as bankAccountId, b.name as bank
 		from receipt r join receipt_state s on s.receipt_id = r.id
 		left join customer c on c.id = s.customer_id
 		left join slip_receipt sr on sr.receipt_id = r.id
 		left join paying_in_slip p on p.id = sr.slip_id
-		where r.bank_entry_id is null and r.method <> 'petty cash' and s.state = 'allocated'
+		left join bank_account b on b.id = coalesce(p.bank_account_id, r.paid_into_id)
+		where r.bank_entry_id is null and not r.is_petty_cash and s.state = 'allocated'
 			and not exists (
 				select 1 from standing_bank_match m where m.recorded_id = r.id
 			)
@@ -48,10 +55,10 @@ export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 	const slips = new Map<number, typeof rows>();
 	for (const row of rows) {
 		if (row.slipId === null) {
-			const { id, method, reference, customerId, amount, currency } = row;
+			const { id, method, reference, customerId, amount, currency, bankAccountId, bank } = row;
 			found.push({
 				...{ kind: 'receipt', id, receiptIds: [id], date: row.booked, method, reference },
-				...{ customerId, customer: row.customer ?? '', amount, currency }
+				...{ customerId, customer: row.customer ?? '', amount, currency, bankAccountId, bank }
 			});
 		} else slips.set(row.slipId, [...(slips.get(row.slipId) ?? []), row]);
 	}
@@ -66,7 +73,9 @@ export async function onItsWay(db: Reader): Promise<OnItsWay[]> {
 			customerId: null,
 			customer: `${parts.length} payments`,
 			amount: minor(parts.reduce((sum, part) => sum + part.amount, 0)),
-			currency: parts[0]!.currency
+			currency: parts[0]!.currency,
+			bankAccountId: parts[0]!.bankAccountId,
+			bank: parts[0]!.bank
 		});
 	return found.sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.id - b.id));
 }

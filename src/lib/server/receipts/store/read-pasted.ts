@@ -6,6 +6,7 @@ import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
 import { customersNamed } from '../../customers/store/customers-named';
 import type { Reader } from '../../platform/db/open';
+import type { PaidInto } from './paid-into';
 import type { ManualReceiptRow } from './manual-receipt-row';
 
 /** What one paste may have: as much as is kept at once. */
@@ -13,14 +14,18 @@ const MOST_ROWS = 2_000;
 
 /**
  * Reads rows pasted from a spreadsheet: customer (code, name or document number), day, method, reference, amount, and what
- * it pays, if that is said. Each line that does not fit is a problem with its line.
+ * it pays and where it is paid in, if that is said. Each line that does not fit is a problem with its line.
  */
 export async function readPasted(
 	db: Reader,
 	text: string,
 	today: Day,
-	methods: readonly string[]
+	ways: {
+		readonly methods: readonly string[];
+		readonly banks: readonly { readonly id: number; readonly name: string; readonly currency: string }[];
+	}
 ): Promise<Result<ManualReceiptRow[]>> {
+	const { methods, banks } = ways;
 	const problems: Problem[] = [];
 	const rows: ManualReceiptRow[] = [];
 	const lines = text
@@ -38,7 +43,7 @@ export async function readPasted(
 		lines.map(({ cells }) => cells[0] ?? '')
 	);
 	for (const { at, cells } of lines) {
-		const [who = '', when = '', how = '', reference = '', sum = '', pays = ''] = cells;
+		const [who = '', when = '', how = '', reference = '', sum = '', pays = '', into = ''] = cells;
 		const fault = (field: string, value: string, why: string) =>
 			problems.push({ code: 'csv-field', field, text: cutText(value, 80), why, line: at });
 		const found = owners.get(who) ?? [];
@@ -53,9 +58,17 @@ export async function readPasted(
 		if (!date) fault('day', when, 'it is not a date; write 30/10 or 2026-10-30');
 		const method = methods.find((one) => one.toLowerCase() === (how || methods[0]!).toLowerCase());
 		if (!method) fault('method', how, `it is none of ${methods.join(', ')}`);
+		const ofCurrency = banks.filter((one) => !owner || one.currency === owner.currency);
+		const paidInto = placeNamed(into, ofCurrency);
+		if (paidInto === undefined)
+			fault(
+				'paid into',
+				into,
+				`it is none of ${[...ofCurrency.map((one) => one.name), 'petty cash'].join(', ')}`
+			);
 		const amount = typedAmount(sum, owner?.currency ?? 'GBP');
 		if (typeof amount === 'string' || amount <= 0) fault('amount', sum, 'it is not an amount above zero');
-		else if (owner && date && method)
+		else if (owner && date && method && paidInto !== undefined)
 			rows.push({
 				id: null,
 				customerId: owner.id,
@@ -64,9 +77,21 @@ export async function readPasted(
 				reference,
 				amount,
 				currency: owner.currency,
+				paidInto,
 				pays: pays || 'oldest'
 			});
 	}
 	if (rows.length === 0 && problems.length === 0) problems.push({ code: 'file-empty' });
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
+}
+
+/** The place by its name in any case; null for nothing said, undefined for one that is not there. */
+function placeNamed(
+	text: string,
+	banks: readonly { readonly id: number; readonly name: string }[]
+): PaidInto | undefined {
+	const name = text.toLowerCase();
+	if (name === '') return null;
+	if (name === 'petty cash') return 'petty cash';
+	return banks.find((one) => one.name.toLowerCase() === name)?.id;
 }

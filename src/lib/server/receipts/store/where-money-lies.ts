@@ -8,11 +8,11 @@ export function whereMoneyLies(
 	row: {
 		readonly bankEntryId: number | null;
 		readonly bankLedger: string | null;
-		readonly method: string;
+		readonly isPettyCash: boolean;
 	},
 	state: { readonly unidentifiedActId: number | null }
 ): { ledger: string; bankEntryId: number | null } {
 	if (state.unidentifiedActId !== null) return { ledger: CHART.unidentified.code, bankEntryId: null };
-	const byHand = row.method === 'petty cash' ? CHART.pettyCash.code : CHART.onItsWay.code;
+	const byHand = row.isPettyCash ? CHART.pettyCash.code : CHART.onItsWay.code;
 	return { ledger: row.bankLedger ?? byHand, bankEntryId: row.bankEntryId };
 }

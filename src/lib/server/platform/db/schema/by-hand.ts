@@ -23,7 +23,11 @@ export const manualReceipt = sqliteTable(
 		currency: text('currency').notNull(),
 		/** `oldest`, `account`, or numbers of the documents it is for, separated by spaces. */
 		pays: text('pays').notNull(),
-		typedBy: text('typed_by').notNull()
+		typedBy: text('typed_by').notNull(),
+		/** The firm's account into which it is paid; null where that is not said, and for petty cash. */
+		paidIntoId: integer('paid_into_id').references(() => bankAccount.id),
+		/** Kept in petty cash; the bank never shows it. */
+		isPettyCash: integer('is_petty_cash', { mode: 'boolean' }).notNull().default(false)
 	},
 	(t) => [index('manual_receipt_date').on(t.date), index('manual_receipt_customer').on(t.customerId)]
 );

@@ -6,7 +6,7 @@ import { CLAIM_STATES } from '../../../../core/4-allocation/claim-life';
 import { CLAIM_REASONS } from '../../../../core/model/claim';
 import { DIFFERENCE_KINDS } from '../../../../core/model/records';
 import { act } from './acts';
-import { bankEntry } from './bank';
+import { bankAccount, bankEntry } from './bank';
 import { document, item } from './documents';
 import { customer } from './firm';
 
@@ -25,6 +25,10 @@ export const receipt = sqliteTable(
 		knownCustomerId: integer('known_customer_id').references(() => customer.id),
 		/** What a processor or bank is known to have kept of it. */
 		fee: amountColumn('fee').notNull().default(ZERO),
+		/** Where it was recorded by hand: the firm's account into which it is paid; null where that is not said. */
+		paidIntoId: integer('paid_into_id').references(() => bankAccount.id),
+		/** Recorded by hand and kept in petty cash; the bank never shows it. */
+		isPettyCash: integer('is_petty_cash', { mode: 'boolean' }).notNull().default(false),
 		detail: integer('detail'),
 		booked: dayColumn('booked').notNull(),
 		amount: amountColumn('amount').notNull(),

@@ -5,6 +5,7 @@ import { upgrade } from '../schema';
 import { withTablesSealedAnew } from '../seal/install-seals';
 import { countEarlierReductions } from './earlier-reductions';
 import { fillLineSources } from './line-sources';
+import { pettyCashIsAPlace } from './petty-cash';
 import { rulesToUsualLines } from './rules-to-usual-lines';
 import { rebuildSearchKeys } from './search-keys';
 
@@ -19,6 +20,7 @@ interface Upgrade {
 const UPGRADES: Readonly<Record<string, Upgrade>> = {
 	'earlier-reductions': { tables: [], bring: countEarlierReductions },
 	'line-sources': { tables: ['journal_line'], bring: fillLineSources },
+	'petty-cash': { tables: ['receipt'], bring: pettyCashIsAPlace },
 	// Before the keys: what it adds is found by them.
 	'rules-to-usual-lines': { tables: [], bring: rulesToUsualLines },
 	[`search-keys-${SEARCH_KEYS}`]: {
