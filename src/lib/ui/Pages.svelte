@@ -10,9 +10,9 @@
 </script>
 
 {#if total > per}
-	<p class="double-top mt-1 flex gap-4 py-3 text-sm">
+	<nav aria-label="Pages" class="double-top mt-1 flex gap-4 py-3 text-sm">
 		<span class="text-soft">{page * per + 1} to {Math.min(total, (page + 1) * per)} of {total}</span>
-		{#if page > 0}<a class="underline" href={link(page - 1)}>before</a>{/if}
-		{#if (page + 1) * per < total}<a class="underline" href={link(page + 1)}>further</a>{/if}
-	</p>
+		{#if page > 0}<a class="underline" href={link(page - 1)}>previous</a>{/if}
+		{#if (page + 1) * per < total}<a class="underline" href={link(page + 1)}>next</a>{/if}
+	</nav>
 {/if}

@@ -4,6 +4,7 @@
 	import { tick } from 'svelte';
 	import KeysDialog from './KeysDialog.svelte';
 	import { isTyping, mayPress, pressKey, type KeyBinding } from './keys';
+	import { goAlong, goToPart } from './page-parts';
 	import { cursorAt, cursorRows, focusRow, openRow, ROW_KEYS } from './row-cursor';
 	import { keysOfScreen } from './screen-keys.svelte';
 
@@ -28,6 +29,18 @@
 
 	const everywhere: readonly KeyBinding[] = [
 		{ keys: ['Ctrl K'], what: 'find anything, or go anywhere' },
+		{
+			keys: ['ArrowRight', 'ArrowLeft'],
+			shown: '→ ←',
+			what: 'along a row of buttons, or into a row of a list',
+			run: (key) => goAlong(key === 'ArrowRight' ? 1 : -1)
+		},
+		{
+			keys: ['.', ','],
+			shown: '. ,',
+			what: 'next and previous part of the page',
+			run: (key) => goToPart(document.getElementById('main')!, key === '.' ? 1 : -1)
+		},
 		{ keys: ['?'], what: 'these keys', run: () => (keysOfScreen.help = true) }
 	];
 	const OPENING: KeyBinding = { keys: ['Enter'], what: 'open the row' };

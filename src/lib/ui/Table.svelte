@@ -120,7 +120,7 @@
 	const tool = 'min-h-6 cursor-pointer py-0.5 text-soft hover:text-ink hover:underline';
 </script>
 
-<div class="mt-2 mb-1 flex items-baseline justify-end gap-4 text-sm">
+<div role="toolbar" aria-label="This table" class="mt-2 mb-1 flex items-baseline justify-end gap-4 text-sm">
 	{@render tools?.()}
 	{#if choosable.length}
 		<DropdownMenu.Root>

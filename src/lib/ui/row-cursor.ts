@@ -6,10 +6,11 @@ const lists = new Set<HTMLElement>();
 /** Makes the children of an element (rows of a table, points of a list) rows of the cursor. An attachment: `{@attach rowCursor}`. */
 export function rowCursor(list: HTMLElement): () => void {
 	lists.add(list);
+	list.dataset['rows'] = '';
 	return () => void lists.delete(list);
 }
 
-const DOES_SOMETHING = 'a[href], button:not(:disabled), input[type="checkbox"]:not(:disabled)';
+const DOES_SOMETHING = 'a[href], button:not(:disabled), input:not(:disabled)';
 
 /** Rows in which there is something to do, in the order of the page. */
 export function cursorRows(): HTMLElement[] {

@@ -92,14 +92,14 @@
 	<section class="border-l border-rule px-8 pt-5 pb-10">
 		<div class="flex flex-wrap items-baseline justify-between gap-2">
 			<h2 class="text-xl">Balances</h2>
-			<span class="flex flex-wrap gap-2">
+			<nav aria-label="In the books" class="flex flex-wrap gap-2">
 				<a class="btn" href="/books/rates">Rates</a>
 				<a class="btn" href="/books/reductions">Taken off</a>
 				<a class="btn" href="/books/approvals">Approvals</a>
 				<a class="btn" href="/books/periods">Periods</a>
 				<a class="btn" href="/books/record">Record</a>
 				<a class="btn" href="/books/journal">Journal</a>
-			</span>
+			</nav>
 		</div>
 		<table class="mt-2">
 			<thead

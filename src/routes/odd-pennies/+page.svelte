@@ -99,7 +99,7 @@
 			>
 		</p>
 		{#if data.claims.length}
-			<div class="mb-2 flex flex-wrap items-end gap-3 text-sm">
+			<div role="search" class="mb-2 flex flex-wrap items-end gap-3 text-sm">
 				<label class="grid gap-1"
 					>Because of <select bind:value={reason}
 						><option value="">anything</option>{#each reasons as one (one)}<option value={one}

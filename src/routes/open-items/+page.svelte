@@ -140,26 +140,28 @@
 			>
 		</div>
 		<div class="mt-3 mb-2 flex flex-wrap items-center gap-x-5 gap-y-2">
-			{#each facets as facet (facet)}
-				<a
-					href={link({ show: facet === 'all' ? null : facet, page: null })}
-					aria-current={data.query.facet === facet ? 'true' : undefined}
-					class={[
-						'border-b-2 pb-0.5 hover:no-underline',
-						data.query.facet === facet ? 'border-copper font-semibold' : 'border-transparent text-soft'
-					]}
-				>
-					{names[facet]} <span class="text-xs">{data.counts[facet] ?? 0}</span>
-				</a>
-			{/each}
-			<input
-				type="search"
-				class="ml-auto w-64"
-				aria-label="Filter by number, name, order or amount"
-				placeholder="number, name, order or 1,889.20"
-				value={data.query.text}
-				onchange={(event) => goto(link({ q: event.currentTarget.value, page: null }), { keepFocus: true })}
-			/>
+			<nav aria-label="Which of them" class="flex flex-wrap gap-x-5 gap-y-2">
+				{#each facets as facet (facet)}<a
+						href={link({ show: facet === 'all' ? null : facet, page: null })}
+						aria-current={data.query.facet === facet ? 'true' : undefined}
+						class={[
+							'border-b-2 pb-0.5 hover:no-underline',
+							data.query.facet === facet ? 'border-copper font-semibold' : 'border-transparent text-soft'
+						]}
+					>
+						{names[facet]} <span class="text-xs">{data.counts[facet] ?? 0}</span>
+					</a>{/each}
+			</nav>
+			<div role="search" class="ml-auto">
+				<input
+					type="search"
+					class="w-64"
+					aria-label="Filter by number, name, order or amount"
+					placeholder="number, name, order or 1,889.20"
+					value={data.query.text}
+					onchange={(event) => goto(link({ q: event.currentTarget.value, page: null }), { keepFocus: true })}
+				/>
+			</div>
 		</div>
 		<Table
 			name="open-items"

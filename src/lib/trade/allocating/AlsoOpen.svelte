@@ -62,6 +62,11 @@
 		void desk;
 		return null;
 	});
+	/** Says why an item was not taken; asked again, no more. */
+	export function askWhy(id = activeId) {
+		const there = desk.receipt && desk.answer && rest.some((item) => item.id === id);
+		asked = there && asked !== id ? id! : null;
+	}
 	const late = (item: OpenItem) =>
 		item.kind === 'credit_note' ? 0 : daysBetween(item.due, allocating.today);
 </script>
@@ -132,7 +137,8 @@
 							class="why mr-2 cursor-pointer py-0.5 text-sm text-soft hover:text-ink"
 							aria-expanded={asked === item.id}
 							aria-label="Why not {item.number}?"
-							onclick={() => (asked = asked === item.id ? null : item.id)}>why not?</button
+							onclick={() => askWhy(item.id)}
+							>{#if item.id === activeId}<span class="key">I</span>{/if} why not?</button
 						>{/if}
 					<button
 						class="cursor-pointer text-sm text-soft hover:text-ink"

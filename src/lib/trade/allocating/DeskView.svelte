@@ -57,6 +57,7 @@
 	const answers = $derived(1 + others.length);
 
 	let whoseField = $state<HTMLInputElement | null>(null);
+	let also = $state<AlsoOpen>();
 	let fitting = $state<{ look: () => void }>();
 	/** Opens the search for the account, or goes to it. */
 	export async function whose() {
@@ -64,6 +65,10 @@
 		if (desk.customer) searching = 'owner';
 		await tick();
 		whoseField?.focus();
+	}
+	/** Says why the marked item was not taken. */
+	export function whyNot() {
+		also?.askWhy();
 	}
 	/** Looks through all accounts for sets, where nobody is known. */
 	export function look() {
@@ -229,7 +234,14 @@
 					{mayAct}
 				/>{/if}
 			{#if desk.customer && receipt}<KeptFees {allocating} {mayAct} />{/if}
-			{#if desk.customer}<AlsoOpen {allocating} {activeId} bind:filter bind:sets {mayAct} />{/if}
+			{#if desk.customer}<AlsoOpen
+					bind:this={also}
+					{allocating}
+					{activeId}
+					bind:filter
+					bind:sets
+					{mayAct}
+				/>{/if}
 		{:else if !desk.debit?.payments.length && !desk.debit?.shows.length && !desk.answer?.usual}
 			<p class="note">
 				This money went out. It cannot settle invoices; book it on a ledger account with <span class="key"

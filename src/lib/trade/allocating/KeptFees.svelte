@@ -15,7 +15,11 @@
 	);
 </script>
 
-<p class="mt-2 flex flex-wrap items-center gap-2 text-sm text-soft">
+<p
+	role="group"
+	aria-label="A fee that was kept"
+	class="mt-2 flex flex-wrap items-center gap-2 text-sm text-soft"
+>
 	{#each allocating.fees as fee, i (i)}
 		{amount(receipt.amount, allocating.currency)} came +
 		<input

@@ -60,7 +60,11 @@
 			{#if usual}<span class="text-patina">{usual}</span>{/if}
 			{#if offer}<span class="text-soft">{offer}</span>{/if}
 		</p>
-		<div class={['mt-2 flex flex-wrap gap-1.5', answered && !choosing && 'max-xl:hidden']}>
+		<div
+			role="group"
+			aria-label="What the odd penny is"
+			class={['mt-2 flex flex-wrap gap-1.5', answered && !choosing && 'max-xl:hidden']}
+		>
 			{#each GAP_NAMES as kind, n (kind)}
 				<button
 					class={[
@@ -76,7 +80,7 @@
 			{/each}
 		</div>
 		{#if short.gaps.length}
-			<ul class="mt-2 grid gap-1 text-sm">
+			<ul aria-label="What it was called" class="mt-2 grid gap-1 text-sm">
 				{#each short.gaps as one, i (one.kind)}
 					<li class="flex items-center gap-2">
 						<input
@@ -110,7 +114,11 @@
 			</ul>
 		{/if}
 		{#if claim}
-			<div class="mt-2 grid grid-cols-[auto_1fr_auto_auto] items-center gap-x-2 gap-y-1 text-sm">
+			<div
+				role="group"
+				aria-label="The claim"
+				class="mt-2 grid grid-cols-[auto_1fr_auto_auto] items-center gap-x-2 gap-y-1 text-sm"
+			>
 				<label for="claim-reason">Because of</label>
 				<select
 					id="claim-reason"
@@ -158,7 +166,7 @@
 			<strong class="text-copper">Odd penny: {money(allocating.left, allocating.currency)} left over.</strong> What
 			is it? Or take another item.
 		</p>
-		<div class="mt-2 flex flex-wrap items-center gap-1.5">
+		<div role="group" aria-label="What the odd penny is" class="mt-2 flex flex-wrap items-center gap-1.5">
 			<button
 				class={['btn px-2', allocating.surplus === null && 'border-copper text-copper']}
 				aria-pressed={allocating.surplus === null}

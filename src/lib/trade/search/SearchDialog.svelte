@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { page } from '$app/state';
 	import { Command } from 'bits-ui';
 	import { goto } from '$app/navigation';
 	import Coin from '$lib/ui/Coin.svelte';
@@ -9,7 +10,7 @@
 
 	/** Finds anything in the books, and goes there. */
 	let { open = $bindable() }: { open: boolean } = $props();
-	const search = new BookSearch();
+	const search = new BookSearch(page.data['who']?.role === 'supervisor');
 	const HEADINGS = {
 		customer: 'Customers',
 		document: 'Documents',

@@ -9,14 +9,23 @@ it.each([
 	['customers', 'Customers'],
 	['bounced', 'Returned payments'],
 	['month end', 'Periods']
-])('%s leads to %s first', (text, name) => expect(findStations(text)[0]?.name).toBe(name));
+])('%s leads to %s first', (text, name) => expect(findStations(text, true)[0]?.name).toBe(name));
 
 it('a page is meant by the beginning of its name, not by a letter or two', () => {
-	const [journal] = findStations('journal');
+	const [journal] = findStations('journal', false);
 	expect([isNamed(journal!, 'jour'), isNamed(journal!, 'jo'), isNamed(journal!, 'ledger')]).toEqual([
 		true,
 		false,
 		false
 	]);
-	expect(findStations('no such page')).toEqual([]);
+	expect(findStations('no such page', true)).toEqual([]);
 });
+
+it.each([
+	['settings', true, ['Settings']],
+	['settings', false, []],
+	['people', true, ['People', 'What people took off']],
+	['people', false, ['What people took off']]
+])('%s, asked by a supervisor: %s', (text, supervises, names) =>
+	expect(findStations(text, supervises).map((one) => one.name)).toEqual(names)
+);

@@ -4,7 +4,14 @@ export interface Station {
 	readonly href: string;
 }
 
-const STATIONS: readonly (Station & { readonly words: string })[] = [
+interface Known extends Station {
+	/** What it is looked for by beside its name. */
+	readonly words: string;
+	/** Only for supervisors. */
+	readonly supervises?: true;
+}
+
+const STATIONS: readonly Known[] = [
 	{ name: 'Today', about: 'the day’s work in order', href: '/', words: 'run sheet start' },
 	{ name: 'Money in', about: 'allocate what came in', href: '/money-in', words: 'receipts desk pile post' },
 	{
@@ -97,16 +104,57 @@ const STATIONS: readonly (Station & { readonly words: string })[] = [
 	},
 	{ name: 'Periods', about: 'lock and open months', href: '/books/periods', words: 'close month end' },
 	{ name: 'Record', about: 'who did what', href: '/books/record', words: 'audit trail history acts' },
-	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' }
+	{ name: 'Journal', about: 'every posting', href: '/books/journal', words: 'ledger entries lines' },
+	{
+		name: 'Bank files',
+		about: 'who brought in which, and what does not fit',
+		href: '/money-in/bank-files',
+		words: 'statements gaps balance'
+	},
+	{
+		name: 'Approvals',
+		about: 'what waits for a supervisor',
+		href: '/books/approvals',
+		words: 'agree four eyes limits'
+	},
+	{
+		name: 'Deduction analysis',
+		about: 'what was lost, and why',
+		href: '/odd-pennies/deduction-analysis',
+		words: 'claims short payments write-offs'
+	},
+	{
+		name: 'Small balances',
+		about: 'write off what is not worth chasing',
+		href: '/odd-pennies/small-balances',
+		words: 'write-off tolerance'
+	},
+	{ name: 'Your sign-in', about: 'password and second step', href: '/me', words: 'account two' },
+	{
+		...{ name: 'Settings', about: 'bank accounts, limits, numbers', href: '/books/settings' },
+		...{ words: 'limits bank account ledger vat', supervises: true }
+	},
+	{
+		...{ name: 'People', about: 'who may sign in, and as what', href: '/books/people' },
+		...{ words: 'users roles clerks', supervises: true }
+	},
+	{
+		...{ name: 'What people took off', about: 'against limits, by month', href: '/books/reductions' },
+		words: 'reductions write-offs fees'
+	}
 ];
 
-/** Pages by any part of their name or of what is done there; those whose name begins so come first. */
-export function findStations(text: string): Station[] {
+/**
+ * Pages by any part of their name or of what is done there; those whose name begins so come first.
+ * @param supervises whether it is a supervisor who asks: others do not get to pages that they may not see
+ */
+export function findStations(text: string, supervises: boolean): Station[] {
 	const wanted = text.trim().toLowerCase();
 	if (!wanted) return STATIONS.slice(0, 6);
 	const rank = (one: (typeof STATIONS)[number]) =>
 		isNamed(one, text) ? 0 : one.name.toLowerCase().includes(wanted) ? 1 : 2;
-	return STATIONS.filter((one) => `${one.name} ${one.about} ${one.words}`.toLowerCase().includes(wanted))
+	return STATIONS.filter((one) => supervises || !one.supervises)
+		.filter((one) => `${one.name} ${one.about} ${one.words}`.toLowerCase().includes(wanted))
 		.toSorted((a, b) => rank(a) - rank(b))
 		.slice(0, 4);
 }

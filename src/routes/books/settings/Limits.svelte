@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { rowCursor } from '$lib/ui/row-cursor';
 	import { enhance } from '$app/forms';
 	import { toast } from 'svelte-sonner';
 	import type { PageData } from './$types';
@@ -109,7 +110,7 @@
 						>{/each}</tr
 				></thead
 			>
-			<tbody>
+			<tbody {@attach rowCursor}>
 				{#each kinds as kind (kind)}
 					<tr>
 						<td>{name(kind)}</td>

@@ -194,6 +194,7 @@
 				lookForSets: () => (sets ? sets.look() : desk?.look()),
 				takeProposal: () => deskSection && takeProposal(deskSection),
 				whose: () => void desk?.whose(),
+				whyNot: () => desk?.whyNot(),
 				otherAnswer: () => desk?.showOther(1),
 				newCustomer: () => ask('account'),
 				split: () =>

@@ -37,7 +37,7 @@
 	}
 </script>
 
-<div class="mt-2 flex items-center gap-1.5">
+<div role="group" aria-label="Filter" class="mt-2 flex items-center gap-1.5">
 	<input
 		bind:this={field}
 		type="text"
@@ -56,7 +56,7 @@
 	>
 </div>
 {#if more}
-	<div class="mt-1.5 grid grid-cols-2 gap-1.5 text-sm">
+	<div role="group" aria-label="More to filter by" class="mt-1.5 grid grid-cols-2 gap-1.5 text-sm">
 		<select
 			aria-label="Order"
 			value={filter.order}

@@ -6,6 +6,8 @@ export interface DeskDoes {
 	readonly lookForSets: () => void;
 	/** Takes what is proposed; where it is several, goes from one to the next. */
 	readonly takeProposal: () => void;
+	/** Says why the marked item was not taken. */
+	readonly whyNot: () => void;
 	readonly whose: () => void;
 	readonly otherAnswer: () => void;
 	readonly newCustomer: () => void;
@@ -29,6 +31,7 @@ export function deskKeys(does: DeskDoes, items: readonly KeyBinding[]): readonly
 			run: does.takeProposal
 		},
 		{ keys: ['x'], what: 'the next answer, where several fit', run: does.otherAnswer },
+		{ keys: ['i'], what: 'why the marked item was not taken', run: does.whyNot },
 		{ keys: ['w'], what: 'whose it is: find the account', run: does.whose },
 		{ keys: ['q'], what: 'open an account for a new customer', run: does.newCustomer },
 		{ keys: ['a'], what: 'take their remittance advice', run: () => does.ask('advice') },

@@ -81,7 +81,7 @@
 			<MonthColumns months={data.months} {series} currency={data.base} bind:picked />
 			<div>
 				<h2 class="text-xl">By kind</h2>
-				<ul class="mt-1 text-sm">
+				<ul class="mt-1 text-sm" {@attach rowCursor}>
 					{#each kinds as one (one.key)}
 						{@const own = chosen.filter((row) => row.kind === one.key)}
 						<li class={kind !== null && kind !== one.key ? 'opacity-50' : ''}>
