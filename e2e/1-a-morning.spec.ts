@@ -314,7 +314,7 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await page.keyboard.press('f');
 	await expect(page.locator('footer')).toContainText(/of AK-\d+ open/);
 	await page.keyboard.press('9');
-	await expect(page.locator('footer')).toContainText('a supervisor has to agree');
+	await expect(page.locator('footer')).toContainText('a supervisor has to approve it');
 	await page.getByRole('button', { name: /^Ask for £/ }).click();
 	await expect(page.getByText(/A supervisor is asked to post/)).toBeVisible();
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
@@ -330,8 +330,8 @@ test('above the limit a supervisor is asked, and posts what was laid', async ({ 
 	await expect(asked.getByRole('row')).toHaveCount(5);
 	await expect(asked.getByRole('row', { name: /Bad debts/ })).toContainText(/\d\.\d\d/);
 	expect(await violations(other, 'approvals')).toEqual([]);
-	await asked.getByRole('button', { name: 'Agree and post' }).click();
-	await expect(other.getByText('Agreed, and done in your name.')).toBeVisible();
+	await asked.getByRole('button', { name: 'Approve and post' }).click();
+	await expect(other.getByText('Approved, and done in your name.')).toBeVisible();
 	await expect(asked).toHaveCount(0);
 	await other.close();
 });

@@ -135,7 +135,7 @@ test('a supervisor lets somebody in, who signs in, and is shut out again', async
 	await ada.goto('/customers');
 	expect(ada.url()).toContain('/sign-in');
 	// All of it stands at the door.
-	await page.getByRole('link', { name: 'At the door' }).click();
+	await page.getByRole('link', { name: 'Sign-ins' }).click();
 	await page.getByLabel('Person').selectOption({ label: 'Ada Slip' });
 	await expect(page.getByRole('row', { name: /Ada Slip Signed in/ })).toHaveCount(2);
 	await expectAccessible(page);

@@ -70,7 +70,7 @@ test('an advice is kept, and documents of other systems are brought in, after a 
 	await expect(page.getByText('The advice comes to £150.00.')).toBeVisible();
 	await page.getByRole('button', { name: /^Keep it: £150\.00/ }).click();
 	await expect(page.getByText('0 of 2 as they stand')).toBeVisible();
-	await page.getByRole('button', { name: 'Take the advice of Hazel Hill Pottery away' }).click();
+	await page.getByRole('button', { name: 'Remove the advice of Hazel Hill Pottery' }).click();
 	await expect(page.getByText('0 of 2 as they stand')).toHaveCount(0);
 	await open(page, '/open-items/bring-in');
 	await page.setInputFiles('input[type=file]', [

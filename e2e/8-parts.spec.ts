@@ -142,7 +142,7 @@ test('a firm that writes a comma before pennies reads, types and gets letters so
 	await page.getByLabel('Numbers are written as in').selectOption({ label: 'Germany: 12.345,50' });
 	await page.getByLabel('The clock is that of').selectOption('Pacific/Auckland');
 	await page.getByRole('button', { name: 'Keep them' }).click();
-	await expect(page.getByText('Numbers and times are shown so from now on.')).toBeVisible();
+	await expect(page.getByText('Saved: numbers and times are shown so.')).toBeVisible();
 	await open(page, '/open-items');
 	await expect(page.locator('h1')).toContainText(/£\d{3}\.\d{3},\d\d/);
 	await open(page, '/letters');

@@ -52,7 +52,7 @@ test('a statement written by hand is taken and doubted, and a second person is a
 	await page.locator('form[action="?/files"] button').click();
 	// Within ten minutes of the last time nobody is asked again: this session is the one of the test before.
 	await expect(page.getByRole('dialog')).toHaveCount(0);
-	await expect(page.getByText('That holds from now on.')).toBeVisible();
+	await expect(page.getByText('Saved.')).toBeVisible();
 	const context = await browser.newContext();
 	const clerk = await context.newPage();
 	await signIn(clerk);

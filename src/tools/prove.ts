@@ -22,7 +22,7 @@ console.log(
 	`Read ${counts.acts} acts, ${counts.journalLines} journal lines, ${counts.items} items, ${counts.receipts} receipts, ${counts.seals} seals, ${counts.anchors} anchors.`
 );
 if (counts.acknowledged)
-	console.log(`${counts.acknowledged} findings were put down with a reason: it stands in the record.`);
+	console.log(`${counts.acknowledged} findings were acknowledged with a reason: it is in the record.`);
 for (const [rule, text] of Object.entries(RULES)) {
 	const broken = breaches.filter((breach) => breach.rule === Number(rule));
 	console.log(`${broken.length ? 'BROKEN' : 'holds '} ${rule}. ${text}`);

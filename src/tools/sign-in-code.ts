@@ -34,7 +34,7 @@ if (!person) {
 	const made = await perform(books, makeSignInCode, { id: person.id }, at);
 	if (made.ok && 'codeId' in made.value)
 		console.log(
-			`The code is ${codeText(sessionSecret(), 'sign-in code', { id: made.value.codeId, userId: person.id })}. It is good for a week and for one time, at /set-password.`
+			`The code is ${codeText(sessionSecret(), 'sign-in code', { id: made.value.codeId, userId: person.id })}. It is valid for a week and for one time, at /set-password.`
 		);
 	else {
 		console.error(made.ok ? 'Another supervisor was asked.' : made.problems.map(problemSentence).join('\n'));

@@ -105,7 +105,7 @@ const share = (n: number) => (summary.receipts ? ` (${((100 * n) / summary.recei
 console.error(
 	[
 		`${summary.receipts} receipts in ${summary.seconds.toFixed(1)} s. Nothing was kept.`,
-		`  certain       ${summary.certain}${share(summary.certain)}: could be posted with no one looking`,
+		`  certain       ${summary.certain}${share(summary.certain)}: could be posted together, as certain`,
 		`  likely        ${summary.likely}${share(summary.likely)}: one good answer, to be accepted`,
 		`  choose        ${summary.choose}${share(summary.choose)}: several answers`,
 		`  nothing yet   ${summary.none}${share(summary.none)}`

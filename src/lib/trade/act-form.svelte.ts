@@ -165,7 +165,7 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 		}
 		this.#key = crypto.randomUUID();
 		const answer = result['data'] as unknown as Answered<OutputOf<A>>;
-		if (isAsked(answer.output)) toast('Another supervisor is asked: it is done when they agree.');
+		if (isAsked(answer.output)) toast('Another supervisor is asked: it is done once they approve it.');
 		else await this.#options.done?.(answer);
 		if (this.#options.refresh ?? true) await invalidateAll();
 		return answer;

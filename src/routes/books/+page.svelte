@@ -94,7 +94,7 @@
 			<h2 class="text-xl">Balances</h2>
 			<nav aria-label="In the books" class="flex flex-wrap gap-2">
 				<a class="btn" href="/books/rates">Rates</a>
-				<a class="btn" href="/books/reductions">Taken off</a>
+				<a class="btn" href="/books/reductions">Reductions</a>
 				<a class="btn" href="/books/approvals">Approvals</a>
 				<a class="btn" href="/books/periods">Periods</a>
 				<a class="btn" href="/books/record">Record</a>

@@ -248,7 +248,7 @@
 				{:else}<tr
 						><td colspan="4" class="py-6 text-soft"
 							>{data.corrections
-								? 'Every letter says what is so.'
+								? 'Every letter that was sent is still right.'
 								: late
 									? 'No account is overdue.'
 									: 'Nobody owes anything.'}</td

@@ -19,7 +19,7 @@
 		<h1>{data.person.name}</h1>
 		<p class="mt-1 says">You sign in as {data.person.email}, and are a {data.person.role} here.</p>
 		<h2 class="mt-8 text-xl">Another password</h2>
-		<p class="mt-1 mb-3 says">Twelve characters or more. All your sessions end, and you sign in anew.</p>
+		<p class="mt-1 mb-3 says">Twelve characters or more. All your sessions end, and you sign in again.</p>
 		<Problems problems={form.problems} />
 		<form method="POST" action="?/password" use:enhance={form.submit()} class="grid w-80 gap-3">
 			<input type="hidden" name="username" autocomplete="username" value={data.person.email} />
@@ -43,7 +43,7 @@
 		</form>
 		<h2 class="mt-8 text-xl">A second step</h2>
 		<p class="mt-1 mb-3 says">
-			Beside the password, a code from an app on your phone or a passkey. {data.factors.length
+			As well as the password, a code from an app on your phone or a passkey. {data.factors.length
 				? `You have ${count(data.factors.length, 'one', 'of them')}.`
 				: 'You have none.'}
 		</p>

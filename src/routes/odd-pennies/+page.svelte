@@ -129,7 +129,7 @@
 				>
 			</div>
 			<Table name="claims" {columns} rows={listed} sortedHere>
-				{#snippet empty()}No claim is like that.{/snippet}
+				{#snippet empty()}No claim fits that.{/snippet}
 			</Table>
 			{#if data.mayAct}<button
 					class="btn btn-main mt-4"

@@ -199,7 +199,7 @@
 				<h3 class="font-sans font-semibold text-soft">The bank will show</h3>
 				<p class="mt-1">{atBank}</p>
 				{#if paidInto !== 'petty cash'}<p class="mt-1 says">
-						Until then it is on its way; the entry is matched to it on the desk.
+						Until then it is on its way; the bank’s entry is matched to it in Money in.
 					</p>{/if}
 			</div>
 		</div>

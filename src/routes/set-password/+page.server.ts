@@ -64,7 +64,7 @@ export const actions: Actions = {
 		if (!found) {
 			app.attempts.failed(account, origin, now);
 			noteEvent(app.books, { kind: 'code-refused', origin });
-			return field('code', 'That address and code do not go together, or the code is good no longer.');
+			return field('code', 'That address and code do not go together, or the code is no longer valid.');
 		}
 		const { person, codeId } = found;
 		const firm = await readSetting(app.books.db, 'firm');

@@ -20,12 +20,12 @@
 	</p>
 	<h1 class="double-bottom mt-6 mb-4 pb-3 text-xl">A password of your own</h1>
 	<p class="mb-4 says">
-		You need a code, which is good for one time: from a supervisor{data.mails
+		You need a code, which can be used once: from a supervisor{data.mails
 			? ', or by mail to the address that you sign in with'
 			: ''}. Whoever gave it to you cannot see the password that you set.
 	</p>
 	{#if asked}<p role="status" class="note mb-4">
-			If somebody signs in as {asked}, a code is on its way there. It is good for half an hour.
+			If somebody signs in as {asked}, a code is on its way there. It is valid for half an hour.
 		</p>{/if}
 	{#if data.mails}
 		<form method="POST" action="?/send" class="mb-6 flex items-end gap-2" use:enhance>

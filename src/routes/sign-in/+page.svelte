@@ -8,7 +8,7 @@
 	const fault = $derived(attributesOf(form?.message, 'refused'));
 	const blurbs = {
 		clerk: 'allocates money, sends letters',
-		supervisor: 'may do all of it, lets people in',
+		supervisor: 'may do all of it, adds people',
 		reader: 'looks and changes nothing'
 	} as const;
 </script>

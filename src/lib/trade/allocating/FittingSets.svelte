@@ -80,7 +80,7 @@
 		{@render list('Two items of two accounts', found.across)}
 		<p class="mt-1 says">
 			{found.within.length + found.across.length
-				? 'A sum alone is no proof: choose one to look at it.'
+				? 'The sum alone proves nothing: choose one to look at it.'
 				: 'No set comes to just this.'}
 			Looked through {count(found.looked.items, 'open item')} of {count(found.looked.accounts, 'account')}.
 		</p>

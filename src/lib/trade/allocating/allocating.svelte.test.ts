@@ -76,7 +76,7 @@ describe('the strip', () => {
 			expect(allocating.order.lines[0]!.differences).toEqual([{ kind, amount: 4540 }]);
 			expect(allocating.outcome.text).toMatch(
 				kind === 'small_difference'
-					? /^£45\.40 is no small difference: those go up to £5\.00/
+					? /^£45\.40 is too much for a small difference: those go up to £5\.00/
 					: /^Settles AK-3; (books £45\.40 as|opens a claim of £45\.40)/
 			);
 		}
@@ -144,7 +144,7 @@ describe('the strip', () => {
 		expect(allocating.outcome.text).toBe('Settles AK-1; marks £10.00 to be paid back.');
 		expect(allocating.order.surplus).toEqual([{ kind: 'refund', amount: 1000 }]);
 		allocating.surplus = 'small_difference';
-		expect(allocating.outcome.text).toMatch(/^£10\.00 is no small difference/);
+		expect(allocating.outcome.text).toMatch(/^£10\.00 is too much for a small difference/);
 	});
 	it('credits in full where a fee was kept: net and fee make gross', () => {
 		const allocating = place(desk(74000));
@@ -299,7 +299,7 @@ describe('the strip', () => {
 			'Settles AK-8; books £1.20 exchange loss (EUR at 0.8580 of 28 Oct 2026, rates.csv).'
 		);
 	});
-	it('says when a supervisor has to agree, and lays again what was asked for', () => {
+	it('says when a supervisor has to approve it, and lays again what was asked for', () => {
 		const mine = { ...NO_LIMITS_OF_ONE, act: { bank_charge: 1000 } };
 		const limits = { tolerance: null, mine, before: { customer: {}, day: {} } };
 		const allocating = place(desk(73000, [], { limits }));

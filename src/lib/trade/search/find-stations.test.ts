@@ -24,8 +24,8 @@ it('a page is meant by the beginning of its name, not by a letter or two', () =>
 it.each([
 	['settings', true, ['Settings']],
 	['settings', false, []],
-	['people', true, ['People', 'What people took off']],
-	['people', false, ['What people took off']]
+	['people', true, ['People', 'Reductions by person']],
+	['people', false, ['Reductions by person']]
 ])('%s, asked by a supervisor: %s', (text, supervises, names) =>
 	expect(findStations(text, supervises).map((one) => one.name)).toEqual(names)
 );

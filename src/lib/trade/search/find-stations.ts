@@ -139,8 +139,8 @@ const STATIONS: readonly Known[] = [
 		...{ words: 'users roles clerks', supervises: true }
 	},
 	{
-		...{ name: 'What people took off', about: 'against limits, by month', href: '/books/reductions' },
-		words: 'reductions write-offs fees'
+		...{ name: 'Reductions by person', about: 'against limits, by month', href: '/books/reductions' },
+		words: 'people write-offs fees'
 	}
 ];
 

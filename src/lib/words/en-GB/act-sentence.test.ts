@@ -254,7 +254,7 @@ const sentences: readonly (readonly [Said, string])[] = [
 			kind: 'answer-approval',
 			facts: { answer: 'refuse', about: { code: 'text', text: 'write off £5.00' }, why: 'ask again' }
 		},
-		'Did not agree: write off £5.00 (ask again)'
+		'Rejected: write off £5.00 (ask again)'
 	],
 	[{ kind: 'make-sign-in-code', facts: { name: 'Wren' } }, 'Made a code by which Wren sets a password'],
 	[
@@ -273,7 +273,7 @@ const sentences: readonly (readonly [Said, string])[] = [
 	[{ kind: 'make-recovery-codes', facts: { name: 'Wren' } }, 'Wren had recovery codes made'],
 	[
 		{ kind: 'acknowledge-findings', facts: { count: 2, reason: 'an emoji cut in half' } },
-		'Put down 2 findings of the proof: an emoji cut in half'
+		'Acknowledged 2 findings of the proof: an emoji cut in half'
 	],
 	[{ kind: 'use-recovery-code', facts: { name: 'Wren' } }, 'Wren came in by a recovery code'],
 	[{ kind: 'take-off-second-factors', facts: { name: 'Wren' } }, 'Took the second step off Wren’s sign-in'],

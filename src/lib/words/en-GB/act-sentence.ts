@@ -44,7 +44,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		`Numbers are written as in ${landOf(locale)}, times are those of ${timeZone}`,
 	'set-limits': () => 'Set the limits for deductions and write-offs',
 	'acknowledge-findings': ({ count: n, reason }) =>
-		`Put down ${count(n, 'finding', 'findings')} of the proof: ${reason}`,
+		`Acknowledged ${count(n, 'finding', 'findings')} of the proof: ${reason}`,
 	'lock-period': ({ through, reason }) =>
 		`Locked the books up to ${shortDay(through)}${reason ? `: ${reason}` : ''}`,
 	'unlock-period': ({ from, reason }) => `Opened the books again from ${shortDay(from)}: ${reason}`,
@@ -145,7 +145,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'change-claim': ({ number, owner, deadline }) => `Changed ${number}: ${owner}, by ${shortDay(deadline)}`,
 	'ask-approval': ({ about }) => `Asked a supervisor: ${approvalSentence(about)}`,
 	'answer-approval': ({ answer, about, why }) => {
-		const says = { agree: 'Agreed', refuse: 'Did not agree', withdraw: 'Asked no longer' }[answer];
+		const says = { agree: 'Approved', refuse: 'Rejected', withdraw: 'Withdrew' }[answer];
 		return `${says}: ${approvalSentence(about)}${inBrackets(why)}`;
 	},
 	'send-letters': ({ letter, count: n }) =>

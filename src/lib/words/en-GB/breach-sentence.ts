@@ -10,7 +10,7 @@ const FAULTS: Readonly<Record<RecordFault, string>> = {
 	unguarded: 'is not guarded against changes any more',
 	signature: 'is not signed with the key of these books',
 	'cut-off': 'says of more than is here: what came last was cut off',
-	'made-anew': 'says of other records than are here: they were made anew'
+	'made-anew': 'says of other records than are here: they were replaced'
 };
 
 /** What of the books does not hold, as a sentence. */

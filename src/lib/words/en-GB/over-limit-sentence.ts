@@ -26,7 +26,7 @@ export function overLimitSentence(
 ): string {
 	const { scope = 'act', kind, amount, most } = over;
 	const what = kind === 'all' ? ' in all' : ` as ${reductionName(kind)}`;
-	return `${money(amount, baseCurrency)}${what}${WITHIN[scope]} is above ${LIMIT_OF[scope]} of ${money(most, baseCurrency)}; a supervisor has to agree.`;
+	return `${money(amount, baseCurrency)}${what}${WITHIN[scope]} is above ${LIMIT_OF[scope]} of ${money(most, baseCurrency)}; a supervisor has to approve it.`;
 }
 
 /** The same for whoever is asked, without what follows. */

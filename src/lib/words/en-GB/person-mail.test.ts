@@ -10,7 +10,7 @@ const MAILS: readonly (readonly [PersonMail, string, RegExp])[] = [
 			minutes: 30
 		},
 		'a code to set a password',
-		/good for 30 minutes, and once:\n\n {4}ABCD-EFGH\n\nOpen https:\/\/b\.example\/set-password#ABCD-EFGH\n/
+		/valid for 30 minutes, and once:\n\n {4}ABCD-EFGH\n\nOpen https:\/\/b\.example\/set-password#ABCD-EFGH\n/
 	],
 	[
 		{ about: 'password-code', code: 'ABCD-EFGH', link: null, minutes: 30 },
@@ -22,7 +22,7 @@ const MAILS: readonly (readonly [PersonMail, string, RegExp])[] = [
 	[
 		{ about: 'second-step-removed', device: 'My phone' },
 		'a second step was taken off',
-		/“My phone” is no second/
+		/“My phone” is no longer a second/
 	],
 	[{ about: 'second-step-taken-off' }, 'your second step was taken off', /by your password alone/]
 ];

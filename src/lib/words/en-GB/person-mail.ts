@@ -11,7 +11,7 @@ export type PersonMail =
 	| { readonly about: 'second-step-added' | 'second-step-removed'; readonly device: string }
 	| { readonly about: 'second-step-taken-off' };
 
-const NOT_YOU = 'If it was not you, tell a supervisor at once: then somebody else has been in your place.';
+const NOT_YOU = 'If it was not you, tell a supervisor at once: somebody else may have used your sign-in.';
 
 /** A message to a person about their sign-in: plain text, no pictures, nothing to click but the link that was asked for. */
 export function personMail(
@@ -29,7 +29,7 @@ function wordsOf(mail: PersonMail): { readonly subject: string; readonly says: r
 			return {
 				subject: 'a code to set a password',
 				says: [
-					'Somebody asked for a code by which you set a new password. It is good for ' +
+					'Somebody asked for a code to set a new password for you. It is valid for ' +
 						`${mail.minutes} minutes, and once:`,
 					`    ${mail.code}`,
 					mail.link
@@ -39,16 +39,16 @@ function wordsOf(mail: PersonMail): { readonly subject: string; readonly says: r
 				]
 			};
 		case 'password-set':
-			return { subject: 'your password was set', says: ['Your password was set anew just now.', NOT_YOU] };
+			return { subject: 'your password was set', says: ['Your password has just been changed.', NOT_YOU] };
 		case 'second-step-added':
 			return {
 				subject: 'a second step was added',
-				says: [`“${mail.device}” was added as a second step of your sign-in.`, NOT_YOU]
+				says: [`“${mail.device}” was added as a second step to your sign-in.`, NOT_YOU]
 			};
 		case 'second-step-removed':
 			return {
 				subject: 'a second step was taken off',
-				says: [`“${mail.device}” is no second step of your sign-in any more.`, NOT_YOU]
+				says: [`“${mail.device}” is no longer a second step of your sign-in.`, NOT_YOU]
 			};
 		case 'second-step-taken-off':
 			return {

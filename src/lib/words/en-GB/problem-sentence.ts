@@ -32,7 +32,7 @@ function sentence(problem: Problem): string {
 		case 'xml-doctype':
 			return 'The file declares a document type, which no bank statement does. It is not read, for safety.';
 		case 'not-camt053':
-			return `This is no camt.053 statement; it says “${problem.found}”.`;
+			return `This is not a camt.053 statement; it says “${problem.found}”.`;
 		case 'camt-version-unknown':
 			return `Version ${problem.found} of camt.053 is not known here; 001.02 to 001.12 are.`;
 		case 'no-statement':
@@ -66,7 +66,7 @@ function sentence(problem: Problem): string {
 		case 'sums-differ':
 			return `${problem.parts} come to ${amount(problem.found, problem.currency)}, but ${problem.whole} is ${amount(problem.want, problem.currency)}.`;
 		case 'not-a-document':
-			return `This is no invoice or credit note in UBL 2.1; it says “${problem.found}”.`;
+			return `This is not an invoice or credit note in UBL 2.1; it says “${problem.found}”.`;
 		case 'differs':
 			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table; nothing was added.`;
 		case 'code-unknown':
@@ -92,13 +92,13 @@ function sentence(problem: Problem): string {
 		case 'over-credit':
 			return `${money(problem.left, problem.currency)} of that payment is left; ${money(problem.asked, problem.currency)} is more.`;
 		case 'over-tolerance':
-			return `${money(problem.amount, problem.currency)} is no small difference: those go up to ${money(problem.most, problem.currency)}. Give it another name.`;
+			return `${money(problem.amount, problem.currency)} is too much for a small difference: those go up to ${money(problem.most, problem.currency)}. Give it another name.`;
 		case 'over-limit':
 			return overLimitSentence(problem, problem.currency);
 		case 'too-many-to-ask':
 			return `${count(problem.count, 'credit note')} are more than may wait for a supervisor (${whole(problem.most)}). Have a supervisor bring in the table.`;
 		case 'own-request':
-			return 'You asked for that yourself: somebody else has to agree.';
+			return 'You asked for that yourself: somebody else has to approve it.';
 		case 'confirm-yourself':
 			return 'Type your password again: that is asked before this is done.';
 		case 'already-answered':
@@ -170,9 +170,9 @@ function sentence(problem: Problem): string {
 		case 'key-used':
 			return `This form was posted at ${moment(problem.at)} by ${problem.who}, with what it held then. Load the page again to see it; what you changed since is not posted.`;
 		case 'cannot-undo':
-			return `This cannot be undone in one step: ${actSentence(problem.act)}. Put it right on the pages of its receipts, claims or documents.`;
+			return `This cannot be undone in one step: ${actSentence(problem.act)}. Correct it on the pages of its receipts, claims or documents.`;
 		case 'credit-in-use':
-			return `The credit is in use: ${problem.what}. Take that off first.`;
+			return `The credit is in use: ${problem.what}. Undo that first.`;
 		case 'period-locked':
 			return `The books are locked on ${shortDay(problem.date)}. The first open day is ${shortDay(problem.firstOpen)}.`;
 		case 'no-rate':

@@ -136,8 +136,8 @@ export function reasonSentence(reason: Reason): string {
 				: `${list(reason.customers)} have each something open that comes to ${money(reason.amount, reason.currency)}.`;
 		case 'words-name-nothing':
 			return reason.words
-				? `No number, order or customer of ours stands in “${reason.words}”.`
-				: 'It says nothing: no number, order or name to go by.';
+				? `There is no number, order or customer of ours in “${reason.words}”.`
+				: 'It gives no number, order or name to go by.';
 		case 'wanted-twice':
 			return `Another receipt, surer or earlier, has ${reason.number} already.`;
 		case 'payer-given':
@@ -147,7 +147,7 @@ export function reasonSentence(reason: Reason): string {
 		case 'advice-kept':
 			return `${reason.customer} announced ${money(reason.amount, reason.currency)} on ${shortDay(reason.date)} for ${count(reason.items, 'document')}${reason.whole ? '' : '; not every line of it is open'}.`;
 		case 'not-yet':
-			return 'It has just come in and is being looked at; the answer comes in a moment.';
+			return 'It has just come in; its suggestion follows in a moment.';
 		case 'same-sum-before':
 			return `Just this sum came on ${shortDay(reason.booked)}${reason.numbers.length ? `, for ${list(reason.numbers.slice(0, 4))}` : ''}: is it the same payment twice?`;
 		case 'file-unconfirmed':

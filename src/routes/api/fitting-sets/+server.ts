@@ -13,6 +13,6 @@ const asked = z.object({
 /** Sets of open items that come to an amount, over all customers. */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const input = asked.safeParse(Object.fromEntries(url.searchParams));
-	if (!input.success) error(400, 'An amount above nought and a currency are needed.');
+	if (!input.success) error(400, 'An amount above zero and a currency are needed.');
 	return json(await view(locals, whoCouldOwe, input.data));
 };

@@ -16,10 +16,10 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	let { data } = $props();
 	type Answer = 'agree' | 'refuse' | 'withdraw';
-	const STATES = { waiting: 'waits', agreed: 'agreed', refused: 'not agreed', withdrawn: 'asked no longer' };
+	const STATES = { waiting: 'waits', agreed: 'approved', refused: 'rejected', withdrawn: 'withdrawn' };
 	const TOLD: Record<Answer, string> = {
-		agree: 'Agreed, and done in your name.',
-		refuse: 'Not agreed. Nothing was done.',
+		agree: 'Approved, and done in your name.',
+		refuse: 'Rejected. Nothing was done.',
 		withdraw: 'Withdrawn. Nothing was done.'
 	};
 	let why = $state<Record<number, string>>({});
@@ -39,7 +39,7 @@
 <div class="px-8 pt-5 pb-10">
 	<p class="flex items-baseline justify-between text-sm">
 		<a class="inline-block py-0.5" href="/books">Books</a>
-		<a class="btn" href="/books/reductions">What people took off</a>
+		<a class="btn" href="/books/reductions">Reductions by person</a>
 	</p>
 	<h1>
 		{data.waiting.length
@@ -48,8 +48,8 @@
 	</h1>
 	<p class="mt-1 mb-3 max-w-[70ch] says">
 		What is above somebody’s limits, and what decides who may do what or where money goes, is not done until
-		another supervisor agrees. It is then done as it was asked for, in their name; if the books changed
-		meanwhile, it is refused and has to be asked anew.
+		another supervisor approves it. It is then done as it was asked for, in their name; if the books changed
+		meanwhile, it is refused and has to be asked for again.
 	</p>
 	<Problems problems={form.problems} />
 	{#each data.waiting as one (one.asked)}
@@ -74,7 +74,7 @@
 			{#if one.shows?.length}
 				<details class="mt-1" open={one.shows.length <= 12}>
 					<summary class="cursor-pointer text-sm text-soft"
-						>Agreeing posts {count(one.shows.length, 'journal line')}, in your name</summary
+						>Approving posts {count(one.shows.length, 'journal line')}, in your name</summary
 					>
 					<table class="mt-1 text-sm">
 						<thead
@@ -96,8 +96,8 @@
 			{:else}
 				<p class="mt-1 text-sm text-soft">
 					{one.shows
-						? 'Agreeing posts nothing on any account.'
-						: 'Asked before this version: the record tells what.'}
+						? 'Approving it posts nothing on any account.'
+						: 'Asked before this version: the record shows what.'}
 				</p>
 			{/if}
 			<p class="text-sm text-soft">
@@ -109,7 +109,7 @@
 			{#if data.mayAnswer && !one.mine}
 				<p class="mt-2 flex items-center gap-2">
 					<button class="btn btn-main" disabled={form.busy} onclick={() => answer(one.asked, 'agree')}
-						>{one.shows?.length ? 'Agree and post' : 'Agree'}</button
+						>{one.shows?.length ? 'Approve and post' : 'Approve'}</button
 					>
 					<input
 						type="text"
@@ -120,14 +120,12 @@
 						{...answering === one.asked ? form.at('why') : {}}
 					/>
 					{#if answering === one.asked}<FieldError {form} name="why" />{/if}
-					<button class="btn" disabled={form.busy} onclick={() => answer(one.asked, 'refuse')}
-						>Do not agree</button
-					>
+					<button class="btn" disabled={form.busy} onclick={() => answer(one.asked, 'refuse')}>Reject</button>
 				</p>
 			{:else if one.mine}
 				<p class="mt-2">
 					<button class="btn" disabled={form.busy} onclick={() => answer(one.asked, 'withdraw')}
-						>Ask no longer</button
+						>Withdraw</button
 					>
 				</p>
 			{/if}

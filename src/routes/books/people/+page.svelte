@@ -41,11 +41,11 @@
 		<div class="flex items-baseline gap-3">
 			<h1 class="mr-auto">People</h1>
 			<a class="btn" href="/books/record">Who did what</a>
-			<a class="btn" href="/books/people/events">At the door</a>
+			<a class="btn" href="/books/people/events">Sign-ins</a>
 		</div>
 		<p class="mt-1 mb-3 says">
 			A reader looks. A clerk allocates money and sends letters. A supervisor also adds people and sets up the
-			books; where there are two supervisors, the other one has to agree to that. People set their own
+			books; where there are two supervisors, the other one has to approve that. People set their own
 			password, with a code that you hand over: at <a href="/set-password">/set-password</a>, within a week,
 			once.
 		</p>

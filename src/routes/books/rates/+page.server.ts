@@ -56,7 +56,7 @@ export const actions = {
 			if (row.fate === 'new') return rates;
 			return err({
 				...{ code: 'field', field: 'date' },
-				message: `There is a ${row.currency} rate for that day already, and amounts may have been turned by it.`
+				message: `There is a ${row.currency} rate for that day already, and amounts may have been converted at it.`
 			});
 		}
 	})

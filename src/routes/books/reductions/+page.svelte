@@ -20,7 +20,7 @@
 	const link = (person: string) => `?month=${month}&person=${encodeURIComponent(person)}`;
 </script>
 
-<svelte:head><title>What people took off · Odd Penny</title></svelte:head>
+<svelte:head><title>Reductions by person · Odd Penny</title></svelte:head>
 
 <div class="grid min-h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
 	<section class="px-8 pt-5 pb-10">
@@ -33,8 +33,8 @@
 		</p>
 		<h1>
 			{people.length
-				? `${money(all, data.base)} was taken off in ${longMonth(month)}.`
-				: `Nothing was taken off in ${longMonth(month)}.`}
+				? `${money(all, data.base)} of reductions in ${longMonth(month)}.`
+				: `No reductions in ${longMonth(month)}.`}
 		</h1>
 		<p class="mt-1 mb-3 says">
 			What lowered customers’ accounts without money, was to be paid back or was nobody’s money, by who did it
@@ -60,7 +60,7 @@
 					{#each one.rows as row (`${row.kind} ${row.agreed}`)}
 						<tr>
 							<td>{REDUCTION_NAMES[row.kind]}</td>
-							<td class="text-soft">{row.agreed ? 'agreed to what somebody asked' : 'alone'}</td>
+							<td class="text-soft">{row.agreed ? 'approved for somebody' : 'alone'}</td>
 							<td class="num text-soft">{count(row.count, 'time')}</td>
 							<td class="num">{amount(row.base, data.base)}</td>
 						</tr>

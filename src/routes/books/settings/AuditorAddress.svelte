@@ -11,7 +11,7 @@
 	}
 	const { email }: Props = $props();
 	const auditorForm = new ActForm<typeof setAuditor>('?/auditor', {
-		done: () => void toast('Anchors go there from now on.')
+		done: () => void toast('Saved: anchors go there.')
 	});
 </script>
 

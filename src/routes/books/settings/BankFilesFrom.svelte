@@ -12,7 +12,7 @@
 	}
 	const { from: chosen }: Props = $props();
 	const filesForm = new ActForm<typeof setBankFiles>('?/files', {
-		done: () => void toast('That holds from now on.')
+		done: () => void toast('Saved.')
 	});
 </script>
 

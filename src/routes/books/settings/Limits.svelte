@@ -19,7 +19,7 @@
 	}
 	const { data }: Props = $props();
 	const limitsForm = new ActForm<typeof setLimits>('?/limits', {
-		done: () => void toast('The limits hold from now on.')
+		done: () => void toast('The limits are saved.')
 	});
 	const kinds: readonly (LimitedKind | 'all')[] = [...LIMITED_KINDS, 'all'];
 	const name = (kind: LimitedKind | 'all') => (kind === 'all' ? 'All together' : REDUCTION_NAMES[kind]);
@@ -77,8 +77,9 @@
 	<h1>Who may book how much alone</h1>
 	<p class="mt-1 mb-3 says">
 		In {data.base}: whatever lowers what a customer owes without money, has money paid out or takes it away.
-		Above a limit it waits for a supervisor. An empty field is no limit; nought is never alone. All together
-		leaves out claims, which are still owed, and settlement discounts, which your own terms offer.
+		Above a limit it waits for a supervisor. An empty field is no limit; at zero it always needs a supervisor.
+		All together leaves out claims, which are still owed, and settlement discounts, which your own terms
+		offer.
 	</p>
 	<Problems problems={limitsForm.problems} />
 	<form method="POST" action="?/limits" use:enhance={limitsForm.submit(given)}>
@@ -95,7 +96,7 @@
 		<table>
 			<thead
 				><tr
-					><th>Taken off</th><th class="num">A clerk</th><th class="num">A supervisor</th
+					><th>Reduction</th><th class="num">A clerk</th><th class="num">A supervisor</th
 					>{#each own as person (person.id)}<th class="num"
 							>{person.name}
 							<button

@@ -14,7 +14,7 @@
 	}
 	const { conventions, timeZones }: Props = $props();
 	const conventionsForm = new ActForm<typeof setConventions>('?/conventions', {
-		done: () => void toast('Numbers and times are shown so from now on.')
+		done: () => void toast('Saved: numbers and times are shown so.')
 	});
 	const lands = landsToChoose();
 </script>

@@ -27,7 +27,7 @@
 	const problems = $derived([...payerForm.problems, ...habitForm.problems]);
 	async function forgetPayer(kind: 'name' | 'account' | 'words', text: string) {
 		if (await payerForm.send({ customerId, kind, text }))
-			toast(`Forgotten: ${text} is nobody known any more.`);
+			toast(`Forgotten: ${text} is no longer recognised.`);
 	}
 	async function forgetHabit(lesson: Lesson) {
 		if (await habitForm.send({ customerId, lesson })) toast(`Forgotten: ${LESSON_NAMES[lesson]}.`);

@@ -22,7 +22,7 @@
 		done: () => void toast('Taken off.')
 	});
 	const codesForm = new ActForm<typeof remakeRecoveryCodes>('?/codes', {
-		done: () => void toast('Made anew. Those from before are good no longer.')
+		done: () => void toast('There are new codes. The old ones no longer work.')
 	});
 	const problems = $derived([...removeForm.problems, ...codesForm.problems]);
 	// The key that was shown first stays while the page is open: it is in the app by then.
@@ -138,7 +138,7 @@
 		<h2 class="mt-10 text-xl">Add a passkey</h2>
 		{#if data.passkeys}
 			<p class="mt-1 mb-3 says">
-				A key that lies in this device, in your phone or on a security key, and never leaves it.
+				A key that stays in this device, in your phone or on a security key, and never leaves it.
 			</p>
 			<Problems problems={passkeyForm.problems} />
 			<form method="POST" action="?/passkey" use:enhance={passkeyForm.submit()} class="grid w-72 gap-3">

@@ -71,7 +71,7 @@
 							><td class="num">{money(one.total, one.currency)}</td><td class="num"
 								>{#if data.mayAct}<button
 										class="cursor-pointer text-sm text-soft hover:text-ink"
-										aria-label="Take the advice of {one.name} away"
+										aria-label="Remove the advice of {one.name}"
 										disabled={dropForm.busy}
 										onclick={() => dropForm.send({ adviceId: one.id })}>delete</button
 									>{/if}</td

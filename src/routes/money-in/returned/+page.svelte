@@ -56,9 +56,7 @@
 	</form>
 	{#if data.query}
 		<h2 class="text-xl">
-			{data.found.length
-				? `${count(data.found.length, 'payment')} found`
-				: 'No allocated payment is like that'}
+			{data.found.length ? `${count(data.found.length, 'payment')} found` : 'No allocated payment fits that'}
 		</h2>
 		{#if data.found.length}<table class="mt-1 mb-6">
 				<thead

@@ -13,7 +13,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const desk =
 		receiptId === null ? null : await view(locals, lookAtDesk, { receiptId, customerId: null, also: [] });
 	if (receiptId !== null && !desk?.receipt)
-		error(404, 'This entry is not in the pile any more: somebody has dealt with it.');
+		error(404, 'This entry is not in the pile any more: it has been dealt with.');
 	return {
 		entry: desk?.receipt ? { receipt: desk.receipt, bank: desk.bank, payout: desk.payout } : null,
 		payouts: receiptId === null ? await view(locals, lookAtPayouts, null) : [],

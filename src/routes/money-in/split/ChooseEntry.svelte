@@ -56,7 +56,7 @@
 
 <div class="px-8 pt-5 pb-10">
 	<p class="text-sm"><a href="/money-in">Money in</a></p>
-	<h1>Which entry is it the report of?</h1>
+	<h1>Which entry does the report belong to?</h1>
 	<p class="mt-1 mb-3 says">
 		{#if report === null}
 			A processor pays out many payments in one sum. Drop its report here, or choose the entry.

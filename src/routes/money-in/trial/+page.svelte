@@ -16,7 +16,7 @@
 	let band = $state<Band | null>(null);
 	let opened = $state<string | null>(null);
 	const BANDS = [
-		['certain', 'Certain', 'could be posted with no one looking', 3],
+		['certain', 'Certain', 'could be posted together, as certain', 3],
 		['likely', 'Likely', 'one good answer, to be accepted', 2],
 		['choose', 'Choose', 'several answers', 1],
 		['none', 'Nothing yet', 'nothing found, or not a customer’s money', 0]
@@ -125,7 +125,7 @@
 	<section class="px-8 pt-5 pb-10" aria-live="polite">
 		{#if tried}
 			<h2 class="text-2xl">
-				{percent(tried.summary.certain)} of 100 receipts need no thought.
+				{percent(tried.summary.certain)} of 100 receipts would be posted as certain.
 			</h2>
 			<p class="mt-1 mb-3 says">
 				{count(tried.summary.receipts, 'receipt')} against {count(tried.documents, 'open document')} of {count(

@@ -27,7 +27,7 @@
 	</h1>
 	<p class="mt-1 mb-3 says">
 		Interest, charges, suppliers, tax: what was posted twice in a row to one ledger account is proposed for
-		it, after three times it is certain. Posting it elsewhere begins anew.
+		it, after three times it is certain. Posting one elsewhere starts the count again.
 	</p>
 	<Problems problems={form.problems} />
 	{#if data.lines.length}

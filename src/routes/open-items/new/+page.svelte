@@ -261,7 +261,7 @@
 				>
 			</table>
 		{:else}
-			<p class="mt-16 says">What is typed on the left shows here as it will be on paper.</p>
+			<p class="mt-16 says">What is typed on the left shows here as it will be printed.</p>
 		{/if}
 		<div class="mt-4">
 			<Problems problems={refused.length ? refused : form.drawn?.lines.length ? form.problems : []} />

@@ -18,7 +18,7 @@
 	</p>
 	<h1 class="double-bottom mt-6 mb-5 pb-3 text-xl">The second step</h1>
 	{#if why}<p id="refused" role="alert" class="note mb-4 text-oxblood">{why}</p>{/if}
-	<p class="mb-4 says">{data.name}, your password is right. Now show that it is you.</p>
+	<p class="mb-4 says">{data.name}, your password is right. Now the second step.</p>
 	{#if data.passkey}
 		<form method="POST" action={along} use:enhance class="mb-6">
 			<PasskeyButton what="show" class="w-full py-2">Use your passkey</PasskeyButton>

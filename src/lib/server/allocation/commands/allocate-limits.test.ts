@@ -60,7 +60,7 @@ describe('limits', () => {
 		await proves();
 	});
 	it.each([
-		['refuse', SUPERVISOR, 'held', 'Hollis did not agree: ask them first'],
+		['refuse', SUPERVISOR, 'held', 'Hollis rejected it: ask them first'],
 		['withdraw', CLERK, 'waiting', null]
 	] as const)(
 		'%s: it is in the pile again, with what was allocated on it',

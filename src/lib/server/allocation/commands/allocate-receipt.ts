@@ -35,7 +35,7 @@ import { takeReceipt } from '../../receipts/commands/take-receipt';
 export interface Allocated {
 	/** Null where it waits for a supervisor. */
 	readonly actId: number | null;
-	/** What is beyond the person's limit, where a supervisor has to agree. */
+	/** What is beyond the person's limit, where a supervisor has to approve it. */
 	readonly waits: readonly OverLimit[];
 }
 

@@ -110,7 +110,7 @@ export const answerApproval = defineAct({
 			.where(eq(approval.actId, input.asked));
 		const { receiptId } = found.approval;
 		if (receiptId !== null) {
-			const why = `${ctx.who.name} did not agree: ${input.why}`;
+			const why = `${ctx.who.name} rejected it: ${input.why}`;
 			const change = input.answer === 'refuse' ? { heldBecause: why } : {};
 			await moveReceipt(tx, { id: receiptId, state: 'in_approval' }, MOVES[input.answer], actId, change);
 		}

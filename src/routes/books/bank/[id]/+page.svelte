@@ -71,7 +71,7 @@
 			{:else}<tr
 					><td colspan="4" class="py-6 text-soft"
 						>{data.query.text
-							? 'No entry of this account is like that.'
+							? 'No entry of this account fits that.'
 							: 'The bank has not shown anything yet: bring in a bank file on Money in.'}</td
 					></tr
 				>{/each}

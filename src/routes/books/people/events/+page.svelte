@@ -14,14 +14,14 @@
 	]);
 </script>
 
-<svelte:head><title>At the door · Odd Penny</title></svelte:head>
+<svelte:head><title>Sign-ins · Odd Penny</title></svelte:head>
 
 <div class="px-8 pt-5 pb-10">
 	<p class="text-sm"><a href="/books/people">People</a></p>
-	<h1>At the door, newest first</h1>
+	<h1>Sign-ins and refusals, newest first</h1>
 	<p class="mt-1 mb-3 says">
 		Who signed in, who was refused, and what was taken out as a table or a file. Changes of people, limits and
-		passwords are in the <a href="/books/record">record</a>. Nothing here can be changed unseen.
+		passwords are in the <a href="/books/record">record</a>. Nothing here can be changed unnoticed.
 	</p>
 	<label class="mb-3 flex items-center gap-2 text-sm"
 		>Person <select

@@ -25,7 +25,7 @@ export const GET: RequestHandler = async ({ locals, url, getClientAddress }) => 
 		`reductions-${query.from.slice(0, 7)}`,
 		['Person', 'Kind', 'How', 'Count', `Sum, ${base}`],
 		sums.map((row) => [
-			...[row.person, REDUCTION_NAMES[row.kind], row.agreed ? 'agreed to what somebody asked' : 'alone'],
+			...[row.person, REDUCTION_NAMES[row.kind], row.agreed ? 'approved for somebody' : 'alone'],
 			...[row.count, plainAmount(row.base, base)]
 		])
 	);

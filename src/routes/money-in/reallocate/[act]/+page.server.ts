@@ -13,8 +13,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		also: rowNumbers(url.searchParams.get('accounts'))
 	};
 	const again = await view(locals, lookAtReallocation, input);
-	if (!again)
-		error(404, 'That allocating does not stand any more: somebody has taken it back or changed it.');
+	if (!again) error(404, 'That allocation no longer stands: somebody has undone or changed it.');
 	return { again };
 };
 

@@ -97,7 +97,7 @@
 			class={['ml-auto text-right text-sm', allocating.outcome.ok ? 'text-soft' : 'text-copper']}
 		>
 			{allocating.outcome.asks
-				? 'That is above your limit: a supervisor has to put it right.'
+				? 'That is above your limit: a supervisor has to reallocate it.'
 				: allocating.outcome.text}
 		</p>
 	</footer>
