@@ -51,7 +51,7 @@
 	);
 </script>
 
-<svg viewBox="0 0 {W} {H}" class="w-full" role="img" aria-label="By month, {currency}: {said}">
+<svg viewBox="0 0 {W} {H}" class="w-full max-w-[56rem]" role="img" aria-label="By month, {currency}: {said}">
 	{#each y.ticks(4) as tick (tick)}
 		<line x1={M.left} x2={W - M.right} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" />
 		<text x={M.left - 8} y={y(tick) + 4} text-anchor="end" font-size="12" fill="var(--soft)"

@@ -75,11 +75,11 @@
 								>{bank.closingOn ? `to ${shortDay(bank.closingOn)}` : 'no statement yet'}</span
 							></td
 						>
-						<td class="num">{amount(bank.opening + bank.ledgerBalance, bank.currency)}</td>
-						<td class="num">{bank.waitingCount ? amount(bank.waiting, bank.currency) : '–'}</td>
+						<td class="num">{money(bank.opening + bank.ledgerBalance, bank.currency)}</td>
+						<td class="num">{bank.waitingCount ? money(bank.waiting, bank.currency) : '–'}</td>
 						<td class="num">{bank.closing === null ? '–' : money(bank.closing, bank.currency)}</td>
 						<td class={['num', out ? 'text-oxblood' : 'text-patina']}
-							>{out ? amount(out, bank.currency) : 'agrees'}</td
+							>{out ? money(out, bank.currency) : 'agrees'}</td
 						>
 					</tr>
 				{/each}

@@ -53,7 +53,6 @@
 
 {#snippet choice(one: Row)}<input
 		type="checkbox"
-		class="size-6 p-1"
 		aria-label="Choose {one.number}"
 		checked={picked.has(one.itemId)}
 		disabled={!data.mayAct}

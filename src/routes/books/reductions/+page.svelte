@@ -38,8 +38,8 @@
 		</h1>
 		<p class="mt-1 mb-3 says">
 			What lowered customers’ accounts without money, was to be paid back or was nobody’s money, by who did it
-			alone or agreed to it. What was taken back does not count. Claims are still owed: they are listed, and
-			not added.
+			alone or approved it. What was undone does not count. Claims are still owed: they are listed, and not
+			added.
 		</p>
 		<label class="mb-3 flex items-center gap-2 text-sm"
 			>Month <select value={month} onchange={({ currentTarget }) => goto(`?month=${currentTarget.value}`)}

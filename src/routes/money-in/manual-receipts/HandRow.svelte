@@ -158,7 +158,7 @@
 
 <form onsubmit={submit} class="grid gap-1">
 	<div
-		class="grid grid-cols-[minmax(0,5fr)_5.5rem_7rem_minmax(0,3fr)_7rem_minmax(0,3fr)_minmax(6rem,2.5fr)_auto] items-end gap-2"
+		class="grid grid-cols-[minmax(0,5fr)_5rem_6.5rem_minmax(0,3fr)_6.5rem_minmax(0,3fr)_minmax(8.5rem,2.5fr)_auto] items-end gap-2"
 	>
 		<label class="grid min-w-0 gap-0.5 text-sm"
 			>Customer<CustomerField
@@ -248,11 +248,9 @@
 				bind:value={() => paidInto, (chosen) => (place = chosen)}
 				{disabled}
 				class="w-full min-w-0"
-				>{#each places as bank (bank.id)}<option value={bank.id}
-						>{bank.name}{owner ? '' : ` (${bank.currency})`}</option
-					>{/each}<option value="petty cash">petty cash</option>{#if paidInto === null}<option value={null}
-						>no account in {owner?.currency}</option
-					>{/if}</select
+				>{#each places as bank (bank.id)}<option value={bank.id}>{bank.name}</option>{/each}<option
+					value="petty cash">petty cash</option
+				>{#if paidInto === null}<option value={null}>no account in {owner?.currency}</option>{/if}</select
 			></label
 		>
 		<button class="btn" {disabled}>{editing ? 'Change' : 'Keep'} <span class="key">Enter</span></button>
