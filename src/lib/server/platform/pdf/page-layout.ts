@@ -1,8 +1,8 @@
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Firm } from '../../../core/7-letters/letter';
+import { letterFontFolder } from './letter-fonts';
 
 export const INK = '#24201B';
 export const SOFT = '#6F665A';
@@ -10,10 +10,9 @@ const RULE = '#B9AC97';
 export const COPPER = '#A4521F';
 
 let ready = false;
-/** Roboto comes with the PDF library and has Latin, Greek and Cyrillic, which names on letters need. */
 function setUp(): void {
 	if (ready) return;
-	const fonts = join(dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')), 'fonts/Roboto');
+	const fonts = letterFontFolder();
 	const face = (name: string) => join(fonts, `Roboto-${name}.ttf`);
 	pdfmake.setFonts({
 		Roboto: {
