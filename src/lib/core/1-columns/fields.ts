@@ -1,0 +1,77 @@
+/** How what stands in a field is read. */
+export type FieldShape = 'text' | 'day' | 'amount' | 'currency' | 'number' | 'kind';
+
+/** A field that a table may have. */
+export interface TableField {
+	/** As the readers of rows call it. */
+	readonly key: FieldKey;
+	readonly shape: FieldShape;
+	/** Without it nothing can be read. */
+	readonly needed: boolean;
+}
+
+export type FieldKey =
+	| 'number'
+	| 'kind'
+	| 'customer_code'
+	| 'issue_date'
+	| 'due_date'
+	| 'currency'
+	| 'total'
+	| 'open'
+	| 'purchase_order'
+	| 'order_reference'
+	| 'payment_reference'
+	| 'description'
+	| 'lines'
+	| 'instalments'
+	| 'code'
+	| 'name'
+	| 'also_known_as'
+	| 'payer_accounts'
+	| 'parent_code'
+	| 'terms_days'
+	| 'discount_percent'
+	| 'discount_days'
+	| 'email'
+	| 'address'
+	| 'phone';
+
+/** Tables of which the columns can be told. */
+export type TableKind = 'documents' | 'customers';
+
+const field = (key: FieldKey, shape: FieldShape, needed = false): TableField => ({ key, shape, needed });
+
+/** The fields of each kind of table, in the order in which a person is asked for them. */
+export const TABLE_FIELDS: Readonly<Record<TableKind, readonly TableField[]>> = {
+	documents: [
+		field('number', 'text', true),
+		field('customer_code', 'text', true),
+		field('issue_date', 'day', true),
+		field('due_date', 'day'),
+		field('open', 'amount', true),
+		field('total', 'amount'),
+		field('currency', 'currency'),
+		field('kind', 'kind'),
+		field('purchase_order', 'text'),
+		field('order_reference', 'text'),
+		field('payment_reference', 'text'),
+		field('description', 'text'),
+		field('lines', 'text'),
+		field('instalments', 'text')
+	],
+	customers: [
+		field('code', 'text', true),
+		field('name', 'text', true),
+		field('currency', 'currency'),
+		field('email', 'text'),
+		field('address', 'text'),
+		field('phone', 'text'),
+		field('also_known_as', 'text'),
+		field('payer_accounts', 'text'),
+		field('parent_code', 'text'),
+		field('terms_days', 'number'),
+		field('discount_percent', 'number'),
+		field('discount_days', 'number')
+	]
+};

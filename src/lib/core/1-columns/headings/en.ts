@@ -1,0 +1,147 @@
+import type { HeadingWords } from './language';
+
+/** What tables in English call their fields. */
+export const en: HeadingWords = {
+	fields: {
+		number: [
+			'number',
+			'document number',
+			'document no',
+			'doc no',
+			'invoice number',
+			'invoice no',
+			'inv no',
+			'invoice',
+			'document',
+			'doc',
+			'transaction number',
+			'transaction no',
+			'reference no',
+			'reference'
+		],
+		kind: ['kind', 'type', 'document type', 'doc type', 'transaction type', 'tran type'],
+		customer_code: [
+			'customer code',
+			'customer no',
+			'customer number',
+			'account code',
+			'account no',
+			'account number',
+			'account',
+			'customer id',
+			'cust no',
+			'cust code',
+			'debtor no',
+			'debtor',
+			'customer'
+		],
+		issue_date: [
+			'issue date',
+			'invoice date',
+			'document date',
+			'doc date',
+			'date',
+			'issued',
+			'posting date',
+			'transaction date'
+		],
+		due_date: ['due date', 'due', 'payment due', 'due on', 'pay by'],
+		currency: ['currency', 'currency code', 'curr', 'ccy', 'cur'],
+		total: [
+			'total',
+			'gross',
+			'gross amount',
+			'total amount',
+			'invoice total',
+			'original amount',
+			'amount incl vat',
+			'invoice amount',
+			'amount',
+			'value'
+		],
+		open: [
+			'open',
+			'open amount',
+			'outstanding',
+			'outstanding amount',
+			'balance',
+			'balance due',
+			'amount due',
+			'amount outstanding',
+			'unpaid',
+			'remaining',
+			'amount open'
+		],
+		purchase_order: [
+			'purchase order',
+			'purchase order no',
+			'po number',
+			'po no',
+			'po',
+			'customer order',
+			'customer order no',
+			'your order',
+			'your reference',
+			'your ref',
+			'order no',
+			'order number'
+		],
+		order_reference: [
+			'order reference',
+			'our order',
+			'sales order',
+			'sales order no',
+			'so no',
+			'our reference',
+			'our ref'
+		],
+		payment_reference: ['payment reference', 'structured reference', 'payment ref', 'remittance reference'],
+		description: ['description', 'details', 'text', 'narrative', 'memo', 'notes', 'comment'],
+		lines: ['lines'],
+		instalments: ['instalments', 'installments'],
+		code: [
+			'code',
+			'customer code',
+			'customer no',
+			'customer number',
+			'account code',
+			'account no',
+			'account number',
+			'account',
+			'customer id',
+			'cust no',
+			'debtor no',
+			'id'
+		],
+		name: [
+			'name',
+			'customer name',
+			'company name',
+			'company',
+			'account name',
+			'customer',
+			'debtor name',
+			'organisation'
+		],
+		also_known_as: ['also known as', 'trading name', 'trading as', 'other names', 'alias', 'short name'],
+		payer_accounts: ['payer accounts', 'iban', 'bank account', 'bank account number', 'pays from'],
+		parent_code: ['parent code', 'parent', 'head office', 'parent account', 'group code'],
+		terms_days: ['terms days', 'payment terms', 'terms', 'credit days', 'payment days', 'net days', 'days'],
+		discount_percent: [
+			'discount percent',
+			'discount',
+			'settlement discount',
+			'discount rate',
+			'early payment discount'
+		],
+		discount_days: ['discount days', 'settlement days', 'early payment days'],
+		email: ['email', 'e mail', 'email address', 'statement email', 'accounts email', 'mail'],
+		address: ['address', 'billing address', 'postal address', 'street', 'address line 1', 'address 1'],
+		phone: ['phone', 'telephone', 'tel', 'phone number', 'telephone number', 'mobile']
+	},
+	kinds: {
+		invoice: ['invoice', 'inv', 'si', 'sales invoice', 'debit'],
+		credit_note: ['credit note', 'credit_note', 'credit', 'cn', 'crn', 'sc', 'credit memo'],
+		charge: ['charge', 'fee', 'interest', 'finance charge']
+	}
+};

@@ -1,0 +1,42 @@
+import type { HeadingWords } from './language';
+
+/** What tables in Spanish call their fields. */
+export const es: HeadingWords = {
+	fields: {
+		number: ['numero de factura', 'n factura', 'no factura', 'factura', 'num factura', 'documento', 'numero'],
+		kind: ['tipo', 'tipo de documento', 'clase'],
+		customer_code: [
+			'codigo de cliente',
+			'codigo cliente',
+			'n cliente',
+			'numero de cliente',
+			'cuenta',
+			'cliente'
+		],
+		issue_date: ['fecha de factura', 'fecha factura', 'fecha de emision', 'fecha emision', 'fecha'],
+		due_date: ['vencimiento', 'fecha de vencimiento', 'fecha vencimiento'],
+		currency: ['divisa', 'moneda'],
+		total: ['importe total', 'total factura', 'importe', 'total'],
+		open: ['pendiente', 'importe pendiente', 'saldo', 'saldo pendiente'],
+		purchase_order: ['pedido', 'numero de pedido', 'su pedido', 'orden de compra'],
+		order_reference: ['nuestro pedido'],
+		payment_reference: ['referencia de pago', 'referencia'],
+		description: ['descripcion', 'concepto', 'observaciones'],
+		code: ['codigo de cliente', 'codigo cliente', 'codigo', 'numero de cliente', 'n cliente', 'cuenta'],
+		name: ['nombre', 'razon social', 'nombre del cliente', 'empresa', 'cliente'],
+		also_known_as: ['nombre comercial', 'alias'],
+		payer_accounts: ['iban', 'cuenta bancaria'],
+		parent_code: ['matriz', 'casa matriz'],
+		terms_days: ['plazo de pago', 'dias de pago', 'condiciones de pago', 'plazo'],
+		discount_percent: ['descuento pronto pago', 'descuento'],
+		discount_days: ['dias de descuento'],
+		email: ['correo', 'correo electronico', 'e mail', 'email'],
+		address: ['direccion', 'domicilio', 'calle'],
+		phone: ['telefono', 'tel']
+	},
+	kinds: {
+		invoice: ['factura', 'fac'],
+		credit_note: ['abono', 'nota de credito', 'rectificativa'],
+		charge: ['cargo', 'intereses']
+	}
+};
