@@ -75,6 +75,10 @@ export type Problem =
 			readonly columns: readonly string[];
 			readonly found: readonly string[];
 	  } & Where)
+	/** No line of a table looks as if it named columns. */
+	| ({ readonly code: 'csv-no-headings' } & Where)
+	/** Something of how a table is to be read has to be said first. */
+	| ({ readonly code: 'table-asks' } & Where)
 	| ({ readonly code: 'csv-width'; readonly want: number; readonly found: number } & Where)
 	| ({ readonly code: 'csv-too-long'; readonly most: number } & Where)
 	| ({

@@ -2,7 +2,11 @@ import { currencyDigits } from '../core/money/currency';
 import type { FileKind } from '../core/model/file-kind';
 import { isAdviceTable } from '../core/2-receipts/advice/read-advice-table';
 import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
+import { findHeadings, missingFields } from '../core/1-columns/find-headings';
+import { guessColumns } from '../core/1-columns/guess-columns';
+import { headingKey } from '../core/1-columns/heading-key';
 import { headingsOf } from './headings-of';
+import { parseGrid } from './parse-grid';
 
 /** So much of a file's beginning tells what it is. */
 export const HEAD_BYTES = 65_536;
@@ -77,6 +81,8 @@ function tableKind(text: string): FileKind {
 	if (has('number', 'customer_code')) return 'documents';
 	if (has('customer_code', 'invoice_numbers')) return 'history';
 	if (has('code', 'name') && !any(/amount|total/)) return 'customers';
+	const own = ownTableKind(text);
+	if (own) return own;
 	const currencies = names.filter((name) => /^[a-z]{3}$/.test(name) && currencyDigits(name.toUpperCase()));
 	if (any(/^date$/) && (has('currency', 'rate') || currencies.length > 1)) return 'rates';
 	if (any(/gross|amount/) && any(/\bfees?\b|commission/)) return 'processor-report';
@@ -85,4 +91,29 @@ function tableKind(text: string): FileKind {
 	if (isAdviceTable(names)) return 'advice';
 	if (readAdviceText(text, 'GBP').some((line) => line.paid !== null)) return 'advice';
 	return names.length > 1 ? 'other-table' : 'unknown';
+}
+
+/** Words by which a list of open items differs from a bank's list of entries, which has dates, references and balances as well. */
+const OF_ITEMS =
+	/\b(invoice|inv|due|outstanding|rechnung\w*|rg|fallig\w*|offen\w*|facture|echeance|factuur\w*|verval\w*|openstaand|factura|vencimiento|fattura|scadenza)\b/;
+
+/** A firm's own list of open items or of customers, by what its headings are called in any language. */
+function ownTableKind(text: string): 'documents' | 'customers' | null {
+	const grid = parseGrid(
+		text.slice(0, HEAD_BYTES).replace(/[^\n]*$/, (last) => (text.length < HEAD_BYTES ? last : ''))
+	);
+	if (!grid.ok) return null;
+	for (const kind of ['documents', 'customers'] as const) {
+		const found = findHeadings(kind, grid.value);
+		if (!found || missingFields(kind, found.columns).length > 0) continue;
+		const named = guessColumns(kind, found.headings, []);
+		if (missingFields(kind, named).length > 0) continue;
+		const headings = found.headings.map(headingKey).join(' ');
+		if (kind === 'documents' && OF_ITEMS.test(headings)) return kind;
+		const more = (['email', 'address', 'phone', 'terms_days', 'payer_accounts'] as const).some(
+			(key) => named[key] !== undefined
+		);
+		if (kind === 'customers' && more && named.code !== named.name) return kind;
+	}
+	return null;
 }

@@ -112,7 +112,7 @@ describe('open documents', () => {
 		[
 			'nonsense for an amount',
 			'A,invoice,C1,2026-09-01,2026-10-01,GBP,ten,1.00',
-			/“ten” in total cannot be taken: it is not an amount/
+			/“ten” in total with tax cannot be taken: it is not an amount/
 		],
 		['a minus sign', 'A,invoice,C1,2026-09-01,2026-10-01,GBP,-5.00,1.00', /“-5\.00” in total/],
 		[
@@ -128,17 +128,17 @@ describe('open documents', () => {
 		[
 			'more open than there is',
 			'A,invoice,C1,2026-09-01,2026-10-01,GBP,5.00,6.00',
-			/“6\.00” in open cannot be taken: it is more than the total/
+			/“6\.00” in amount still open cannot be taken: it is more than the total/
 		],
 		[
 			'nothing open',
 			'A,invoice,C1,2026-09-01,2026-10-01,GBP,5.00,0',
-			/in open cannot be taken: it is not above zero/
+			/in amount still open cannot be taken: it is not above zero/
 		],
 		[
 			'a day that is none',
 			'A,invoice,C1,2026-02-30,2026-10-01,GBP,5.00,5.00',
-			/“2026-02-30” in issue_date cannot be taken: it is not a date/
+			/“2026-02-30” in issue date cannot be taken: it is not a date/
 		],
 		['an unknown kind', 'A,bill,C1,2026-09-01,2026-10-01,GBP,5.00,5.00', /“bill” in kind cannot be taken/],
 		[
@@ -146,7 +146,11 @@ describe('open documents', () => {
 			'A,invoice,C1,2026-09-01,2026-10-01,XXQ,5.00,5.00',
 			/its currency is not one of ISO 4217/
 		],
-		['no number', ',invoice,C1,2026-09-01,2026-10-01,GBP,5.00,5.00', /in number cannot be taken: it is empty/]
+		[
+			'no number',
+			',invoice,C1,2026-09-01,2026-10-01,GBP,5.00,5.00',
+			/in document number cannot be taken: it is empty/
+		]
 	])('with %s are refused, saying where and why', (_, line, want) => {
 		const [first] = told(documents(HEAD, 'B,invoice,C1,2026-09-01,2026-10-01,GBP,5.00,5.00', line));
 		expect(first).toMatch(/^Line 3: /);
@@ -155,7 +159,7 @@ describe('open documents', () => {
 	it('may not come twice', () => {
 		const line = 'A,invoice,C1,2026-09-01,2026-10-01,GBP,5.00,5.00';
 		expect(told(documents(HEAD, line, line))).toEqual([
-			'Line 3: “A” in number cannot be taken: it is on line 2 already.'
+			'Line 3: “A” in document number cannot be taken: it is on line 2 already.'
 		]);
 	});
 	it.each([
@@ -187,9 +191,13 @@ describe('customers', () => {
 	});
 	test.each<[string, string, RegExp]>(
 		[
-			['C1,Hazel,,,,GBP,soon,,,', 'terms', /“soon” in terms_days cannot be taken: it is no whole number/],
-			['C1,Hazel,,,,GBP,30,2.555,7,', 'discount', /“2\.555” in discount_percent cannot be taken/],
-			['C1,Hazel,,,,GBP,30,101,7,', 'more than all', /“101” in discount_percent cannot be taken/],
+			[
+				'C1,Hazel,,,,GBP,soon,,,',
+				'terms',
+				/“soon” in payment terms, days cannot be taken: it is no whole number/
+			],
+			['C1,Hazel,,,,GBP,30,2.555,7,', 'discount', /“2\.555” in settlement discount, percent cannot be taken/],
+			['C1,Hazel,,,,GBP,30,101,7,', 'more than all', /“101” in settlement discount, percent cannot be taken/],
 			['C1,,,,,GBP,30,,,', 'name', /in name cannot be taken: it is empty/]
 		].map(([line, what, want]) => [what, line, want] as [string, string, RegExp])
 	)('with a bad %s are refused', (_, line, want) => {

@@ -54,6 +54,8 @@ export function guessColumns(
 
 function scoreOf({ key, shape }: TableField, heading: string, sample: readonly string[]): number {
 	const named = namedAs(key, heading);
+	// Our own name is meant, whatever stands in it: its faults are told by line.
+	if (heading === headingKey(key)) return named;
 	if (sample.length > 0 && shareOf(shape, sample) < 0.5) return 0;
 	if (named > 0) return named;
 	const telling = key === 'email' ? isMostly(sample, (text) => /^\S+@\S+\.\S+$/.test(text)) : false;

@@ -19,6 +19,9 @@ export interface CustomerRow {
 	readonly discountBasisPoints: number | null;
 	readonly discountDays: number | null;
 	readonly email: string | null;
+	/** Its lines. */
+	readonly address: readonly string[];
+	readonly phone: string | null;
 }
 
 /** Reads customers from rows of a table; every field that does not fit is a problem with its line. */
@@ -46,8 +49,16 @@ export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> 
 			termsDays: fields.whole('terms_days', 0, 3650) ?? 30,
 			discountBasisPoints: fields.hundredths('discount_percent', 100),
 			discountDays: fields.whole('discount_days', 0, 3650),
-			email: fields.optional('email', 254)
+			email: fields.optional('email', 254),
+			address: addressOf(fields),
+			phone: fields.optional('phone', 60)
 		});
 	}
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(customers);
+}
+
+/** Lines of an address, separated by bars, line breaks or commas. */
+function addressOf(fields: Fields): string[] {
+	const lines = (fields.optional('address', 400) ?? '').split(/[|\n,]/).map((line) => line.trim());
+	return lines.filter(Boolean).slice(0, 8);
 }

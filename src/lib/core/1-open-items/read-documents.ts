@@ -41,7 +41,9 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 		if (known !== undefined) fields.fault('number', `it is on line ${known} already`);
 		seen.set(`${kind} ${number}`, row.line);
 		const customerCode = fields.required('customer_code', 60);
-		const [issued, due] = [fields.day('issue_date'), fields.day('due_date')];
+		const issued = fields.day('issue_date');
+		// Without a day of its own it follows from the customer's terms.
+		const due = fields.text('due_date') ? fields.day('due_date') : null;
 		const currency = fields.required('currency', 3).toUpperCase();
 		const [total, open] = [fields.amount('total', currency), fields.amount('open', currency)];
 		if (total !== null && total <= 0) fields.fault('total', 'it is not above zero');
@@ -49,7 +51,7 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 		if (open !== null && total !== null && open > total) fields.fault('open', 'it is more than the total');
 		const instalments = instalmentsOf(fields, currency, total);
 		const lines = linesOf(fields, currency, total);
-		if (problems.length > before || !kind || !issued || !due || total === null || open === null) continue;
+		if (problems.length > before || !kind || !issued || total === null || open === null) continue;
 		documents.push({
 			line: row.line,
 			number,
@@ -65,7 +67,7 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 			orderReference: fields.optional('order_reference'),
 			text: fields.words('description', 1_000),
 			lines,
-			instalments: instalments.length ? instalments : [{ due, amount: total }]
+			instalments: instalments.length || !due ? instalments : [{ due, amount: total }]
 		});
 	}
 	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(documents);

@@ -135,6 +135,7 @@ export interface ActFacts {
 	'accept-statement': { readonly statement: string; readonly reason: string };
 	'add-ledger-account': { readonly code: string; readonly name: string };
 	'add-method': { readonly name: string };
+	'keep-table-readings': { readonly kind: 'documents' | 'customers'; readonly count: number };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
 	'set-conventions': { readonly locale: string; readonly timeZone: string };

@@ -33,6 +33,14 @@ const sentences: readonly (readonly [Said, string])[] = [
 		{ kind: 'accept-statement', facts: { statement: 'S7', reason: 'the bank was changed' } },
 		'Took the statement S7 for the bank’s, though it does not go on from the one before: the bank was changed'
 	],
+	[
+		{ kind: 'keep-table-readings', facts: { kind: 'customers', count: 1 } },
+		'Remembered how a table of customers is read'
+	],
+	[
+		{ kind: 'keep-table-readings', facts: { kind: 'documents', count: 2 } },
+		'Remembered how 2 tables of documents are read'
+	],
 	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
 	[
 		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },

@@ -37,6 +37,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'confirm-bank-file': ({ file, who }) => `Confirmed the bank file ${file}, which ${who} brought in`,
 	'accept-statement': ({ statement, reason }) =>
 		`Took the statement ${statement} for the bank’s, though it does not go on from the one before: ${reason}`,
+	'keep-table-readings': ({ kind, count: n }) =>
+		`Remembered how ${n === 1 ? 'a table' : `${n} tables`} of ${kind} ${n === 1 ? 'is' : 'are'} read`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',

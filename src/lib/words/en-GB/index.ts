@@ -5,6 +5,7 @@ export * from './anchor-mail';
 export * from './breach-sentence';
 export * from './claim-words';
 export * from './difference-names';
+export * from './field-words';
 export * from './file-kinds';
 export * from './format';
 export * from './habit-sentence';

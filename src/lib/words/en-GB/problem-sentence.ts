@@ -1,3 +1,5 @@
+import type { FieldKey } from '../../core/1-columns/fields';
+import { FIELD_NAMES } from './field-words';
 import type { Problem } from '../../core/problems';
 import { actSentence } from './act-sentence';
 import { FILE_KIND_ADVICE, FILE_KIND_WORDS } from './file-kinds';
@@ -57,12 +59,16 @@ function sentence(problem: Problem): string {
 			return `The table is broken here (${problem.detail}).`;
 		case 'csv-column-missing':
 			return `The column ${problem.columns.join(', ')} is missing. The first line names: ${problem.found.join(', ') || 'nothing'}.`;
+		case 'csv-no-headings':
+			return 'No line names the columns: bring the table in with its headings.';
+		case 'table-asks':
+			return 'It is not known yet how to read this table: say which column is which.';
 		case 'csv-width':
 			return `There are ${problem.found} fields here, but the first line names ${problem.want} columns.`;
 		case 'csv-too-long':
 			return `The table has more than ${whole(problem.most)} rows. Split it.`;
 		case 'csv-field':
-			return `“${problem.text}” in ${problem.field} cannot be taken: ${problem.why}.`;
+			return `“${problem.text}” in ${FIELD_NAMES[problem.field as FieldKey] ?? problem.field} cannot be taken: ${problem.why}.`;
 		case 'sums-differ':
 			return `${problem.parts} come to ${amount(problem.found, problem.currency)}, but ${problem.whole} is ${amount(problem.want, problem.currency)}.`;
 		case 'not-a-document':

@@ -61,6 +61,8 @@ const problems: Problem[] = [
 	{ code: 'too-many-problems', shown: 50 },
 	{ code: 'csv-broken', detail: 'a quote never ends', line: 7 },
 	{ code: 'csv-column-missing', columns: ['code'], found: ['name'], line: 1 },
+	{ code: 'csv-no-headings' },
+	{ code: 'table-asks' },
 	{ code: 'csv-width', want: 3, found: 2, line: 4 },
 	{ code: 'csv-too-long', most: 500_000, line: 500_002 },
 	{ code: 'csv-field', field: 'total', text: 'x', why: 'it is not an amount', line: 3 },

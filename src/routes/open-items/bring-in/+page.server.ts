@@ -1,26 +1,48 @@
-import { ok, type Result } from '$lib/core/result';
+import { z } from 'zod';
+import { err, ok, type Result } from '$lib/core/result';
+import { TABLE_ANSWER } from '$lib/server/firm/store/table-answer';
+import type { TablesAsked } from '$lib/server/firm/store/table-readings';
 import { preview } from '$lib/server/platform/http/action';
-import { actionInThread } from '$lib/server/services/threads/action-in-thread';
 import { FORM_TEXT_BYTES, readFormSources } from '$lib/server/platform/http/read-form-text';
 import { mayAct } from '$lib/server/platform/http/view';
-import { viewInThread } from '$lib/server/services/threads/view-in-thread';
+import { actionInThread } from '$lib/server/services/threads/action-in-thread';
 import type { PreviewSummed } from '$lib/server/services/threads/heavy-looks';
+import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => ({ mayAct: mayAct(locals) });
+
+/** Files and pasted rows, with what is said of how to read them. */
+async function asked(form: FormData): Promise<Result<TablesAsked>> {
+	const sources = await readFormSources(form);
+	if (!sources.ok) return sources;
+	const answers = answersIn(form.get('answers'));
+	if (!answers) return err({ code: 'field', field: 'answers', message: 'A column can be one thing only.' });
+	return ok({ sources: sources.value, answers });
+}
+
+function answersIn(given: FormDataEntryValue | null): TablesAsked['answers'] | null {
+	if (typeof given !== 'string' || given === '') return [];
+	try {
+		const read = z.array(TABLE_ANSWER).max(20).safeParse(JSON.parse(given));
+		return read.success ? read.data : null;
+	} catch {
+		return null;
+	}
+}
 
 export const actions = {
 	preview: preview(
 		'clerk',
 		async (_, form, { locals }) => {
 			const what = form.get('what') === 'customers' ? 'customers' : 'documents';
-			const sources = await readFormSources(form);
-			if (!sources.ok) return sources;
-			const found: Result<PreviewSummed> = await viewInThread(locals, `preview-${what}`, sources.value);
+			const given = await asked(form);
+			if (!given.ok) return given;
+			const found: Result<PreviewSummed> = await viewInThread(locals, `preview-${what}`, given.value);
 			return found.ok ? ok({ what, ...found.value }) : found;
 		},
 		FORM_TEXT_BYTES
 	),
-	customers: actionInThread('bring-in-customers', (_, form) => readFormSources(form), FORM_TEXT_BYTES),
-	documents: actionInThread('bring-in-documents', (_, form) => readFormSources(form), FORM_TEXT_BYTES)
+	customers: actionInThread('bring-in-customers', (_, form) => asked(form), FORM_TEXT_BYTES),
+	documents: actionInThread('bring-in-documents', (_, form) => asked(form), FORM_TEXT_BYTES)
 };

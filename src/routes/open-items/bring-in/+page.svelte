@@ -3,8 +3,11 @@
 	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
+	import { TABLE_FIELDS } from '$lib/core/1-columns/fields';
+	import type { TableAnswer } from '$lib/tables/read-own-table';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count } from '$lib/words';
+	import { count, FIELD_WORDS, list } from '$lib/words';
+	import ColumnsOfTable from './ColumnsOfTable.svelte';
 	import type { ActionResult } from '@sveltejs/kit';
 	import type { BroughtIn, bringInCustomers } from '$lib/server/customers/commands/bring-in-customers';
 	import type { bringInDocuments } from '$lib/server/documents/commands/bring-in-documents';
@@ -38,7 +41,7 @@
 			if (kind === 'documents' || kind === 'customers') what = kind;
 			await tick();
 			putIntoField(field, files);
-			forget();
+			start();
 			addForm.requestSubmit(showButton);
 		}
 	});
@@ -50,21 +53,34 @@
 	/** Shows what would happen, once it is read. */
 	function showing() {
 		reading = true;
-		forget();
+		refused = [];
+		adding.say();
 		return async ({ result }: { result: ActionResult }) => {
 			reading = false;
-			if (result.type === 'success') preview = result.data as unknown as Preview;
-			else if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? [otherwise];
+			preview = result.type === 'success' ? (result.data as unknown as Preview) : null;
+			if (result.type === 'success') return;
+			if (result.type === 'failure') refused = (result.data?.problems as string[]) ?? [otherwise];
 			else refused = [otherwise];
 		};
 	}
 	const noun = $derived(what === 'customers' ? 'customer' : 'document');
-	const columns = $derived(
-		what === 'customers'
-			? 'code, name, currency; and if you have them: also_known_as, payer_accounts, parent_code, terms_days, discount_percent, discount_days, email'
-			: 'number, kind (invoice, credit_note or charge), customer_code, issue_date, due_date, currency, total, open; and if you have them: purchase_order, order_reference, payment_reference, description, lines (clay 100.00 20%|carriage 9.00), instalments (2026-10-01 45.00|2026-11-01 45.00)'
+	const fieldsOf = (needed: boolean) =>
+		TABLE_FIELDS[what].filter((one) => one.needed === needed).map(({ key }) => FIELD_WORDS[key]);
+	/** What somebody said of tables, by their headings. */
+	let answers = $state.raw<readonly TableAnswer[]>([]);
+	const asking = $derived(
+		preview?.tables.some(({ asks }) => asks.fields.length > 0 || asks.dayOrder || asks.decimalSign) ?? false
 	);
+	function say(answer: TableAnswer) {
+		answers = [answer, ...answers.filter((one) => one.headings !== answer.headings)];
+		void tick().then(() => addForm.requestSubmit(showButton));
+	}
 	const fates = { new: 'will be added', same: 'is there already', differs: 'differs' } as const;
+	/** Another table: what was said of the one before is not of it. */
+	function start() {
+		answers = [];
+		forget();
+	}
 	function forget() {
 		preview = null;
 		refused = [];
@@ -93,14 +109,18 @@
 			<fieldset class="flex gap-4">
 				<legend class="mb-1 text-soft">What is in the table?</legend>
 				<label class="flex items-center gap-1"
-					><input type="radio" name="what" value="documents" bind:group={what} onchange={forget} /> invoices, credit
+					><input type="radio" name="what" value="documents" bind:group={what} onchange={start} /> invoices, credit
 					notes, charges</label
 				>
 				<label class="flex items-center gap-1"
-					><input type="radio" name="what" value="customers" bind:group={what} onchange={forget} /> customers</label
+					><input type="radio" name="what" value="customers" bind:group={what} onchange={start} /> customers</label
 				>
 			</fieldset>
-			<p class="says">Columns, in any order: {columns}.</p>
+			<p class="says">
+				Your own headings, dates and amounts are understood, or asked about. Needed: {list(fieldsOf(true))}.
+				If you have them: {list(fieldsOf(false))}.
+			</p>
+			<input type="hidden" name="answers" value={JSON.stringify(answers)} />
 			<label class="grid gap-1"
 				>A CSV file{what === 'documents'
 					? ', or invoices and credit notes as UBL 2.1 (EN 16931), as many as you like'
@@ -113,22 +133,25 @@
 					name="pasted"
 					rows="7"
 					class="rounded border border-rule bg-raised p-2 font-mono text-[13px]"
-					placeholder="number	kind	customer_code	issue_date	due_date	currency	total	open"
-					oninput={forget}></textarea></label
+					placeholder="Number	Customer	Date	Due	Amount open"
+					oninput={start}></textarea></label
 			>
 			<Problems {problems} />
 			<div class="flex gap-3">
 				<button class="btn btn-main" bind:this={showButton} disabled={busy || !data.mayAct}
 					>{busy ? 'Reading …' : 'Show what would happen'}</button
 				>
-				{#if preview && preview.added > 0 && preview.differs === 0}
+				{#if preview && !asking && preview.added > 0 && preview.differs === 0}
 					<button class="btn" formaction="?/{what}" disabled={busy}>Add {count(preview.added, noun)}</button>
 				{/if}
 			</div>
 		</form>
 	</section>
 	<section class="border-l border-rule px-8 pt-5 pb-10" aria-live="polite">
-		{#if preview}
+		{#each preview?.tables ?? [] as seen (`${seen.file} ${seen.key}`)}
+			<ColumnsOfTable kind={what} {seen} {busy} {say} />
+		{/each}
+		{#if preview && !asking}
 			<h2 class="text-xl">
 				{count(preview.added, noun)} would be added, {preview.same} are there already{preview.differs
 					? `, ${preview.differs} differ`
@@ -168,7 +191,7 @@
 			{#if preview.added + preview.same + preview.differs > preview.rows.length}<p class="mt-2 says">
 					The first {preview.rows.length} are shown.
 				</p>{/if}
-		{:else}
+		{:else if !preview}
 			<p class="mt-16 says">What would be added, and what is there already, shows here.</p>
 		{/if}
 	</section>

@@ -118,15 +118,15 @@ function parentsFirst(rows: readonly CustomerRow[]): CustomerRow[] {
 
 function asNew(row: CustomerRow): NewCustomer {
 	const { code, name, otherNames, payerAccounts, currency, termsDays } = row;
-	const { discountBasisPoints, discountDays, parentCode, email } = row;
+	const { discountBasisPoints, discountDays, parentCode, email, address, phone } = row;
 	return {
 		...{ code, name, otherNames, payerAccounts, currency, termsDays, discountBasisPoints, discountDays },
 		parentCode,
-		address: [],
+		address: [...address],
 		creditLimit: null,
 		statementEmail: email,
 		reminderEmail: null,
-		phone: null,
+		phone,
 		notes: '',
 		chasingPaused: null
 	};

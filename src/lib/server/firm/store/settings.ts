@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { TABLE_ANSWER, TABLE_KIND } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
 import { LIMITED_KINDS, type LimitsOfOne } from '../../../core/4-allocation/over-limits';
 import { MOST_AMOUNT } from '../../../core/money/minor';
@@ -55,6 +56,8 @@ const SHAPES = {
 	vatOfAccounts: z.record(z.string(), z.number().int()),
 	/** How money may come by hand. */
 	methods: z.array(z.string()),
+	/** How tables with certain headings are read, as somebody said, the latest first. */
+	tableReadings: z.array(TABLE_ANSWER.extend({ kind: TABLE_KIND })),
 	/** To whom anchors of the books go by mail, so that they lie with somebody else. */
 	auditor: z.object({ email: z.string() }),
 	/** Who may bring in bank files: anybody; anybody, and a second person confirms it; or the watched folder alone. */

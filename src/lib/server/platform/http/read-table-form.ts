@@ -1,48 +1,73 @@
+import type { TableKind } from '../../../core/1-columns/fields';
 import { append } from '../../../core/append';
-import { readCustomers, CUSTOMER_COLUMNS, type CustomerRow } from '../../../core/1-open-items/read-customers';
+import { readCustomers, type CustomerRow } from '../../../core/1-open-items/read-customers';
 import type { DocumentRow } from '../../../core/1-open-items/document-row';
 import { readDocumentUbl } from '../../../core/1-open-items/read-document-ubl';
-import { DOCUMENT_COLUMNS, readDocuments } from '../../../core/1-open-items/read-documents';
+import { readDocuments } from '../../../core/1-open-items/read-documents';
+import type { TableRow } from '../../../core/model/table-row';
 import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
-import { parseTable } from '../../../tables/parse-table';
+import { readOwnTable, type TableAnswer, type TableSeen } from '../../../tables/read-own-table';
 import { asKind, inFile, textOfSource, type FormSource, type FormText } from './read-form-text';
 
+/** Files and pasted rows, and what is known of how to read them. */
+export interface TablesGiven {
+	readonly sources: readonly FormSource[];
+	/** What was said of tables with such headings, the latest first. */
+	readonly answers: readonly TableAnswer[];
+	/** Of rows where no column says their currency. */
+	readonly currency: string;
+}
+
+/** Rows of tables, and how each table was understood. None while a table asks something. */
+export interface TablesRead<T> {
+	readonly rows: readonly T[];
+	readonly tables: readonly TableSeen[];
+}
+
 /** Customers of tables: files, or rows pasted from a spreadsheet with their headings. */
-export function readCustomerTables(sources: readonly FormSource[]): Promise<Result<CustomerRow[]>> {
-	return together(sources, (source) => asKind('customers', source, customersOf(source)));
+export function readCustomerTables(given: TablesGiven): Promise<Result<TablesRead<CustomerRow>>> {
+	return together(given, 'customers', () => null, readCustomers);
 }
 
 /** Documents of tables, or of XML files. */
-export function readDocumentTables(sources: readonly FormSource[]): Promise<Result<DocumentRow[]>> {
-	return together(sources, (source) => asKind('documents', source, documentsOf(source)));
+export function readDocumentTables(given: TablesGiven): Promise<Result<TablesRead<DocumentRow>>> {
+	return together(given, 'documents', documentOfXml, readDocuments);
 }
 
-function customersOf({ text }: FormText): Result<CustomerRow[]> {
-	const rows = parseTable(text, CUSTOMER_COLUMNS);
-	return rows.ok ? readCustomers(rows.value) : rows;
-}
-
-function documentsOf({ text, file }: FormText): Result<DocumentRow[]> {
-	if (text.trimStart().startsWith('<')) {
-		const one = readDocumentUbl(text, file ?? '');
-		return one.ok ? ok([one.value]) : one;
-	}
-	const rows = parseTable(text, DOCUMENT_COLUMNS);
-	return rows.ok ? readDocuments(rows.value) : rows;
+function documentOfXml({ text, file }: FormText): Result<DocumentRow> | null {
+	return text.trimStart().startsWith('<') ? readDocumentUbl(text, file ?? '') : null;
 }
 
 /** The rows of all sources, or every problem of any. */
 async function together<T>(
-	sources: readonly FormSource[],
-	read: (source: FormText) => Result<T[]>
-): Promise<Result<T[]>> {
+	{ sources, answers, currency }: TablesGiven,
+	kind: TableKind,
+	readXml: (source: FormText) => Result<T> | null,
+	read: (rows: readonly TableRow[]) => Result<T[]>
+): Promise<Result<TablesRead<T>>> {
 	const rows: T[] = [];
+	const tables: TableSeen[] = [];
 	const problems: Problem[] = [];
-	for (const source of sources) {
-		const result = inFile(read(await textOfSource(source)), source.file);
+	const readOne = (source: FormText): Result<readonly T[]> => {
+		const xml = readXml(source);
+		if (xml) return xml.ok ? ok([xml.value]) : xml;
+		const table = readOwnTable(kind, source, answers, currency);
+		if (!table.ok) return table;
+		tables.push(table.value.seen);
+		return read(table.value.rows);
+	};
+	for (const given of sources) {
+		const source = await textOfSource(given);
+		const result = inFile(asKind(kind, source, readOne(source)), source.file);
 		if (result.ok) for (const row of result.value) rows.push(row);
 		else append(problems, result.problems);
 	}
-	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(rows);
+	if (problems.length > 0) return err(...problems.slice(0, 50));
+	return ok({ rows: tables.some(asks) ? [] : rows, tables });
+}
+
+/** Whether something has to be said of a table before it can be read. */
+export function asks({ asks: { fields, dayOrder, decimalSign } }: TableSeen): boolean {
+	return fields.length > 0 || dayOrder || decimalSign;
 }

@@ -1,4 +1,7 @@
-import type { Result } from '../../../core/result';
+import type { DocumentRow } from '../../../core/1-open-items/document-row';
+import type { CustomerRow } from '../../../core/1-open-items/read-customers';
+import type { TableKind } from '../../../core/1-columns/fields';
+import { err, type Result } from '../../../core/result';
 import { cleanLine } from '../../../core/text/clean-text';
 import type { ActKind } from '../../../core/model/act-facts';
 import type { CallContext } from '../../act/define-act';
@@ -11,8 +14,15 @@ import type { z } from 'zod';
 import { KnownPile } from '../../matching/store/known-pile';
 import type { Books } from '../../platform/db/open';
 import { partsOfContent, type FileContent } from '../../platform/files/file-content';
-import type { FormSource } from '../../platform/http/read-form-text';
-import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
+import {
+	asks,
+	readCustomerTables,
+	readDocumentTables,
+	type TablesGiven,
+	type TablesRead
+} from '../../platform/http/read-table-form';
+import { keepTableReadings } from '../../firm/commands/keep-table-readings';
+import { withKnownReadings, type TablesAsked } from '../../firm/store/table-readings';
 import { importBankFile } from '../../receipts/commands/import-bank-file';
 import { readBankFile } from '../../receipts/store/read-bank-file';
 
@@ -31,6 +41,27 @@ function pileOf(books: Books): KnownPile {
 	return known;
 }
 
+/** Reads tables as they are known to be read, brings them in, and keeps what was said of them for the next ones. */
+async function bringIn<T, O>(
+	books: Books,
+	kind: TableKind,
+	asked: TablesAsked,
+	call: CallContext,
+	read: (given: TablesGiven) => Promise<Result<TablesRead<T>>>,
+	act: (rows: readonly T[]) => Promise<Result<O>>
+): Promise<Result<O>> {
+	const found = await read(await withKnownReadings(books.db, kind, asked));
+	if (!found.ok) return found;
+	const open = found.value.tables.find(asks);
+	if (open) return err({ code: 'table-asks', ...(open.file ? { file: open.file } : {}) });
+	const done = await act(found.value.rows);
+	// An act of its own: it is not what the form's key stands for.
+	const { key: _key, ...own } = call;
+	if (done.ok && asked.answers.length > 0)
+		await perform(books, keepTableReadings, { kind, answers: [...asked.answers] }, own);
+	return done;
+}
+
 /**
  * Acts in bulk: what they are given is read, and done, in a thread of its own with a connection of its own, while nobody else writes.
  * What they are given and give crosses threads.
@@ -45,17 +76,17 @@ export const HEAVY_ACTS = {
 	},
 	'bring-in-documents': {
 		role: 'clerk',
-		run: async (books: Books, sources: readonly FormSource[], call: CallContext) => {
-			const rows = await readDocumentTables(sources);
-			return rows.ok ? perform(books, bringInDocuments, rows.value, call) : rows;
-		}
+		run: (books: Books, asked: TablesAsked, call: CallContext) =>
+			bringIn(books, 'documents', asked, call, readDocumentTables, (rows: readonly DocumentRow[]) =>
+				perform(books, bringInDocuments, rows, call)
+			)
 	},
 	'bring-in-customers': {
 		role: 'clerk',
-		run: async (books: Books, sources: readonly FormSource[], call: CallContext) => {
-			const rows = await readCustomerTables(sources);
-			return rows.ok ? perform(books, bringInCustomers, rows.value, call) : rows;
-		}
+		run: (books: Books, asked: TablesAsked, call: CallContext) =>
+			bringIn(books, 'customers', asked, call, readCustomerTables, (rows: readonly CustomerRow[]) =>
+				perform(books, bringInCustomers, rows, call)
+			)
 	},
 	'post-certain': {
 		role: 'clerk',

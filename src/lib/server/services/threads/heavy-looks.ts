@@ -8,8 +8,9 @@ import { countRuns, lookAtRun } from '../../letters/queries/letters';
 import { lookAtToday } from '../../reports/queries/today';
 import { lookAtRecord } from '../../ledger/queries/record';
 import type { Db } from '../../platform/db/open';
-import type { FormSource } from '../../platform/http/read-form-text';
 import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
+import type { TableSeen } from '../../../tables/read-own-table';
+import { withKnownReadings, type TablesAsked } from '../../firm/store/table-readings';
 import { waitingReceipts } from '../../receipts/store/waiting-receipts';
 import { customersTable, openItemsTable } from './tables';
 
@@ -20,6 +21,8 @@ export interface PreviewSummed extends Omit<Preview, 'problems'> {
 	readonly added: number;
 	readonly same: number;
 	readonly differs: number;
+	/** How each table was understood, and what it asks. */
+	readonly tables: readonly TableSeen[];
 }
 
 /**
@@ -36,13 +39,13 @@ export const HEAVY_LOOKS = {
 	'small-balances': lookAtSmallBalances,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
-	'preview-documents': async (db: Db, sources: readonly FormSource[]) => {
-		const rows = await readDocumentTables(sources);
-		return rows.ok ? summed(await previewDocuments(db, rows.value)) : rows;
+	'preview-documents': async (db: Db, asked: TablesAsked) => {
+		const read = await readDocumentTables(await withKnownReadings(db, 'documents', asked));
+		return read.ok ? summed(await previewDocuments(db, read.value.rows), read.value.tables) : read;
 	},
-	'preview-customers': async (db: Db, sources: readonly FormSource[]) => {
-		const rows = await readCustomerTables(sources);
-		return rows.ok ? summed(await previewCustomers(db, rows.value)) : rows;
+	'preview-customers': async (db: Db, asked: TablesAsked) => {
+		const read = await readCustomerTables(await withKnownReadings(db, 'customers', asked));
+		return read.ok ? summed(await previewCustomers(db, read.value.rows), read.value.tables) : read;
 	}
 } as const satisfies Record<string, (db: Db, input: never, viewer: Viewer) => Promise<unknown>>;
 
@@ -50,11 +53,12 @@ export type HeavyLook = keyof typeof HEAVY_LOOKS;
 export type HeavyInput<N extends HeavyLook> = Parameters<(typeof HEAVY_LOOKS)[N]>[1];
 export type HeavyOutput<N extends HeavyLook> = Awaited<ReturnType<(typeof HEAVY_LOOKS)[N]>>;
 
-function summed({ problems, rows }: Preview): Result<PreviewSummed> {
+function summed({ problems, rows }: Preview, tables: readonly TableSeen[]): Result<PreviewSummed> {
 	if (problems.length) return err(...problems.slice(0, 50));
 	const of = (fate: string) => rows.filter((row) => row.fate === fate);
 	const [added, same, differs] = [of('new'), of('same'), of('differs')];
 	return ok({
+		tables,
 		...{ added: added.length, same: same.length, differs: differs.length },
 		rows: [...differs, ...added, ...same].slice(0, SHOWN)
 	});
