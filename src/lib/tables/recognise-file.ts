@@ -99,9 +99,9 @@ const OF_ITEMS =
 
 /** A firm's own list of open items or of customers, by what its headings are called in any language. */
 function ownTableKind(text: string): 'documents' | 'customers' | null {
-	const grid = parseGrid(
-		text.slice(0, HEAD_BYTES).replace(/[^\n]*$/, (last) => (text.length < HEAD_BYTES ? last : ''))
-	);
+	// The last line may be cut off.
+	const end = text.length < HEAD_BYTES ? text.length : text.lastIndexOf('\n', HEAD_BYTES);
+	const grid = parseGrid(text.slice(0, end < 0 ? HEAD_BYTES : end));
 	if (!grid.ok) return null;
 	for (const kind of ['documents', 'customers'] as const) {
 		const found = findHeadings(kind, grid.value);

@@ -1,3 +1,4 @@
+import { isEmailAddress } from '../text/email-address';
 import { currencyDigits } from '../money/currency';
 import { readDayAs } from './day-form';
 import { TABLE_FIELDS, type FieldKey, type FieldShape, type TableField, type TableKind } from './fields';
@@ -58,7 +59,7 @@ function scoreOf({ key, shape }: TableField, heading: string, sample: readonly s
 	if (heading === headingKey(key)) return named;
 	if (sample.length > 0 && shareOf(shape, sample) < 0.5) return 0;
 	if (named > 0) return named;
-	const telling = key === 'email' ? isMostly(sample, (text) => /^\S+@\S+\.\S+$/.test(text)) : false;
+	const telling = key === 'email' ? isMostly(sample, isEmailAddress) : false;
 	const currency = shape === 'currency' && isMostly(sample, isCurrency);
 	const iban =
 		key === 'payer_accounts' && isMostly(sample, (text) => /^[A-Z]{2}\d{2}[A-Z0-9 ]{10,}$/.test(text));

@@ -3,7 +3,7 @@
 	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
-	import { TABLE_FIELDS } from '$lib/core/1-columns/fields';
+	import { TABLE_FIELDS, type TableKind } from '$lib/core/1-columns/fields';
 	import type { TableAnswer } from '$lib/tables/read-own-table';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, FIELD_WORDS, list } from '$lib/words';
@@ -15,7 +15,7 @@
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
-	let what = $state<'documents' | 'customers'>('documents');
+	let what = $state<TableKind>('documents');
 	let preview = $state.raw<Preview | null>(null);
 	let refused = $state<readonly string[]>([]);
 	let reading = $state(false);
@@ -45,6 +45,10 @@
 			addForm.requestSubmit(showButton);
 		}
 	});
+	function chooseKind(kind: TableKind) {
+		what = kind;
+		start();
+	}
 	function choose() {
 		const files = [...(field.files ?? [])];
 		field.value = '';
@@ -109,16 +113,30 @@
 			<fieldset class="flex gap-4">
 				<legend class="mb-1 text-soft">What is in the table?</legend>
 				<label class="flex items-center gap-1"
-					><input type="radio" name="what" value="documents" bind:group={what} onchange={start} /> invoices, credit
-					notes, charges</label
+					><input
+						type="radio"
+						name="what"
+						value="documents"
+						checked={what === 'documents'}
+						defaultChecked={what === 'documents'}
+						onchange={() => chooseKind('documents')}
+					/> invoices, credit notes, charges</label
 				>
 				<label class="flex items-center gap-1"
-					><input type="radio" name="what" value="customers" bind:group={what} onchange={start} /> customers</label
+					><input
+						type="radio"
+						name="what"
+						value="customers"
+						checked={what === 'customers'}
+						defaultChecked={what === 'customers'}
+						onchange={() => chooseKind('customers')}
+					/> customers</label
 				>
 			</fieldset>
 			<p class="says">
 				Your own headings, dates and amounts are understood, or asked about. Needed: {list(fieldsOf(true))}.
-				If you have them: {list(fieldsOf(false))}.
+				If you have them: {fieldsOf(false).join(', ')}.
+				<a href="/open-items/bring-in/template/{what}" download>A template to fill in</a>
 			</p>
 			<input type="hidden" name="answers" value={JSON.stringify(answers)} />
 			<label class="grid gap-1"

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { TABLE_FIELDS, type FieldKey, type TableKind } from '$lib/core/1-columns/fields';
+	import { TABLE_FIELDS, type FieldKey, type FieldShape, type TableKind } from '$lib/core/1-columns/fields';
 	import type { TableAnswer, TableSeen } from '$lib/tables/read-own-table';
 	import { count, FIELD_WORDS, list } from '$lib/words';
 
@@ -33,16 +33,23 @@
 		const others = Object.entries(seen.columns).filter(([other, place]) => other !== key && place !== at);
 		say({ ...said, columns: { ...Object.fromEntries(others), ...(key ? { [key]: at } : {}) } });
 	}
+	/** Whether there is a column of such a shape. */
+	const has = (shape: FieldShape) =>
+		fields.some((one) => one.shape === shape && seen.columns[one.key] !== undefined);
 	const understood = $derived(
 		[
-			seen.known ? 'Read as it was said before' : 'Understood so',
+			seen.known ? 'Read as was said before' : 'Read by its headings',
 			`${count(Object.keys(seen.columns).length, 'column')} of ${seen.headings.length}`,
-			...(seen.dayOrder ? [seen.dayOrder === 'day-first' ? 'day before month' : 'month before day'] : []),
-			...(seen.decimalSign === ','
-				? ['decimals after a comma']
-				: seen.decimalSign
-					? ['decimals after a point']
-					: []),
+			...(seen.dayOrder && has('day')
+				? [seen.dayOrder === 'day-first' ? 'day before month' : 'month before day']
+				: []),
+			...(!has('amount')
+				? []
+				: seen.decimalSign === ','
+					? ['decimals after a comma']
+					: seen.decimalSign
+						? ['decimals after a point']
+						: []),
 			...(seen.columns.currency === undefined ? [`in ${seen.currency}`] : [])
 		].join(', ')
 	);

@@ -4,8 +4,8 @@ import type { HeadingWords } from './language';
 export const en: HeadingWords = {
 	fields: {
 		number: [
-			'number',
 			'document number',
+			'number',
 			'document no',
 			'doc no',
 			'invoice number',
@@ -48,6 +48,7 @@ export const en: HeadingWords = {
 		due_date: ['due date', 'due', 'payment due', 'due on', 'pay by'],
 		currency: ['currency', 'currency code', 'curr', 'ccy', 'cur'],
 		total: [
+			'total with tax',
 			'total',
 			'gross',
 			'gross amount',
@@ -60,6 +61,7 @@ export const en: HeadingWords = {
 			'value'
 		],
 		open: [
+			'amount still open',
 			'open',
 			'open amount',
 			'outstanding',
@@ -73,6 +75,7 @@ export const en: HeadingWords = {
 			'amount open'
 		],
 		purchase_order: [
+			'their order number',
 			'purchase order',
 			'purchase order no',
 			'po number',
@@ -87,6 +90,7 @@ export const en: HeadingWords = {
 			'order number'
 		],
 		order_reference: [
+			'our order number',
 			'order reference',
 			'our order',
 			'sales order',
@@ -96,7 +100,16 @@ export const en: HeadingWords = {
 			'our ref'
 		],
 		payment_reference: ['payment reference', 'structured reference', 'payment ref', 'remittance reference'],
-		description: ['description', 'details', 'text', 'narrative', 'memo', 'notes', 'comment'],
+		description: [
+			'what it is for',
+			'description',
+			'details',
+			'text',
+			'narrative',
+			'memo',
+			'notes',
+			'comment'
+		],
 		lines: ['lines'],
 		instalments: ['instalments', 'installments'],
 		code: [
@@ -123,21 +136,53 @@ export const en: HeadingWords = {
 			'debtor name',
 			'organisation'
 		],
-		also_known_as: ['also known as', 'trading name', 'trading as', 'other names', 'alias', 'short name'],
-		payer_accounts: ['payer accounts', 'iban', 'bank account', 'bank account number', 'pays from'],
-		parent_code: ['parent code', 'parent', 'head office', 'parent account', 'group code'],
-		terms_days: ['terms days', 'payment terms', 'terms', 'credit days', 'payment days', 'net days', 'days'],
+		also_known_as: ['other names', 'also known as', 'trading name', 'trading as', 'alias', 'short name'],
+		payer_accounts: [
+			'accounts they pay from',
+			'payer accounts',
+			'iban',
+			'bank account',
+			'bank account number',
+			'pays from'
+		],
+		parent_code: [
+			'code of the parent account',
+			'parent code',
+			'parent',
+			'head office',
+			'parent account',
+			'group code'
+		],
+		terms_days: [
+			'payment terms days',
+			'terms days',
+			'payment terms',
+			'terms',
+			'credit days',
+			'payment days',
+			'net days',
+			'days'
+		],
 		discount_percent: [
+			'settlement discount percent',
 			'discount percent',
 			'discount',
 			'settlement discount',
 			'discount rate',
 			'early payment discount'
 		],
-		discount_days: ['discount days', 'settlement days', 'early payment days'],
-		email: ['email', 'e mail', 'email address', 'statement email', 'accounts email', 'mail'],
+		discount_days: ['days for the discount', 'discount days', 'settlement days', 'early payment days'],
+		email: [
+			'e mail for statements',
+			'email',
+			'e mail',
+			'email address',
+			'statement email',
+			'accounts email',
+			'mail'
+		],
 		address: ['address', 'billing address', 'postal address', 'street', 'address line 1', 'address 1'],
-		phone: ['phone', 'telephone', 'tel', 'phone number', 'telephone number', 'mobile']
+		phone: ['telephone', 'phone', 'tel', 'phone number', 'telephone number', 'mobile']
 	},
 	kinds: {
 		invoice: ['invoice', 'inv', 'si', 'sales invoice', 'debit'],

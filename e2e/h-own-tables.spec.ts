@@ -1,0 +1,95 @@
+import { expect, test, type Page } from '@playwright/test';
+import { complaints, expectAccessible, signIn } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('fresh');
+
+// A firm's own lists, with its own headings, dates and amounts. Each goes on from the one before.
+test.describe.configure({ mode: 'serial' });
+
+const CUSTOMERS = `Kundennummer;Firma;Anschrift;E-Mail
+K7;Töpferei Linde;Am Brennofen 4, Lehmwiesen;linde@lehm.example
+K8;Tonwerk Au;Uferweg 1, Lehmwiesen;au@lehm.example
+`;
+const ITEMS = `Offene Posten
+Stand: 31.10.2026
+Kunde;Rg.-Nr.;Rechnungsdatum;Fällig am;Rechnungsbetrag;Offen
+K7;LW-4711;01.10.2026;31.10.2026;1.200,00;1.200,00
+K7;LW-4712;02.10.2026;;-45,40;-45,40
+K8;LW-4713;03.10.2026;02.11.2026;80,00;79,50
+Summe;;;;1.234,60;1.234,10
+`;
+/** Neither its day nor its amount says what it is, and nothing names the customer's column. */
+const OPEN_QUESTIONS = `Wer,Rechnung,Datum,Offen
+K8,LW-4714,02/10/2026,1.234
+`;
+
+async function bringIn(page: Page, name: string, text: string): Promise<void> {
+	await page
+		.getByLabel(/^A CSV file/)
+		.setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+}
+async function toBringIn(page: Page): Promise<void> {
+	await signIn(page);
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Open items' }).click();
+	await page.getByRole('link', { name: 'Bring in invoices or customers' }).click();
+	await page.waitForURL('**/open-items/bring-in');
+	await page.waitForLoadState('networkidle');
+}
+
+test('customers and open items come in with their own headings, without a question', async ({ page }) => {
+	const heard = complaints(page);
+	await toBringIn(page);
+	const template = await page.request.get(
+		(await page.getByRole('link', { name: 'A template to fill in' }).getAttribute('href'))!
+	);
+	expect(await template.text()).toContain('document number,customer code,issue date');
+	// What it is, is told from the file: nothing is chosen.
+	await bringIn(page, 'kunden.csv', CUSTOMERS);
+	await expect(page.getByRole('heading', { name: '2 customers would be added' })).toBeVisible();
+	await expect(page.getByText('Read by its headings, 4 columns of 4, in GBP')).toBeVisible();
+	await page.getByRole('button', { name: 'Add 2 customers' }).click();
+	await expect(page.getByText('Added 2 customers')).toBeVisible();
+	await bringIn(page, 'offene-posten.csv', ITEMS);
+	await expect(page.getByRole('heading', { name: '3 documents would be added' })).toBeVisible();
+	await expect(page.getByText('day before month, decimals after a comma, in GBP')).toBeVisible();
+	await expect(page.getByText('1 line without a document number left out: line 7.')).toBeVisible();
+	await expectAccessible(page);
+	await page.getByRole('button', { name: 'Add 3 documents' }).click();
+	await expect(page.getByText('Added 3 documents')).toBeVisible();
+	await page.goto('/customers/K7');
+	await expect(page.getByRole('row').filter({ hasText: 'LW-4711' })).toContainText('1,200.00');
+	await expect(page.getByRole('row').filter({ hasText: 'LW-4712' })).toContainText('45.40');
+	await expect(page.getByText('Lehmwiesen')).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('what could be two things is asked, and known the next time', async ({ page }) => {
+	await toBringIn(page);
+	await bringIn(page, 'liste.csv', OPEN_QUESTIONS);
+	// Not told from its headings alone: it is of the kind that is chosen.
+	await expect(page.getByText('Say which column is the customer code.')).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0);
+	await page.getByLabel('What Wer is').selectOption({ label: 'customer code *' });
+	await expect(page.getByText('Say which column')).toHaveCount(0);
+	await page.getByLabel('Each date could be read in two ways.').selectOption({ label: 'the day' });
+	await page
+		.getByLabel('Each amount could be read in two ways.')
+		.selectOption({ label: 'a comma, as in 1,23' });
+	await expect(page.getByRole('heading', { name: '1 document would be added' })).toBeVisible();
+	await expect(page.getByRole('row').filter({ hasText: 'LW-4714' })).toContainText(
+		'1234.00 GBP open, due 2026-11-01'
+	);
+	await page.getByRole('button', { name: 'Add 1 document' }).click();
+	await expect(page.getByText('Added 1 document')).toBeVisible();
+	await bringIn(page, 'liste-2.csv', OPEN_QUESTIONS.replace('LW-4714', 'LW-4715'));
+	await expect(
+		page.getByText(/^Read as was said before, .*day before month, decimals after a comma/)
+	).toBeVisible();
+	await expect(page.getByRole('heading', { name: '1 document would be added' })).toBeVisible();
+	// Rows that cannot be read are told by line and by the name of their field.
+	await bringIn(page, 'liste-3.csv', `${OPEN_QUESTIONS}K8,LW-4716,31/02/2026,1.234\n`);
+	await expect(
+		page.getByText('liste-3.csv, line 3: “31/02/2026” in issue date cannot be taken')
+	).toBeVisible();
+});
