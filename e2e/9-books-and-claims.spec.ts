@@ -118,7 +118,7 @@ test('a trial run reads three files, says what would match, and keeps nothing', 
 		.locator('input[name=customers]')
 		.setInputFiles(file('c.csv', 'code,name,currency\nH1,Hazel,GBP\n'));
 	await page.getByRole('button', { name: 'See what would match' }).click();
-	await expect(page.getByText(/of 100 receipts need no thought/)).toBeVisible();
+	await expect(page.getByText(/of 100 receipts would be posted as certain/)).toBeVisible();
 	expect(await violations(page, 'what would match')).toEqual([]);
 	expect(heard).toEqual([]);
 });
@@ -144,7 +144,7 @@ test('files dropped on a trial run go where they belong, and match once the thre
 		'owed.csv': `${owed}\nAK-9,invoice,H1,2026-09-01,2026-10-01,GBP,5.00,5.00\n`,
 		'bank.xml': bank
 	});
-	await expect(page.getByText(/of 100 receipts need no thought/)).toBeVisible();
+	await expect(page.getByText(/of 100 receipts would be posted as certain/)).toBeVisible();
 });
 
 test('a loss beyond the limit waits for a supervisor, who does not agree, or agrees', async ({ page }) => {

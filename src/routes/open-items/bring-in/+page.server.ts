@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { err, ok, type Result } from '$lib/core/result';
 import { TABLE_ANSWER } from '$lib/server/firm/store/table-answer';
-import type { TablesAsked } from '$lib/server/firm/store/table-readings';
+import type { TablesAsked } from '$lib/server/services/threads/with-known-readings';
 import { preview } from '$lib/server/platform/http/action';
 import { FORM_TEXT_BYTES, readFormSources } from '$lib/server/platform/http/read-form-text';
 import { mayAct } from '$lib/server/platform/http/view';

@@ -48,7 +48,11 @@ describe('a document as it is typed', () => {
 		['no words', (form) => (form.lines[0]!.text = ''), /Line 1: say what it is for/],
 		['a day that is none', (form) => (form.issued = '31/02'), /“31\/02” is not a date/],
 		['days that are none', (form) => (form.shares[0]!.days = 'soon'), /“soon” is no number of days/],
-		['parts over the whole', (form) => ((form.shares[0]!.percent = '110'), void 0), /“110” is no percentage/],
+		[
+			'parts over the whole',
+			(form) => ((form.shares[0]!.percent = '110'), void 0),
+			/“110” is not a percentage/
+		],
 		['parts under the whole', (form) => (form.shares[0]!.percent = '90'), /come to 90%/],
 		['a discount that is none', (form) => (form.discountPercent = 'x'), /The discount is no percentage/]
 	])('%s is said, and kept as typed', (_, type, why) => {

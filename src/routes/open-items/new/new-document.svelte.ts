@@ -119,7 +119,7 @@ export class NewDocument {
 				problems.push(
 					rest
 						? `Part ${i + 1}: nothing is left for it.`
-						: `Part ${i + 1}: “${share.percent}” is not a percentage above zero.`
+						: `Part ${i + 1}: “${share.percent}” is not a percentage above zero, up to 100.`
 				);
 			if (days === null) problems.push(`Part ${i + 1}: “${share.days}” is no number of days.`);
 			return { basisPoints: basisPoints ?? 0, days: days ?? 0 };

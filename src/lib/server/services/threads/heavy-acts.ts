@@ -22,7 +22,7 @@ import {
 	type TablesRead
 } from '../../platform/http/read-table-form';
 import { keepTableReadings } from '../../firm/commands/keep-table-readings';
-import { withKnownReadings, type TablesAsked } from '../../firm/store/table-readings';
+import { withKnownReadings, type TablesAsked } from './with-known-readings';
 import { importBankFile } from '../../receipts/commands/import-bank-file';
 import { readBankFile } from '../../receipts/store/read-bank-file';
 

@@ -10,7 +10,7 @@ import { lookAtRecord } from '../../ledger/queries/record';
 import type { Db } from '../../platform/db/open';
 import { readCustomerTables, readDocumentTables } from '../../platform/http/read-table-form';
 import type { TableSeen } from '../../../tables/read-own-table';
-import { withKnownReadings, type TablesAsked } from '../../firm/store/table-readings';
+import { withKnownReadings, type TablesAsked } from './with-known-readings';
 import { waitingReceipts } from '../../receipts/store/waiting-receipts';
 import { customersTable, openItemsTable } from './tables';
 

@@ -3,7 +3,7 @@ import type { TableAnswer } from '../../../tables/read-own-table';
 import type { Reader } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
 import type { TablesGiven } from '../../platform/http/read-table-form';
-import { baseCurrencyOr, readSetting } from './settings';
+import { baseCurrencyOr, readSetting } from '../../firm/store/settings';
 
 /** Tables that somebody brings, and what they say of how to read them. */
 export interface TablesAsked {
