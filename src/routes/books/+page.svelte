@@ -31,8 +31,8 @@
 					'anchor'
 				)}.
 				{data.lockedThrough ? `Locked up to ${shortDay(data.lockedThrough)}.` : 'No period is locked.'}
-				{#if proof.counts.acknowledged}{count(proof.counts.acknowledged, 'finding was', 'findings were')} put down
-					with a reason: it stands in the <a href="/books/record">record</a>.{/if}
+				{#if proof.counts.acknowledged}{count(proof.counts.acknowledged, 'finding was', 'findings were')} acknowledged
+					with a reason: it is in the <a href="/books/record">record</a>.{/if}
 			</p>
 			<ol class="mt-3">
 				{#each rules as [rule, text] (rule)}

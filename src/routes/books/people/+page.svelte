@@ -114,8 +114,8 @@
 		</table>
 		<h2 class="mt-8 text-xl">Who needs a second step</h2>
 		<p class="mt-1 mb-2 says">
-			A code from an app, or a passkey, beside the password. Who has none sets one up before anything else,
-			the next time that they ask for something.
+			A code from an app, or a passkey, as well as the password. Anybody without one has to set one up before
+			they can go on.
 		</p>
 		<form
 			method="POST"

@@ -67,8 +67,8 @@
 	<section class="px-8 pt-5 pb-10">
 		<h1>Exchange rates</h1>
 		<p class="mt-1 says">
-			What one unit of a currency is worth in {data.base}. An amount is turned at the newest rate on or before
-			its day; a rate once given stays, since amounts were turned by it.
+			What one unit of a currency is worth in {data.base}. Amounts are converted at the latest rate on or
+			before their day. A rate is never changed, since amounts were converted at it.
 		</p>
 		<table class="mt-4">
 			<thead

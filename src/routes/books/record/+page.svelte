@@ -23,8 +23,8 @@
 	<p class="text-sm"><a href="/books">Books</a></p>
 	<h1>Who did what, newest first</h1>
 	<p class="mt-1 mb-3 says">
-		Every act with its time and what it touched. Each carries the mark of the one before, so that none can be
-		changed or lost unseen: the <a href="/books">proof</a> reads the whole chain.
+		Every act with its time and what it touched. Each is linked to the one before, so that none can be changed
+		or lost unnoticed: the <a href="/books">proof</a> reads the whole chain.
 	</p>
 	<Problems
 		problems={data.bad.map((text) => `“${text}” is not a date. Write 30 Oct, 30/10 or 2026-10-30.`)}

@@ -57,8 +57,8 @@
 			</p>
 		{/if}
 		<p class="mt-1 mb-3 says">
-			After the password you show a code from an app on your phone, or a passkey. Who learns your password
-			then still does not get in.
+			After the password you show a code from an app on your phone, or a passkey. Somebody who learns your
+			password still cannot sign in.
 		</p>
 		<Problems {problems} />
 		{#if data.factors.length}
@@ -104,7 +104,7 @@
 	<section class="border-l border-rule px-8 pt-5 pb-10">
 		<h2 class="text-xl">Add an app</h2>
 		<p class="mt-1 mb-3 says">
-			Any app that makes codes of six digits every half minute (RFC 6238). Have it read the picture, or type
+			Any app that makes codes of six digits every half minute (RFC 6238). Scan the picture with it, or type
 			the key into it; then type the code that it shows.
 		</p>
 		<Problems problems={appForm.problems} />

@@ -46,9 +46,9 @@
 			: `No payment of ${data.customer.name} is allocated.`}
 	</h1>
 	<p class="mt-1 mb-3 says">
-		Choose those that are wrong. They are taken off whatever they settled and wait on the desk again, or go to
-		another account and lie there on account; both steps are recorded. To change one alone, put it right from
-		the account.
+		Choose those that are wrong. What they settled is open again, and they wait in Money in, or go to another
+		customer’s account as money on account; both steps are recorded. To change a single one, reallocate it
+		from the account.
 	</p>
 	<Problems problems={form.problems} />
 	{#if data.rows.length}
