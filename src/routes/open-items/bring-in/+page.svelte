@@ -136,7 +136,7 @@
 			<p class="says">
 				Your own headings, dates and amounts are understood, or asked about. Needed: {list(fieldsOf(true))}.
 				If you have them: {fieldsOf(false).join(', ')}.
-				<a href="/open-items/bring-in/template/{what}" download>A template to fill in</a>
+				<a class="underline" href="/open-items/bring-in/template/{what}" download>A template to fill in</a>
 			</p>
 			<input type="hidden" name="answers" value={JSON.stringify(answers)} />
 			<label class="grid gap-1"
