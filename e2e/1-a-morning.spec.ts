@@ -144,7 +144,7 @@ test('the odd penny gets a name, and the line says what posting will do', async 
 	// The words say why: a claim is proposed for it.
 	await expect(page.locator('footer')).toContainText('opens a claim of £45.40');
 	await page.keyboard.press('7');
-	await expect(page.locator('footer')).toContainText('£45.40 is no small difference');
+	await expect(page.locator('footer')).toContainText('£45.40 is too much for a small difference');
 	await page.keyboard.press('3');
 	await expect(page.locator('footer')).toContainText('opens a claim of £45.40');
 	await page.getByLabel('what they say').fill('two shelves cracked');
