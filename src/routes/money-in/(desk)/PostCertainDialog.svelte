@@ -134,7 +134,7 @@
 	</p>
 	<div
 		bind:this={region}
-		class="my-3 max-h-[52vh] overflow-auto border-y border-rule"
+		class="scroll-shade my-3 max-h-[52vh] overflow-auto border-y border-rule"
 		role="listbox"
 		aria-multiselectable="true"
 		aria-label="Receipts that are certain"
