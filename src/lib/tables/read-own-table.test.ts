@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readOwnTable, type TableAnswer } from './read-own-table';
+import { readOwnTable } from './read-own-table';
+import type { TableAnswer } from './table-seen';
 
 const read = (text: string, answers: readonly TableAnswer[] = []) => {
 	const found = readOwnTable('documents', { text, file: 'items.csv' }, answers, 'GBP');
@@ -17,7 +18,7 @@ describe('a table of a firm’s own', () => {
 	it('is read by what it says itself', () => {
 		const { seen, rows } = read(`${OPEN}H1;4711;31.10.2026;1.200,00\n`);
 		expect(seen).toMatchObject({
-			...{ key: KEY, dayOrder: 'day-first', decimalSign: ',', known: false, currency: 'GBP' },
+			...{ key: KEY, dayOrder: 'day-first', decimalSign: ',', answer: null, currency: 'GBP' },
 			asks: { fields: [], dayOrder: false, decimalSign: false }
 		});
 		expect(rows[0]!.cells).toMatchObject({
@@ -32,7 +33,7 @@ describe('a table of a firm’s own', () => {
 		const { seen, rows } = read(text);
 		expect([seen.asks, rows]).toEqual([{ fields: [], dayOrder: true, decimalSign: true }, []]);
 		const said = read(text, [answer({ dayOrder: 'month-first', decimalSign: '.' })]);
-		expect(said.seen.known).toBe(true);
+		expect(said.seen.answer).not.toBeNull();
 		expect(said.rows[0]!.cells).toMatchObject({ issue_date: '2026-01-02', open: '1.200' });
 	});
 	it('what was said never goes against what the table says', () => {

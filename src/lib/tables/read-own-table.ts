@@ -1,5 +1,5 @@
 import type { DayOrder } from '../core/1-columns/day-form';
-import type { FieldKey, TableKind } from '../core/1-columns/fields';
+import type { TableKind } from '../core/1-columns/fields';
 import { findHeadings, missingFields } from '../core/1-columns/find-headings';
 import type { ColumnsOf } from '../core/1-columns/guess-columns';
 import { headingKey } from '../core/1-columns/heading-key';
@@ -7,48 +7,16 @@ import type { DecimalSign } from '../core/1-columns/number-form';
 import { formsOf, readGridRows, type FormsFound, type GridRow } from '../core/1-columns/read-grid-rows';
 import type { TableRow } from '../core/model/table-row';
 import { err, ok, type Result } from '../core/result';
+import type { Problem } from '../core/problems';
 import { parseGrid } from './parse-grid';
-
-/** What a person said of a table: by its headings, so that the next one like it is read the same way. */
-export interface TableAnswer {
-	/** The headings, as they are compared, in their order. */
-	readonly headings: string;
-	readonly columns: ColumnsOf;
-	readonly dayOrder: DayOrder | null;
-	readonly decimalSign: DecimalSign | null;
-	readonly currency: string | null;
-}
-
-/** A table as it was understood, and what a person has to say before it can be read. */
-export interface TableSeen {
-	readonly file: string | null;
-	/** The headings as they are compared. */
-	readonly key: string;
-	readonly headings: readonly string[];
-	/** The line of the headings. */
-	readonly line: number;
-	/** The first rows, to recognise the columns by. */
-	readonly samples: readonly (readonly string[])[];
-	readonly columns: ColumnsOf;
-	readonly dayOrder: DayOrder | null;
-	readonly decimalSign: DecimalSign | null;
-	readonly currency: string;
-	/** Whether it is read as a person said once. */
-	readonly known: boolean;
-	readonly asks: {
-		readonly fields: readonly FieldKey[];
-		/** A date that may be two days, where the order has to be said. */
-		readonly dayOrder: boolean;
-		readonly decimalSign: boolean;
-	};
-	/** Lines without a number or code of their own: totals, headings between. */
-	readonly leftOut: readonly number[];
-}
+import { isAsking, type TableAnswer, type TableSeen } from './table-seen';
 
 export interface OwnTable {
 	readonly seen: TableSeen;
 	/** None while something has to be said first. */
 	readonly rows: readonly TableRow[];
+	/** What in its rows can be meant in two ways. */
+	readonly problems: readonly Problem[];
 }
 
 const SAMPLES = 3;
@@ -71,7 +39,7 @@ export function readOwnTable(
 	if (!found) return err({ code: 'csv-no-headings' });
 	const { headings, line, rows } = found;
 	const key = headings.map(headingKey).join('|');
-	const answer = answers.find((one) => one.headings === key);
+	const answer = answers.find((one) => one.headings === key) ?? null;
 	const columns = answer ? columnsWithin(answer.columns, headings.length) : found.columns;
 	const wide = rows.find(
 		({ cells }) => cells.length > headings.length && cells.slice(headings.length).some(Boolean)
@@ -81,23 +49,22 @@ export function readOwnTable(
 	const forms = formsOf(kind, columns, rows);
 	const dayOrder = settled(forms.dayOrder, answer?.dayOrder ?? null);
 	const decimalSign = settled(forms.decimalSign, answer?.decimalSign ?? null);
-	const asks = {
-		fields: missingFields(kind, columns),
-		dayOrder: dayOrder === null,
-		decimalSign: decimalSign === null
-	};
-	const reading = { columns, currency: answer?.currency ?? currency };
-	const ready = asks.fields.length === 0 && dayOrder !== null && decimalSign !== null;
-	const read = ready
-		? readGridRows(kind, rows, { ...reading, dayOrder, decimalSign })
-		: { rows: [], leftOut: [] };
-	return ok({
-		rows: read.rows,
-		seen: {
-			...{ file, key, headings, line, columns, asks, dayOrder, decimalSign, leftOut: read.leftOut },
-			...{ currency: reading.currency, known: Boolean(answer), samples: samplesOf(rows) }
+	const seen: TableSeen = {
+		...{ file, key, headings, line, columns, answer, dayOrder, decimalSign, leftOut: [] },
+		...{ currency: answer?.currency ?? currency, samples: samplesOf(rows) },
+		asks: {
+			fields: missingFields(kind, columns),
+			dayOrder: dayOrder === null,
+			decimalSign: decimalSign === null
 		}
+	};
+	if (isAsking(seen) || dayOrder === null || decimalSign === null)
+		return ok({ seen, rows: [], problems: [] });
+	const { leftOut, ...read } = readGridRows(kind, rows, {
+		...{ columns, dayOrder, decimalSign, currency: seen.currency },
+		currencyIsSaid: Boolean(answer?.currency)
 	});
+	return ok({ seen: { ...seen, leftOut }, ...read });
 }
 
 /** What the table itself tells; what was said only where it tells nothing. One that contradicts itself is read as was said. */

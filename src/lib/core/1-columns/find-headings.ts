@@ -19,22 +19,17 @@ export interface FoundTable {
  * more than one cell. Null where there is no such line.
  */
 export function findHeadings(kind: TableKind, grid: readonly GridRow[]): FoundTable | null {
-	let best: FoundTable | null = null;
-	let most = -1;
-	for (const [at, { line, cells }] of grid.slice(0, TOP).entries()) {
+	let [best, most] = [-1, -1];
+	for (const [at, { cells }] of grid.slice(0, TOP).entries()) {
 		if (cells.filter((cell) => cell.trim() !== '').length < 2) continue;
 		// Names alone: values would tell as much of a line of values.
 		const named = Object.keys(guessColumns(kind, cells, [])).length;
-		if (named <= most) continue;
-		const rows = grid.slice(at + 1);
-		const columns = guessColumns(
-			kind,
-			cells,
-			rows.map((row) => row.cells)
-		);
-		[best, most] = [{ headings: cells, line, rows, columns }, named];
+		if (named > most) [best, most] = [at, named];
 	}
-	return best;
+	const found = grid[best];
+	if (!found) return null;
+	const rows = grid.slice(best + 1);
+	return { headings: found.cells, line: found.line, rows, columns: guessColumns(kind, found.cells, rows) };
 }
 
 /** The fields that are needed and that no column has. */

@@ -11,24 +11,24 @@ export type ColumnsOf = Readonly<Partial<Record<FieldKey, number>>>;
 
 /** So many values of a column are looked at. */
 const SAMPLE = 200;
-/** A heading as it is called in some language; one that has such a word in it; what its values are. */
-const [NAMED, CONTAINS, BY_VALUES] = [100, 50, 10];
+/** Our own name; a heading as it is called in some language; one that has such a word in it; what its values are. */
+const [OWN, NAMED, CONTAINS, BY_VALUES] = [1_000, 100, 50, 10];
 
 /**
  * Which column of a table is which field, guessed from what the columns are called in several languages and from what stands in them.
  * A heading of our own name goes before all. A column whose values cannot be what a field asks for is not taken for it.
- * @param rows the cells of each row, in the order of the headings
+ * @param rows the first of them are looked at
  */
 export function guessColumns(
 	kind: TableKind,
 	headings: readonly string[],
-	rows: readonly (readonly string[])[]
+	rows: readonly { readonly cells: readonly string[] }[]
 ): ColumnsOf {
 	const keys = headings.map(headingKey);
 	const samples = headings.map((_, at) =>
 		rows
 			.slice(0, SAMPLE)
-			.map((row) => row[at]?.trim() ?? '')
+			.map(({ cells }) => cells[at]?.trim() ?? '')
 			.filter(Boolean)
 	);
 	const pairs = TABLE_FIELDS[kind].flatMap((field, order) =>
@@ -56,19 +56,19 @@ export function guessColumns(
 function scoreOf({ key, shape }: TableField, heading: string, sample: readonly string[]): number {
 	const named = namedAs(key, heading);
 	// Our own name is meant, whatever stands in it: its faults are told by line.
-	if (heading === headingKey(key)) return named;
+	if (named === OWN) return named;
 	if (sample.length > 0 && shareOf(shape, sample) < 0.5) return 0;
 	if (named > 0) return named;
-	const telling = key === 'email' ? isMostly(sample, isEmailAddress) : false;
+	const email = key === 'email' && isMostly(sample, isEmailAddress);
 	const currency = shape === 'currency' && isMostly(sample, isCurrency);
 	const iban =
 		key === 'payer_accounts' && isMostly(sample, (text) => /^[A-Z]{2}\d{2}[A-Z0-9 ]{10,}$/.test(text));
-	return telling || currency || iban ? BY_VALUES : 0;
+	return email || currency || iban ? BY_VALUES : 0;
 }
 
 /** How surely a heading names a field: earlier words of a language are surer, and English ones a little surer than others. */
 function namedAs(key: FieldKey, heading: string): number {
-	if (heading === headingKey(key)) return NAMED + SAMPLE;
+	if (heading === headingKey(key)) return OWN;
 	let best = 0;
 	for (const [language, { fields }] of HEADING_LANGUAGES.entries())
 		for (const [rank, word] of (fields[key] ?? []).entries()) {

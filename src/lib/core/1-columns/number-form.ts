@@ -1,3 +1,5 @@
+import { CURRENCY_MARK } from './currency-mark';
+
 /** The sign before the decimals in a column. */
 export type DecimalSign = '.' | ',';
 
@@ -6,19 +8,22 @@ const LONGEST = 60;
 /** A blank of any width, an apostrophe: they only group. */
 const GROUPING = /[\s\u00a0\u202f'’]/g;
 
+const SIGN = '([-+\\u2212]?)';
+const MARK = `(${CURRENCY_MARK.source})?`;
+/** One sign and one mark at most, on either side of the digits. */
+const AMOUNT = new RegExp(`^${SIGN}${MARK}${SIGN}([\\d.,]+)${SIGN}${MARK}${SIGN}$`);
+
 /** A number without currency, blanks and sign; null for what is none. */
 function bare(given: string): { readonly digits: string; readonly negative: boolean } | null {
 	if (given.length > LONGEST) return null;
-	let text = given.replace(GROUPING, '').replace(/^(?:[A-Z]{3}|[€£$])|(?:[A-Z]{3}|[€£$])$/g, '');
-	let negative = false;
+	const text = given.replace(GROUPING, '');
 	const bracketed = /^\((.*)\)$/.exec(text);
-	if (bracketed) [text, negative] = [bracketed[1]!, true];
-	const signed = /^([-+\u2212]?)([^-+\u2212]*)([-+\u2212]?)$/.exec(text);
-	if (!signed || (signed[1] && signed[3])) return null;
-	const sign = signed[1] || signed[3];
-	if (sign && sign !== '+') negative = true;
-	const digits = signed[2]!.replace(/^(?:[A-Z]{3}|[€£$])/, '');
-	return /^(?=.*\d)[\d.,]+$/.test(digits) ? { digits, negative } : null;
+	const found = AMOUNT.exec(bracketed ? bracketed[1]! : text);
+	if (!found || !/\d/.test(found[4]!)) return null;
+	const [, first, before, second, digits, third, after, last] = found;
+	const signs = [first, second, third, last].filter(Boolean);
+	if (signs.length > (bracketed ? 0 : 1) || (before && after)) return null;
+	return { digits: digits!, negative: Boolean(bracketed) || (signs.length === 1 && signs[0] !== '+') };
 }
 
 /** Which sign stands before the decimals of one number; `'either'` where it could be both, null where it has neither, or cannot be. */

@@ -1,4 +1,6 @@
 import type { TableRow } from '../model/table-row';
+import type { Problem } from '../problems';
+import { cutText } from '../text/cut-text';
 import { withoutAccents } from '../text/without-accents';
 import { readDayAs, dayOrderOf, type DayOrder } from './day-form';
 import { TABLE_FIELDS, type FieldKey, type TableKind } from './fields';
@@ -6,6 +8,7 @@ import type { ColumnsOf } from './guess-columns';
 import { headingKey } from './heading-key';
 import { HEADING_LANGUAGES } from './headings';
 import { decimalSignOf, readNumberAs, type DecimalSign } from './number-form';
+import { codeOf, currencyMarkOf, isOf } from './currency-mark';
 
 /** A row of a table as it stands there, with the line on which it begins. */
 export interface GridRow {
@@ -18,8 +21,10 @@ export interface TableReading {
 	readonly columns: ColumnsOf;
 	readonly dayOrder: DayOrder;
 	readonly decimalSign: DecimalSign;
-	/** The currency of all rows where no column says it. */
+	/** The currency of rows that do not tell theirs. */
 	readonly currency: string;
+	/** Whether somebody said so of all rows: then what their sums are written with may not differ. */
+	readonly currencyIsSaid: boolean;
 }
 
 /** What of a reading the table tells itself; `'either'` where a person has to say, null where it contradicts itself. */
@@ -27,8 +32,6 @@ export interface FormsFound {
 	readonly dayOrder: DayOrder | 'either' | null;
 	readonly decimalSign: DecimalSign | 'either' | null;
 }
-
-const SYMBOLS: Readonly<Record<string, string>> = { '€': 'EUR', '£': 'GBP', $: 'USD' };
 
 /** How the table writes dates and numbers, found from all values of the columns that have them. */
 export function formsOf(kind: TableKind, columns: ColumnsOf, rows: readonly GridRow[]): FormsFound {
@@ -40,67 +43,120 @@ export function formsOf(kind: TableKind, columns: ColumnsOf, rows: readonly Grid
 	return { dayOrder: dayOrderOf(of('day')), decimalSign: decimalSignOf(of('amount')) };
 }
 
+/** The rows of a table, the lines that are none, and what stands against others. */
+export interface GridRead {
+	readonly rows: readonly TableRow[];
+	/** Lines without a number or a code of their own: headings between, totals. */
+	readonly leftOut: readonly number[];
+	readonly problems: readonly Problem[];
+}
+
 /**
  * The rows of a table with our own names and forms, as the readers of rows want them: dates as YYYY-MM-DD, amounts with a dot. What
- * cannot be read stays as it is, so that the reader says so with its line. Rows in which neither a number nor a name stands are
- * headings between, totals and blank lines: they are left out, and counted.
+ * cannot be read stays as it is, so that the reader says so with its line. What could be meant in two ways is refused here: a sum whose
+ * currency is another than its row's, sums with different signs, an invoice below zero that is called one.
  */
-export function readGridRows(
-	kind: TableKind,
-	rows: readonly GridRow[],
-	reading: TableReading
-): { readonly rows: readonly TableRow[]; readonly leftOut: readonly number[] } {
+export function readGridRows(kind: TableKind, rows: readonly GridRow[], reading: TableReading): GridRead {
 	const key: FieldKey = kind === 'documents' ? 'number' : 'code';
 	const out: TableRow[] = [];
 	const leftOut: number[] = [];
-	for (const row of rows) {
-		const cells = cellsOf(kind, row, reading);
-		if (!cells[key]) leftOut.push(row.line);
-		else out.push({ line: row.line, cells });
+	const problems: Problem[] = [];
+	for (const { line, cells: given } of rows) {
+		const texts = textsOf(kind, given, reading.columns);
+		if (!texts[key]) {
+			leftOut.push(line);
+			continue;
+		}
+		const fault = (field: FieldKey, why: string) =>
+			problems.push({ code: 'csv-field', field, text: cutText(texts[field] ?? '', 100), why, line });
+		const before = problems.length;
+		const cells = cellsOf(kind, texts, reading, fault);
+		if (kind === 'documents') Object.assign(cells, asDocument(cells, fault));
+		if (problems.length === before) out.push({ line, cells });
 	}
-	return { rows: out, leftOut };
+	return { rows: out, leftOut, problems };
 }
 
-function cellsOf(kind: TableKind, row: GridRow, reading: TableReading): Readonly<Record<string, string>> {
+type Texts = Readonly<Partial<Record<FieldKey, string>>>;
+type Fault = (field: FieldKey, why: string) => unknown;
+
+/** What stands in each field of a row. */
+function textsOf(kind: TableKind, given: readonly string[], columns: ColumnsOf): Texts {
+	const texts: Partial<Record<FieldKey, string>> = {};
+	for (const { key } of TABLE_FIELDS[kind]) {
+		const at = columns[key];
+		texts[key] = (at === undefined ? undefined : given[at])?.trim() ?? '';
+	}
+	return texts;
+}
+
+function cellsOf(kind: TableKind, texts: Texts, reading: TableReading, fault: Fault): Record<string, string> {
+	const amounts = TABLE_FIELDS[kind].filter(({ shape }) => shape === 'amount').map(({ key }) => key);
+	const currency = currencyOf(texts, amounts, reading, fault);
 	const cells: Record<string, string> = {};
 	for (const { key, shape } of TABLE_FIELDS[kind]) {
-		const at = reading.columns[key];
-		const text = (at === undefined ? undefined : row.cells[at])?.trim() ?? '';
+		const text = texts[key] ?? '';
 		if (shape === 'day') cells[key] = readDayAs(text, reading.dayOrder) ?? text;
 		else if (shape === 'amount') cells[key] = readNumberAs(text, reading.decimalSign) ?? text;
-		else if (shape === 'number') cells[key] = firstNumber(text);
-		else if (shape === 'currency') cells[key] = SYMBOLS[text] ?? (text || reading.currency);
+		else if (shape === 'number') cells[key] = onlyNumber(text);
+		else if (shape === 'currency') cells[key] = currency;
 		else cells[key] = text;
 	}
-	return kind === 'documents' ? asDocument(cells) : cells;
-}
-
-/** "30 Tage netto" is 30; "2,5 %" is 2.5. */
-function firstNumber(text: string): string {
-	return /\d+(?:[.,]\d+)?/.exec(text)?.[0].replace(',', '.') ?? text;
+	return cells;
 }
 
 /**
- * A document's kind by its word, or by the sign of its sum; sums without a sign. Where the first sum is not told it is the same as what
- * is open.
+ * The currency of a row: its own column's, else that which somebody said for all rows, else that which its sums are written with, else
+ * the firm's. A sum that is written with another is a fault.
  */
-function asDocument(cells: Record<string, string>): Readonly<Record<string, string>> {
+function currencyOf(
+	texts: Texts,
+	amounts: readonly FieldKey[],
+	{ currency, currencyIsSaid }: TableReading,
+	fault: Fault
+): string {
+	const marks = amounts.flatMap((key) => {
+		const mark = currencyMarkOf(texts[key] ?? '');
+		return mark === null ? [] : [{ key, mark }];
+	});
+	const told = texts.currency || (currencyIsSaid ? currency : '');
+	const written = marks.map(({ mark }) => codeOf(mark)).find((code) => code !== null);
+	const code = told ? (codeOf(told) ?? told) : (written ?? currency);
+	for (const { key, mark } of marks)
+		if (!isOf(mark, code)) fault(key, `its currency is another than that of its row, ${code}`);
+	return code;
+}
+
+/** "30 Tage netto" is 30, "2,5 %" is 2.5. Any other word may mean something else: "2% 10, net 30" stays as it is, to be refused. */
+function onlyNumber(text: string): string {
+	const found = NUMBER_WITH_UNIT.exec(plain(text));
+	return found ? found[1]!.replace(',', '.') : text;
+}
+const NUMBER_WITH_UNIT =
+	/^(?:net |netto |net in )?(\d+(?:[.,]\d+)?) ?(?:%|percent|prozent|d|days?|tage?|jours?|dagen|dag|dias?|giorni|gg)?(?: net| netto)?$/;
+/** In small letters, with single blanks. */
+const plain = (text: string) => withoutAccents(text).toLowerCase().replace(/\s+/g, ' ').trim();
+
+/**
+ * A document's kind by its word, else by the sign of its sums; sums without a sign. Where the first sum is not told it is the same as
+ * what is open.
+ */
+function asDocument(cells: Readonly<Record<string, string>>, fault: Fault): Record<string, string> {
 	const [open, total] = [cells['open']!, cells['total'] || cells['open']!];
-	const said = cells['kind'] ? kindOf(cells['kind']) : null;
-	const negative = open.startsWith('-') || total.startsWith('-');
-	// A credit note whose sums are negative is one; an invoice below zero is a credit note.
-	const kind =
-		cells['kind'] && !said
-			? cells['kind']
-			: negative && said !== 'charge'
-				? 'credit_note'
-				: (said ?? 'invoice');
-	return { ...cells, kind, open: open.replace(/^-/, ''), total: total.replace(/^-/, '') };
+	const negative = open.startsWith('-');
+	if (negative !== total.startsWith('-')) fault('open', 'its sign is another than that of the total');
+	const word = cells['kind']!;
+	const said = word ? kindOf(word) : null;
+	if (negative && said !== null && said !== 'credit_note')
+		fault('open', 'it is below zero, and called no credit note');
+	// A word that nobody knows is for the reader to refuse.
+	const kind = said ?? (word || (negative ? 'credit_note' : 'invoice'));
+	return { kind, open: open.replace(/^-/, ''), total: total.replace(/^-/, '') };
 }
 
 /** The kind of document that a word stands for, in any language that headings are known in. */
 function kindOf(text: string): 'invoice' | 'credit_note' | 'charge' | null {
-	const word = headingKey(withoutAccents(text));
+	const word = headingKey(text);
 	for (const kind of ['credit_note', 'charge', 'invoice'] as const)
 		if (HEADING_LANGUAGES.some(({ kinds }) => kinds[kind].some((one) => headingKey(one) === word)))
 			return kind;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { err, ok, type Result } from '$lib/core/result';
+import { ok, type Result } from '$lib/core/result';
 import { TABLE_ANSWER } from '$lib/server/firm/store/table-answer';
 import type { TablesAsked } from '$lib/server/services/threads/with-known-readings';
-import { preview } from '$lib/server/platform/http/action';
+import { preview, shaped } from '$lib/server/platform/http/action';
 import { FORM_TEXT_BYTES, readFormSources } from '$lib/server/platform/http/read-form-text';
 import { mayAct } from '$lib/server/platform/http/view';
 import { actionInThread } from '$lib/server/services/threads/action-in-thread';
@@ -16,16 +16,18 @@ export const load: PageServerLoad = ({ locals }) => ({ mayAct: mayAct(locals) })
 async function asked(form: FormData): Promise<Result<TablesAsked>> {
 	const sources = await readFormSources(form);
 	if (!sources.ok) return sources;
-	const answers = answersIn(form.get('answers'));
-	if (!answers) return err({ code: 'field', field: 'answers', message: 'A column can be one thing only.' });
-	return ok({ sources: sources.value, answers });
+	const answers = shaped(ANSWERS, jsonIn(form.get('answers')));
+	return answers.ok ? ok({ sources: sources.value, answers: answers.value }) : answers;
 }
 
-function answersIn(given: FormDataEntryValue | null): TablesAsked['answers'] | null {
-	if (typeof given !== 'string' || given === '') return [];
+const ANSWERS = z
+	.array(TABLE_ANSWER, 'What was said of the columns cannot be read. Load the page again.')
+	.max(20);
+
+/** What a field holds as JSON; null where it holds none. */
+function jsonIn(given: FormDataEntryValue | null): unknown {
 	try {
-		const read = z.array(TABLE_ANSWER).max(20).safeParse(JSON.parse(given));
-		return read.success ? read.data : null;
+		return given ? JSON.parse(String(given)) : [];
 	} catch {
 		return null;
 	}
@@ -38,8 +40,8 @@ export const actions = {
 			const what = form.get('what') === 'customers' ? 'customers' : 'documents';
 			const given = await asked(form);
 			if (!given.ok) return given;
-			const found: Result<PreviewSummed> = await viewInThread(locals, `preview-${what}`, given.value);
-			return found.ok ? ok({ what, ...found.value }) : found;
+			const found: PreviewSummed = await viewInThread(locals, `preview-${what}`, given.value);
+			return ok({ what, ...found });
 		},
 		FORM_TEXT_BYTES
 	),

@@ -4,9 +4,9 @@
 	import { toast } from 'svelte-sonner';
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { TABLE_FIELDS, type TableKind } from '$lib/core/1-columns/fields';
-	import type { TableAnswer } from '$lib/tables/read-own-table';
+	import { isAsking, type TableAnswer } from '$lib/tables/table-seen';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, FIELD_WORDS, list } from '$lib/words';
+	import { count, FIELD_WORDS, list, problemSentence } from '$lib/words';
 	import ColumnsOfTable from './ColumnsOfTable.svelte';
 	import type { ActionResult } from '@sveltejs/kit';
 	import type { BroughtIn, bringInCustomers } from '$lib/server/customers/commands/bring-in-customers';
@@ -31,7 +31,11 @@
 	const documentsForm = new ActForm<typeof bringInDocuments>('?/documents', { done, otherwise });
 	const adding = $derived(what === 'customers' ? customersForm : documentsForm);
 	const busy = $derived(reading || adding.busy);
-	const problems = $derived([...refused, ...adding.problems]);
+	const problems = $derived([
+		...refused,
+		...adding.problems,
+		...(preview?.problems ?? []).map(problemSentence)
+	]);
 	let addForm = $state<HTMLFormElement>()!;
 	let field = $state<HTMLInputElement>()!;
 	let showButton = $state<HTMLButtonElement>()!;
@@ -72,9 +76,7 @@
 		TABLE_FIELDS[what].filter((one) => one.needed === needed).map(({ key }) => FIELD_WORDS[key]);
 	/** What somebody said of tables, by their headings. */
 	let answers = $state.raw<readonly TableAnswer[]>([]);
-	const asking = $derived(
-		preview?.tables.some(({ asks }) => asks.fields.length > 0 || asks.dayOrder || asks.decimalSign) ?? false
-	);
+	const asking = $derived(preview?.tables.some(isAsking) ?? false);
 	function say(answer: TableAnswer) {
 		answers = [answer, ...answers.filter((one) => one.headings !== answer.headings)];
 		void tick().then(() => addForm.requestSubmit(showButton));
@@ -159,7 +161,7 @@
 				<button class="btn btn-main" bind:this={showButton} disabled={busy || !data.mayAct}
 					>{busy ? 'Reading …' : 'Show what would happen'}</button
 				>
-				{#if preview && !asking && preview.added > 0 && preview.differs === 0}
+				{#if preview && !asking && preview.problems.length === 0 && preview.added > 0 && preview.differs === 0}
 					<button class="btn" formaction="?/{what}" disabled={busy}>Add {count(preview.added, noun)}</button>
 				{/if}
 			</div>
@@ -169,7 +171,7 @@
 		{#each preview?.tables ?? [] as seen (`${seen.file} ${seen.key}`)}
 			<ColumnsOfTable kind={what} {seen} {busy} {say} />
 		{/each}
-		{#if preview && !asking}
+		{#if preview && !asking && preview.rows.length > 0}
 			<h2 class="text-xl">
 				{count(preview.added, noun)} would be added, {preview.same} are there already{preview.differs
 					? `, ${preview.differs} differ`

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { TABLE_FIELDS, type FieldKey, type FieldShape, type TableKind } from '$lib/core/1-columns/fields';
-	import type { TableAnswer, TableSeen } from '$lib/tables/read-own-table';
+	import { isAsking, type TableAnswer, type TableSeen } from '$lib/tables/table-seen';
 	import { count, FIELD_WORDS, list } from '$lib/words';
 
 	/** Which column of a table is which, and how it writes dates and numbers: as it was understood, to be put otherwise. */
@@ -17,15 +17,11 @@
 		say: (answer: TableAnswer) => void;
 	} = $props();
 	const fields = $derived(TABLE_FIELDS[kind]);
-	const asked = $derived(seen.asks.fields.length > 0 || seen.asks.dayOrder || seen.asks.decimalSign);
-	let open = $derived(asked);
+	let open = $derived(isAsking(seen));
+	/** What is told by the table itself is nobody's saying: the next one may tell otherwise. */
 	const said = $derived<TableAnswer>({
-		...{
-			headings: seen.key,
-			columns: seen.columns,
-			currency: seen.columns.currency === undefined ? seen.currency : null
-		},
-		...{ dayOrder: seen.dayOrder, decimalSign: seen.decimalSign }
+		...{ headings: seen.key, columns: seen.columns, currency: seen.answer?.currency ?? null },
+		...{ dayOrder: seen.answer?.dayOrder ?? null, decimalSign: seen.answer?.decimalSign ?? null }
 	});
 	const fieldAt = (at: number) => fields.find(({ key }) => seen.columns[key] === at)?.key ?? '';
 	/** A column is one field, and a field is in one column. */
@@ -38,7 +34,7 @@
 		fields.some((one) => one.shape === shape && seen.columns[one.key] !== undefined);
 	const understood = $derived(
 		[
-			seen.known ? 'Read as was said before' : 'Read by its headings',
+			seen.answer ? 'Read as was said before' : 'Read by its headings',
 			`${count(Object.keys(seen.columns).length, 'column')} of ${seen.headings.length}`,
 			...(seen.dayOrder && has('day')
 				? [seen.dayOrder === 'day-first' ? 'day before month' : 'month before day']

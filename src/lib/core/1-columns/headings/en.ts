@@ -1,5 +1,19 @@
 import type { HeadingWords } from './language';
 
+const ACCOUNT_CODE = [
+	'customer code',
+	'customer no',
+	'customer number',
+	'account code',
+	'account no',
+	'account number',
+	'account',
+	'customer id',
+	'cust no',
+	'cust code',
+	'debtor no'
+];
+
 /** What tables in English call their fields. */
 export const en: HeadingWords = {
 	fields: {
@@ -20,21 +34,7 @@ export const en: HeadingWords = {
 			'reference'
 		],
 		kind: ['kind', 'type', 'document type', 'doc type', 'transaction type', 'tran type'],
-		customer_code: [
-			'customer code',
-			'customer no',
-			'customer number',
-			'account code',
-			'account no',
-			'account number',
-			'account',
-			'customer id',
-			'cust no',
-			'cust code',
-			'debtor no',
-			'debtor',
-			'customer'
-		],
+		customer_code: [...ACCOUNT_CODE, 'debtor', 'customer'],
 		issue_date: [
 			'issue date',
 			'invoice date',
@@ -112,20 +112,7 @@ export const en: HeadingWords = {
 		],
 		lines: ['lines'],
 		instalments: ['instalments', 'installments'],
-		code: [
-			'code',
-			'customer code',
-			'customer no',
-			'customer number',
-			'account code',
-			'account no',
-			'account number',
-			'account',
-			'customer id',
-			'cust no',
-			'debtor no',
-			'id'
-		],
+		code: ['code', ...ACCOUNT_CODE, 'id'],
 		name: [
 			'name',
 			'customer name',

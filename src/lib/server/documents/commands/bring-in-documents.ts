@@ -62,7 +62,8 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
 						: '';
 			const fate: Fate = !before ? 'new' : why ? 'differs' : 'same';
 			const due = owner ? dueOf(row, owner) : row.due;
-			const text = `${owner?.code ?? ''}, ${toDecimal(row.open, row.currency)} ${row.currency} open, due ${due}`;
+			const called = row.kind === 'invoice' ? '' : `${row.kind.replace('_', ' ')}, `;
+			const text = `${owner?.code ?? ''}, ${called}${toDecimal(row.open, row.currency)} ${row.currency} open, due ${due}`;
 			return { file: row.file, line: row.line, label: row.number, text, fate, why };
 		})
 	};

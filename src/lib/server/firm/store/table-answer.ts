@@ -1,13 +1,14 @@
 import { z } from 'zod';
-import { TABLE_FIELDS, type FieldKey } from '../../../core/1-columns/fields';
+import { currencyField } from '../../act/fields';
+import { TABLE_FIELDS, type FieldKey, type TableKind } from '../../../core/1-columns/fields';
 
-export const TABLE_KIND = z.enum(['documents', 'customers']);
+export const TABLE_KIND = z.enum(['documents', 'customers'] satisfies readonly TableKind[]);
 
 const KEYS = [...new Set(Object.values(TABLE_FIELDS).flatMap((fields) => fields.map(({ key }) => key)))];
 
 /** What a person says of a table. A column holds one field at most. */
 export const TABLE_ANSWER = z.object({
-	headings: z.string().max(20_000),
+	headings: z.string().max(20_000, 'The table has too many columns for this to be remembered.'),
 	columns: z
 		.partialRecord(z.enum(KEYS as [FieldKey, ...FieldKey[]]), z.number().int().min(0).max(1_000))
 		.refine((columns) => new Set(Object.values(columns)).size === Object.keys(columns).length, {
@@ -15,5 +16,5 @@ export const TABLE_ANSWER = z.object({
 		}),
 	dayOrder: z.enum(['day-first', 'month-first']).nullable(),
 	decimalSign: z.enum(['.', ',']).nullable(),
-	currency: z.string().length(3).nullable()
+	currency: currencyField.nullable()
 });

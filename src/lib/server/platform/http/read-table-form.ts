@@ -7,7 +7,8 @@ import { readDocuments } from '../../../core/1-open-items/read-documents';
 import type { TableRow } from '../../../core/model/table-row';
 import type { Problem } from '../../../core/problems';
 import { err, ok, type Result } from '../../../core/result';
-import { readOwnTable, type TableAnswer, type TableSeen } from '../../../tables/read-own-table';
+import { readOwnTable } from '../../../tables/read-own-table';
+import { isAsking, type TableAnswer, type TableSeen } from '../../../tables/table-seen';
 import { asKind, inFile, textOfSource, type FormSource, type FormText } from './read-form-text';
 
 /** Files and pasted rows, and what is known of how to read them. */
@@ -19,19 +20,20 @@ export interface TablesGiven {
 	readonly currency: string;
 }
 
-/** Rows of tables, and how each table was understood. None while a table asks something. */
+/** Rows of tables, how each table was understood, and what is wrong. No rows while a table asks something. */
 export interface TablesRead<T> {
 	readonly rows: readonly T[];
 	readonly tables: readonly TableSeen[];
+	readonly problems: readonly Problem[];
 }
 
 /** Customers of tables: files, or rows pasted from a spreadsheet with their headings. */
-export function readCustomerTables(given: TablesGiven): Promise<Result<TablesRead<CustomerRow>>> {
+export function readCustomerTables(given: TablesGiven): Promise<TablesRead<CustomerRow>> {
 	return together(given, 'customers', () => null, readCustomers);
 }
 
 /** Documents of tables, or of XML files. */
-export function readDocumentTables(given: TablesGiven): Promise<Result<TablesRead<DocumentRow>>> {
+export function readDocumentTables(given: TablesGiven): Promise<TablesRead<DocumentRow>> {
 	return together(given, 'documents', documentOfXml, readDocuments);
 }
 
@@ -45,7 +47,7 @@ async function together<T>(
 	kind: TableKind,
 	readXml: (source: FormText) => Result<T> | null,
 	read: (rows: readonly TableRow[]) => Result<T[]>
-): Promise<Result<TablesRead<T>>> {
+): Promise<TablesRead<T>> {
 	const rows: T[] = [];
 	const tables: TableSeen[] = [];
 	const problems: Problem[] = [];
@@ -54,8 +56,11 @@ async function together<T>(
 		if (xml) return xml.ok ? ok([xml.value]) : xml;
 		const table = readOwnTable(kind, source, answers, currency);
 		if (!table.ok) return table;
-		tables.push(table.value.seen);
-		return read(table.value.rows);
+		const { seen, rows: own, problems: faults } = table.value;
+		tables.push(seen);
+		const rest = read(own);
+		if (faults.length === 0) return rest;
+		return err(...faults, ...(rest.ok ? [] : rest.problems));
 	};
 	for (const given of sources) {
 		const source = await textOfSource(given);
@@ -63,11 +68,6 @@ async function together<T>(
 		if (result.ok) for (const row of result.value) rows.push(row);
 		else append(problems, result.problems);
 	}
-	if (problems.length > 0) return err(...problems.slice(0, 50));
-	return ok({ rows: tables.some(asks) ? [] : rows, tables });
-}
-
-/** Whether something has to be said of a table before it can be read. */
-export function asks({ asks: { fields, dayOrder, decimalSign } }: TableSeen): boolean {
-	return fields.length > 0 || dayOrder || decimalSign;
+	const isWhole = problems.length === 0 && !tables.some(isAsking);
+	return { rows: isWhole ? rows : [], tables, problems: problems.slice(0, 50) };
 }

@@ -15,12 +15,12 @@ import { KnownPile } from '../../matching/store/known-pile';
 import type { Books } from '../../platform/db/open';
 import { partsOfContent, type FileContent } from '../../platform/files/file-content';
 import {
-	asks,
 	readCustomerTables,
 	readDocumentTables,
 	type TablesGiven,
 	type TablesRead
 } from '../../platform/http/read-table-form';
+import { isAsking } from '../../../tables/table-seen';
 import { keepTableReadings } from '../../firm/commands/keep-table-readings';
 import { withKnownReadings, type TablesAsked } from './with-known-readings';
 import { importBankFile } from '../../receipts/commands/import-bank-file';
@@ -47,14 +47,14 @@ async function bringIn<T, O>(
 	kind: TableKind,
 	asked: TablesAsked,
 	call: CallContext,
-	read: (given: TablesGiven) => Promise<Result<TablesRead<T>>>,
+	read: (given: TablesGiven) => Promise<TablesRead<T>>,
 	act: (rows: readonly T[]) => Promise<Result<O>>
 ): Promise<Result<O>> {
-	const found = await read(await withKnownReadings(books.db, kind, asked));
-	if (!found.ok) return found;
-	const open = found.value.tables.find(asks);
+	const { rows, tables, problems } = await read(await withKnownReadings(books.db, kind, asked));
+	if (problems.length > 0) return err(...problems);
+	const open = tables.find(isAsking);
 	if (open) return err({ code: 'table-asks', ...(open.file ? { file: open.file } : {}) });
-	const done = await act(found.value.rows);
+	const done = await act(rows);
 	// An act of its own: it is not what the form's key stands for.
 	const { key: _key, ...own } = call;
 	if (done.ok && asked.answers.length > 0)

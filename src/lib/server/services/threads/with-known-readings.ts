@@ -1,5 +1,5 @@
 import type { TableKind } from '../../../core/1-columns/fields';
-import type { TableAnswer } from '../../../tables/read-own-table';
+import type { TableAnswer } from '../../../tables/table-seen';
 import type { Reader } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
 import type { TablesGiven } from '../../platform/http/read-table-form';
