@@ -40,7 +40,7 @@ export type Problem =
 	| ({ readonly code: 'xml-broken'; readonly detail: string } & Where)
 	| ({ readonly code: 'xml-cut-off' } & Where)
 	| ({ readonly code: 'xml-doctype' } & Where)
-	| ({ readonly code: 'not-camt053'; readonly found: string } & Where)
+	| ({ readonly code: 'not-camt'; readonly found: string } & Where)
 	| ({ readonly code: 'camt-version-unknown'; readonly found: string } & Where)
 	| ({ readonly code: 'no-statement' } & Where)
 	| ({ readonly code: 'part-missing'; readonly part: string } & Where)
@@ -51,6 +51,26 @@ export type Problem =
 			readonly why: string;
 			readonly part: string;
 	  } & Where)
+	/** A field of a bank's message is not written as it should be. */
+	| ({ readonly code: 'field-bad'; readonly field: string; readonly text: string } & Where)
+	/** A sum or count at the end of a part of a bank file is not what its records come to; as figures of the file. */
+	| ({
+			readonly code: 'control-differs';
+			readonly part: string;
+			readonly want: string;
+			readonly found: string;
+	  } & Where)
+	/** A balance within a bank's table that does not follow from the lines before it. */
+	| ({
+			readonly code: 'balance-breaks';
+			readonly found: number;
+			readonly want: number;
+			readonly currency: string;
+	  } & Where)
+	/** What a bank reported is on a statement, or was booked, meanwhile. */
+	| { readonly code: 'reported-met' }
+	/** An entry stands for another that the bank gave before. */
+	| ({ readonly code: 'corrects-entry'; readonly other: string } & Where)
 	| ({ readonly code: 'date-bad'; readonly text: string; readonly part: string } & Where)
 	| ({ readonly code: 'entry-currency'; readonly found: string; readonly account: string } & Where)
 	| ({
@@ -79,6 +99,8 @@ export type Problem =
 	| ({ readonly code: 'csv-no-headings' } & Where)
 	/** Something of how a table is to be read has to be said first. */
 	| ({ readonly code: 'table-asks' } & Where)
+	/** A bank's table came where nobody can be asked, and none like it came before. */
+	| ({ readonly code: 'table-not-known' } & Where)
 	| ({ readonly code: 'csv-width'; readonly want: number; readonly found: number } & Where)
 	| ({ readonly code: 'csv-too-long'; readonly most: number } & Where)
 	| ({
@@ -215,10 +237,55 @@ export type Problem =
 	| { readonly code: 'cannot-undo'; readonly act: Said }
 	| { readonly code: 'credit-in-use'; readonly what: string }
 	| { readonly code: 'period-locked'; readonly date: string; readonly firstOpen: string }
+	/** An opening balance of a day after the one that the balances are of. */
+	| {
+			readonly code: 'opening-later';
+			readonly number: string;
+			readonly date: string;
+			readonly on: string;
+			readonly file?: string;
+			readonly line?: number;
+	  }
+	/** Opening balances come to another sum than the control account of the books of before. */
+	| {
+			readonly code: 'opening-apart';
+			readonly balance: number;
+			readonly control: number;
+			readonly currency: string;
+	  }
 	| { readonly code: 'no-rate'; readonly currency: string; readonly date: string }
 	| { readonly code: 'field'; readonly field: string; readonly message: string }
 	| { readonly code: 'number-taken'; readonly number: string }
 	| { readonly code: 'total-mismatch'; readonly number: string }
+	/** An archive that holds more than is unpacked. */
+	| {
+			readonly code: 'archive-too-large';
+			readonly files: number;
+			readonly bytes: number;
+			readonly most: number;
+			readonly mostBytes: number;
+			readonly file?: string;
+	  }
+	| { readonly code: 'archive-broken'; readonly file?: string }
+	/** A spreadsheet file without rows, or that is none. */
+	| { readonly code: 'sheet-unreadable'; readonly file?: string }
+	/** A step of setting up, in books that are set up. */
+	| { readonly code: 'is-set-up' }
+	/** What somebody wants to finish with a proof, and the books do not prove. */
+	| { readonly code: 'not-proved'; readonly breaches: number }
+	/** The mail server did not take a message. */
+	| { readonly code: 'mail-refused'; readonly why: string }
+	/** Somebody else changed what is kept of a customer since it was shown. */
+	| { readonly code: 'customer-changed'; readonly customer: string }
+	/** An account that is to be closed has open items, or money on it. */
+	| {
+			readonly code: 'account-not-settled';
+			readonly customer: string;
+			readonly items: number;
+			readonly credits: number;
+	  }
+	/** A document for an account that is closed. */
+	| { readonly code: 'account-closed'; readonly customer: string }
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
 	| { readonly code: 'letter-changed'; readonly customer: string }

@@ -1,3 +1,5 @@
+import type { SettingUpStep } from './setting-up-step';
+import type { CustomerChange } from './customer-details';
 import type { ClaimReason } from './claim';
 import type { CreditNoteKind, DifferenceKind } from './records';
 
@@ -135,7 +137,10 @@ export interface ActFacts {
 	'accept-statement': { readonly statement: string; readonly reason: string };
 	'add-ledger-account': { readonly code: string; readonly name: string };
 	'add-method': { readonly name: string };
-	'keep-table-readings': { readonly kind: 'documents' | 'customers'; readonly count: number };
+	'keep-table-readings': {
+		readonly kind: 'documents' | 'customers' | 'history' | 'bank-table';
+		readonly count: number;
+	};
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
 	'set-conventions': { readonly locale: string; readonly timeZone: string };
@@ -146,8 +151,20 @@ export interface ActFacts {
 	'acknowledge-findings': { readonly count: number; readonly reason: string };
 	// customers
 	'add-customers': { readonly count: number };
+	'set-firm': { readonly firm: string };
+	'leave-step-out': { readonly step: SettingUpStep; readonly leftOut: boolean };
+	'test-mail': { readonly email: string };
+	'finish-setting-up': { readonly proved: boolean };
+	'change-customer': {
+		readonly customer: string;
+		readonly code: string;
+		readonly currency: string;
+		readonly changes: readonly CustomerChange[];
+	};
+	'close-account': { readonly customer: string; readonly code: string; readonly reason: string };
+	'reopen-account': { readonly customer: string; readonly code: string };
 	'open-account': { readonly customer: string; readonly code: string };
-	'bring-in-customers': { readonly added: number; readonly skipped: number };
+	'bring-in-customers': { readonly added: number; readonly changed?: number; readonly skipped: number };
 	'set-address': { readonly letter: 'statement' | 'reminder'; readonly customer: string };
 	'forget-habit': { readonly habit: string; readonly customer: string };
 	'forget-payer': {
@@ -158,9 +175,25 @@ export interface ActFacts {
 	// documents
 	'issue-document': { readonly number: string; readonly customer: string };
 	'issue-by-hand': { readonly number: string; readonly customer: string };
-	'bring-in-documents': { readonly added: number; readonly skipped: number };
+	'bring-in-documents': {
+		readonly added: number;
+		readonly skipped: number;
+		/** The day that they are opening balances of. */
+		readonly opening?: string;
+	};
 	// money in
-	'import-bank-file': { readonly file: string; readonly entriesNew: number; readonly entriesKnown: number };
+	'import-bank-file': {
+		readonly file: string;
+		readonly entriesNew: number;
+		readonly entriesKnown: number;
+		/** Entries of a bank's reports, which wait for its statement. */
+		readonly reported?: number;
+	};
+	'divide-receipt': Sum & { readonly parts: number };
+	'book-reported': { readonly count: number };
+	'bring-in-history': { readonly added: number; readonly skipped: number };
+	'take-back-history': { readonly count: number };
+	'dismiss-reported': { readonly count: number; readonly reason: string };
 	'keep-manual-receipts': { readonly added: number; readonly changed: number; readonly sums: readonly Sum[] };
 	'drop-manual-receipts': { readonly count: number; readonly sums: readonly Sum[] };
 	'record-as-paid': { readonly items: number; readonly payments: number };
@@ -224,6 +257,8 @@ export interface ActFacts {
 		readonly writtenOff: number;
 		readonly note: string;
 	};
+	'add-note': { readonly customer: string; readonly text: string };
+	'take-off-note': { readonly customer: string; readonly text: string };
 	'note-claim': { readonly number: string; readonly text: string };
 	'file-claim': { readonly number: string; readonly files: readonly string[] };
 	'change-claim': {

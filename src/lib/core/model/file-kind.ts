@@ -1,10 +1,9 @@
 /** What a file is, by its content. */
 export const FILE_KINDS = [
-	/** ISO 20022 camt.053. */
+	/** A bank statement in a format that is read: ISO 20022 camt.053, MT940. */
 	'bank-file',
-	/** ISO 20022 camt.052 or camt.054: of the day, or of single entries. */
-	'bank-notice',
-	/** SWIFT MT940 and other formats of statements that are not read. */
+	/** ISO 20022 camt.052 or camt.054, or MT942: of the day, or of single entries. */
+	/** Formats of statements that are not read. */
 	'other-bank-file',
 	/** Entries of a bank account as a table. */
 	'bank-table',
@@ -20,8 +19,10 @@ export const FILE_KINDS = [
 	'advice',
 	'picture',
 	'pdf',
-	/** XLSX or XLS. */
+	/** XLSX, in which a table is read. */
 	'spreadsheet',
+	/** XLS and others of its time. */
+	'old-spreadsheet',
 	'archive',
 	'web-page',
 	'other-xml',

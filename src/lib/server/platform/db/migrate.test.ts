@@ -67,7 +67,7 @@ it('every posted table refuses change and removal', async () => {
 	const POSTED = ['act', 'journal_line', 'document', 'document_line', 'item', 'bank_file', 'bank_statement'];
 	POSTED.push('bank_entry', 'receipt', 'allocation', 'difference', 'receipt_adjustment', 'letter', 'message');
 	POSTED.push('paying_in_slip', 'slip_receipt', 'bank_match', 'refund_file', 'refund_in_file');
-	POSTED.push('allocation_lesson', 'forgotten_lesson', 'payer_lesson', 'forgotten_payer');
+	POSTED.push('allocation_lesson', 'forgotten_lesson', 'payer_lesson', 'forgotten_payer', 'past_payment');
 	for (const table of POSTED)
 		expect([`${table}_no_update`, `${table}_no_delete`].filter((name) => !triggers.has(name))).toEqual([]);
 	await books.close();

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { amountColumn, dayColumn } from '../columns';
 import type { JournalSourceKind } from '../../../../core/model/journal';
@@ -40,7 +41,11 @@ export const act = sqliteTable(
 		index('act_receipt').on(t.receiptId),
 		index('act_document').on(t.documentId),
 		index('act_date').on(t.date),
-		index('act_parent').on(t.parentId)
+		index('act_parent').on(t.parentId),
+		// The notes of a customer, of whom there may be thousands of other acts.
+		index('act_note')
+			.on(t.customerId)
+			.where(sql`"kind" = 'add-note'`)
 	]
 );
 

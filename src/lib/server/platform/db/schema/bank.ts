@@ -1,6 +1,8 @@
 import { blob, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { BANK_FILE_FORMATS } from '../../../../core/1-bank-files/read-statement';
 import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
+import { entryColumns } from './entry-columns';
 
 export const bankAccount = sqliteTable('bank_account', {
 	id: integer('id').primaryKey(),
@@ -60,6 +62,8 @@ export const bankStatement = sqliteTable(
 		bankAccountId: integer('bank_account_id')
 			.notNull()
 			.references(() => bankAccount.id),
+		/** The format of its file; null for camt.053 of before others were read. */
+		format: text('format', { enum: BANK_FILE_FORMATS }),
 		reference: text('reference').notNull(),
 		sequence: text('sequence'),
 		opening: amountColumn('opening'),
@@ -94,18 +98,7 @@ export const bankEntry = sqliteTable(
 			.references(() => bankAccount.id),
 		/** Hash of what the bank wrote, and which of several alike. */
 		fingerprint: text('fingerprint').notNull(),
-		booked: dayColumn('booked').notNull(),
-		valued: dayColumn('valued'),
-		amount: amountColumn('amount').notNull(),
-		currency: text('currency').notNull(),
-		reversal: integer('reversal', { mode: 'boolean' }).notNull(),
-		entryReference: text('entry_reference'),
-		bankReference: text('bank_reference'),
-		code: text('code'),
-		text: text('text').notNull(),
-		charges: amountColumn('charges').notNull(),
-		/** Every detail as read, as JSON. */
-		details: text('details').notNull()
+		...entryColumns()
 	},
 	(t) => [
 		uniqueIndex('bank_entry_fingerprint').on(t.bankAccountId, t.fingerprint),
@@ -123,7 +116,13 @@ export const statementEntry = sqliteTable(
 		place: integer('place').notNull(),
 		entryId: integer('entry_id')
 			.notNull()
-			.references(() => bankEntry.id)
+			.references(() => bankEntry.id),
+		/** The entry's fingerprint in this statement's format, where another format brought it first. */
+		fingerprint: text('fingerprint')
 	},
-	(t) => [primaryKey({ columns: [t.statementId, t.place] }), index('statement_entry_entry').on(t.entryId)]
+	(t) => [
+		primaryKey({ columns: [t.statementId, t.place] }),
+		index('statement_entry_entry').on(t.entryId),
+		index('statement_entry_fingerprint').on(t.fingerprint)
+	]
 );

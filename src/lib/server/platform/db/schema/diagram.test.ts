@@ -3,7 +3,7 @@ import { getTableConfig, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { expect, it } from 'vitest';
 import * as schema from './';
 
-/** The tables and what they refer to, as Mermaid draws entities: written anew with `npx vitest run -u diagram`. */
+/** The tables and what they refer to, as Mermaid draws entities: written anew with `npx vitest run diagram -u`. */
 it('docs/tables.md shows the tables as they are', async () => {
 	const tables = Object.values(schema)
 		.flatMap((one) => (is(one, SQLiteTable) ? getTableConfig(one) : []))
@@ -38,5 +38,5 @@ it('docs/tables.md shows the tables as they are', async () => {
 			'```',
 			''
 		].join('\n')
-	).toMatchFileSnapshot('../../../../../docs/tables.md');
+	).toMatchFileSnapshot('../../../../../../docs/tables.md');
 });

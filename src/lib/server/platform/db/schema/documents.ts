@@ -31,7 +31,9 @@ export const document = sqliteTable(
 		paymentReferenceKey: text('payment_reference_key'),
 		text: text('text').notNull(),
 		discountBasisPoints: integer('discount_basis_points'),
-		discountUntil: dayColumn('discount_until')
+		discountUntil: dayColumn('discount_until'),
+		/** The day that it is an opening balance of; null for what these books issued themselves. */
+		openingOn: dayColumn('opening_on')
 	},
 	(t) => [
 		uniqueIndex('document_kind_number').on(t.kind, t.number),

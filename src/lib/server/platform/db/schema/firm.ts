@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { TERMS_FROM, type Contact } from '../../../../core/model/customer-details';
 import { dayColumn } from '../columns';
 
 /** Settings of the firm by key, as JSON; see `repo/settings.ts` for the keys. */
@@ -37,6 +38,8 @@ export const customer = sqliteTable(
 		currency: text('currency').notNull(),
 		address: text('address', { mode: 'json' }).$type<string[]>().notNull(),
 		termsDays: integer('terms_days').notNull(),
+		/** From when these days are counted. */
+		termsFrom: text('terms_from', { enum: TERMS_FROM }).notNull().default('issue'),
 		discountBasisPoints: integer('discount_basis_points'),
 		discountDays: integer('discount_days'),
 		creditLimit: integer('credit_limit'),
@@ -44,9 +47,22 @@ export const customer = sqliteTable(
 		statementEmail: text('statement_email'),
 		reminderEmail: text('reminder_email'),
 		phone: text('phone'),
+		/** People there, in the order in which they are shown. */
+		contacts: text('contacts', { mode: 'json' }).$type<readonly Contact[]>().notNull().default([]),
 		notes: text('notes').notNull().default(''),
 		/** Why this account is left out of reminders, or null. */
-		chasingPaused: text('chasing_paused')
+		chasingPaused: text('chasing_paused'),
+		/** The last day on which it is left out of reminders; null for until further notice. */
+		pausedUntil: dayColumn('paused_until'),
+		/** Where letters go on paper, where that is another address; else null. */
+		statementAddress: text('statement_address', { mode: 'json' }).$type<string[]>(),
+		taxNumber: text('tax_number'),
+		/** Words by which the firm sorts its customers. */
+		tags: text('tags', { mode: 'json' }).$type<string[]>().notNull().default([]),
+		/** The day on which the account was closed; null while it is open. */
+		closedOn: dayColumn('closed_on'),
+		/** Rises with each change of what is kept of the customer. */
+		version: integer('version').notNull().default(1)
 	},
 	(t) => [index('customer_by_name').on(t.name), index('customer_parent').on(t.parentId)]
 );

@@ -1,5 +1,6 @@
 export * from './acts';
 export * from './bank';
+export * from './reported';
 export * from './documents';
 export * from './firm';
 export * from './letters';

@@ -1,4 +1,7 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Day } from '../../../../core/day/day';
+import { DIFFERENCE_KINDS } from '../../../../core/model/records';
+import type { Minor } from '../../../../core/money/minor';
 import { act } from './acts';
 import { customer } from './firm';
 import { receipt } from './receipts';
@@ -90,6 +93,62 @@ export const forgottenPayer = sqliteTable(
 	},
 	(t) => [index('forgotten_payer_customer').on(t.customerId)]
 );
+
+/** A payment that was settled in the books of before: it teaches who pays for whom, and how, and is no money of these books. */
+export const pastPayment = sqliteTable(
+	'past_payment',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		paidOn: text('paid_on').$type<Day>().notNull(),
+		amount: integer('amount').$type<Minor>().notNull(),
+		currency: text('currency').notNull(),
+		payerName: text('payer_name'),
+		/** The payer's name by its `nameKey`, and the account that it came from: what payers are known by. */
+		name: text('name'),
+		account: text('account'),
+		/** What closed a gap without cash. */
+		differenceKind: text('difference_kind', { enum: DIFFERENCE_KINDS }),
+		differenceAmount: integer('difference_amount').$type<Minor>()
+	},
+	(t) => [
+		index('past_payment_customer').on(t.customerId, t.amount),
+		index('past_payment_name').on(t.name),
+		index('past_payment_account').on(t.account),
+		index('past_payment_act').on(t.actId)
+	]
+);
+
+/** A document that a past payment settled, by the key under which words may name it. */
+export const pastNumber = sqliteTable(
+	'past_number',
+	{
+		id: integer('id').primaryKey(),
+		pastPaymentId: integer('past_payment_id')
+			.notNull()
+			.references(() => pastPayment.id),
+		numberKey: text('number_key').notNull(),
+		number: text('number').notNull()
+	},
+	(t) => [index('past_number_key').on(t.numberKey), index('past_number_payment').on(t.pastPaymentId)]
+);
+
+/** That a history of payments was taken back: what it taught counts no more. */
+export const forgottenHistory = sqliteTable('forgotten_history', {
+	actId: integer('act_id')
+		.primaryKey()
+		.references(() => act.id),
+	/** The act that brought it in. */
+	historyActId: integer('history_act_id')
+		.notNull()
+		.unique()
+		.references(() => act.id)
+});
 
 /**
  * How entries of one counterparty and kind that are no customer's money are booked: the account, and how often in a row. One that is

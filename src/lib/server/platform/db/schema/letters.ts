@@ -19,6 +19,8 @@ export const letter = sqliteTable(
 		currency: text('currency').notNull(),
 		amount: amountColumn('amount').notNull(),
 		recipient: text('recipient').notNull(),
+		/** Addresses that got a copy; null for none. */
+		copies: text('copies', { mode: 'json' }).$type<string[]>(),
 		subject: text('subject').notNull(),
 		body: text('body').notNull(),
 		/** The letter as data, as JSON. */

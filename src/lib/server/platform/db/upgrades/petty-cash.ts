@@ -20,8 +20,8 @@ export async function pettyCashIsAPlace(tx: Tx): Promise<number> {
 		.where(eq(manualReceipt.method, WAS));
 	const methods = await readSetting(tx, 'methods');
 	if (methods) {
-		const others = methods.filter((one) => one !== WAS && one !== 'cash');
-		await writeSetting(tx, 'methods', [...others, 'cash']);
+		const others = methods.filter((one) => one !== WAS);
+		await writeSetting(tx, 'methods', others.includes('cash') ? others : [...others, 'cash']);
 	}
 	return 0;
 }

@@ -1,0 +1,1 @@
+ALTER TABLE `customer` ADD `terms_from` text DEFAULT 'issue' NOT NULL;

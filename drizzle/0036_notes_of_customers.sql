@@ -1,0 +1,1 @@
+CREATE INDEX `act_note` ON `act` (`customer_id`) WHERE "kind" = 'add-note';
