@@ -1,8 +1,12 @@
 /** Longer beginnings tell nothing more. */
 const HEAD = 100_000;
 
+/** What is less often found within words stands first, and is taken if two could be meant. */
+const SIGNS = ['\t', ';', ','] as const;
+
 /**
- * The sign that one of the first lines uses most among comma, semicolon and tab, outside quotes.
+ * The sign between the cells of a table, among tab, semicolon and comma outside quotes: the one by which most lines fall into the same
+ * number of cells. A title with many commas, or amounts with decimal commas, do not outweigh it.
  * @param lines so many are looked at
  */
 export function delimiterOf(text: string, lines: number): string {
@@ -10,6 +14,15 @@ export function delimiterOf(text: string, lines: number): string {
 		.slice(0, HEAD)
 		.split(/\r\n|\r|\n/, lines)
 		.map((line) => line.replace(/"[^"]*"/g, ''));
-	const most = (sign: string) => Math.max(...first.map((line) => line.split(sign).length));
-	return [',', ';', '\t'].reduce((best, sign) => (most(sign) > most(best) ? sign : best));
+	const weights = SIGNS.map((sign) => weightOf(first.map((line) => line.split(sign).length)));
+	const heaviest = Math.max(...weights);
+	// Of a text without any, commas are the standard's (RFC 4180).
+	return heaviest === 0 ? ',' : SIGNS[weights.indexOf(heaviest)]!;
+}
+
+/** The cells of all lines that have the number of cells by which this becomes most; lines of one cell tell nothing. */
+function weightOf(cells: readonly number[]): number {
+	const together = new Map<number, number>();
+	for (const count of cells) if (count > 1) together.set(count, (together.get(count) ?? 0) + count);
+	return Math.max(0, ...together.values());
 }

@@ -17,7 +17,7 @@ it('keeps cells by their place, with the line on which their row begins; what is
 	]);
 });
 it.each([
-	[' \n', 'The file is empty. Fetch it from the bank again.'],
+	[' \n', 'The file is empty. Export it, or fetch it, again.'],
 	['a;b\n"1;2\n', /^Line 2: the table is broken here/]
 ])('%j is refused', (text, says) => {
 	const grid = parseGrid(text);

@@ -15,30 +15,45 @@ export interface OwnTable {
 	readonly seen: TableSeen;
 	/** None while something has to be said first. */
 	readonly rows: readonly TableRow[];
+	/** The rows as they stand in the table. */
+	readonly grid: readonly GridRow[];
 	/** What in its rows can be meant in two ways. */
 	readonly problems: readonly Problem[];
 }
 
+/** What the column is called that says of refused rows why they were: mended, they are read as the table that they came from. */
+export const WHY_REFUSED = 'Why it was not taken';
+
 const SAMPLES = 3;
 
+/** A table of which the headings are known: what a reading of its rows begins with. */
+export interface OpenedTable {
+	readonly kind: TableKind;
+	readonly seen: Omit<TableSeen, 'currency' | 'leftOut' | 'settled'>;
+	/** What stands above the headings. */
+	readonly above: readonly GridRow[];
+	readonly rows: readonly GridRow[];
+}
+
 /**
- * Reads a table with a firm's own headings, dates and numbers: what was said of it goes before what was said of one like it, and that
+ * Opens a table with a firm's own headings, dates and numbers: what was said of it goes before what was said of one like it, and that
  * before what is guessed.
  * @param answers what was said, the latest first; those for other headings are passed over
- * @param currency of rows where no column says it
  */
-export function readOwnTable(
+export function openOwnTable(
 	kind: TableKind,
 	{ text, file }: { readonly text: string; readonly file: string | null },
-	answers: readonly TableAnswer[],
-	currency: string
-): Result<OwnTable> {
+	answers: readonly TableAnswer[]
+): Result<OpenedTable> {
 	const grid = parseGrid(text);
 	if (!grid.ok) return grid;
 	const found = findHeadings(kind, grid.value);
 	if (!found) return err({ code: 'csv-no-headings' });
 	const { headings, line, rows } = found;
-	const key = headings.map(headingKey).join('|');
+	const key = headings
+		.filter((heading) => heading !== WHY_REFUSED)
+		.map(headingKey)
+		.join('|');
 	const answer = answers.find((one) => one.headings === key) ?? null;
 	const columns = answer ? columnsWithin(answer.columns, headings.length) : found.columns;
 	const wide = rows.find(
@@ -49,22 +64,55 @@ export function readOwnTable(
 	const forms = formsOf(kind, columns, rows);
 	const dayOrder = settled(forms.dayOrder, answer?.dayOrder ?? null);
 	const decimalSign = settled(forms.decimalSign, answer?.decimalSign ?? null);
-	const seen: TableSeen = {
-		...{ file, key, headings, line, columns, answer, dayOrder, decimalSign, leftOut: [] },
-		...{ currency: answer?.currency ?? currency, samples: samplesOf(rows) },
-		asks: {
-			fields: missingFields(kind, columns),
-			dayOrder: dayOrder === null,
-			decimalSign: decimalSign === null
+	const asks = {
+		fields: missingFields(kind, columns),
+		dayOrder: dayOrder === null,
+		decimalSign: decimalSign === null
+	};
+	return ok({
+		...{ kind, rows, above: grid.value.filter((row) => row.line < line) },
+		seen: {
+			file,
+			key,
+			headings,
+			line,
+			columns,
+			answer,
+			dayOrder,
+			decimalSign,
+			samples: samplesOf(rows),
+			asks
 		}
+	});
+}
+
+/** Reads the rows of an opened table. @param currency of rows where no column says it, and nobody said it of the table */
+export function readOpenedTable({ kind, rows, ...opened }: OpenedTable, currency: string): OwnTable {
+	const { answer, columns, dayOrder, decimalSign } = opened.seen;
+	const seen: TableSeen = {
+		...opened.seen,
+		currency: answer?.currency ?? currency,
+		leftOut: [],
+		settled: []
 	};
 	if (isAsking(seen) || dayOrder === null || decimalSign === null)
-		return ok({ seen, rows: [], problems: [] });
-	const { leftOut, ...read } = readGridRows(kind, rows, {
+		return { seen, rows: [], grid: rows, problems: [] };
+	const { leftOut, settled, ...read } = readGridRows(kind, rows, {
 		...{ columns, dayOrder, decimalSign, currency: seen.currency },
 		currencyIsSaid: Boolean(answer?.currency)
 	});
-	return ok({ seen: { ...seen, leftOut }, ...read });
+	return { seen: { ...seen, leftOut, settled }, grid: rows, ...read };
+}
+
+/** Opens a table and reads its rows. */
+export function readOwnTable(
+	kind: TableKind,
+	source: { readonly text: string; readonly file: string | null },
+	answers: readonly TableAnswer[],
+	currency: string
+): Result<OwnTable> {
+	const opened = openOwnTable(kind, source, answers);
+	return opened.ok ? ok(readOpenedTable(opened.value, currency)) : opened;
 }
 
 /** What the table itself tells; what was said only where it tells nothing. One that contradicts itself is read as was said. */

@@ -4,7 +4,9 @@ import { isAdviceTable } from '../core/2-receipts/advice/read-advice-table';
 import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
 import { findHeadings, missingFields } from '../core/1-columns/find-headings';
 import { guessColumns } from '../core/1-columns/guess-columns';
+import type { GridRow } from '../core/1-columns/read-grid-rows';
 import { headingKey } from '../core/1-columns/heading-key';
+import { formatOfBankText } from '../core/1-bank-files/format-of-bank-text';
 import { headingsOf } from './headings-of';
 import { parseGrid } from './parse-grid';
 
@@ -24,7 +26,7 @@ const MAGIC: readonly (readonly [kind: FileKind, bytes: readonly number[], at?: 
 	['picture', [0x49, 0x49, 0x2a, 0x00]],
 	['picture', [0x4d, 0x4d, 0x00, 0x2a]],
 	['pdf', [0x25, 0x50, 0x44, 0x46]],
-	['spreadsheet', [0xd0, 0xcf, 0x11, 0xe0]],
+	['old-spreadsheet', [0xd0, 0xcf, 0x11, 0xe0]],
 	['archive', [0x1f, 0x8b]],
 	['archive', [0x37, 0x7a, 0xbc, 0xaf]]
 ];
@@ -41,9 +43,10 @@ export function recogniseFile(head: Uint8Array): FileKind {
 	const text = textOf(head).trimStart();
 	if (text === '') return 'empty';
 	if (text.includes('\0')) return 'unknown';
+	if (/^!Type:/i.test(text)) return 'other-bank-file';
+	const format = formatOfBankText(text);
+	if (format === 'OFX' || format === 'BAI2' || format === 'MT940') return 'bank-file';
 	if (text.startsWith('<')) return xmlKind(text);
-	// SWIFT MT940 field 20 or its envelope; OFX and QIF headers.
-	if (/^(?:\{1:|:20:|OFXHEADER:|!Type:)/i.test(text)) return 'other-bank-file';
 	return tableKind(text);
 }
 
@@ -65,9 +68,8 @@ function xmlKind(text: string): FileKind {
 	const name = root[1]!.replace(/^.*:/, '');
 	const attributes = root[2] ?? '';
 	if (name.toLowerCase() === 'html') return 'web-page';
-	if (name.toUpperCase() === 'OFX') return 'other-bank-file';
-	if (/camt\.053/.test(attributes) || text.includes('BkToCstmrStmt')) return 'bank-file';
-	if (/camt\.05[24]/.test(attributes)) return 'bank-notice';
+	if (/camt\.05[234]/.test(attributes) || /BkToCstmr(?:Stmt|AcctRpt|DbtCdtNtfctn)/.test(text))
+		return 'bank-file';
 	if (name === 'Invoice' || name === 'CreditNote') return 'documents';
 	if (name === 'RemittanceAdvice') return 'advice';
 	if (/\bcurrency=/.test(text) && /\brate=/.test(text)) return 'rates';
@@ -88,6 +90,7 @@ function tableKind(text: string): FileKind {
 	if (any(/gross|amount/) && any(/\bfees?\b|commission/)) return 'processor-report';
 	if (any(/date|booked|datum|buchung/) && any(/balance|saldo|debit|credit|paid in|paid out|iban/))
 		return 'bank-table';
+	if (isBankTable(text)) return 'bank-table';
 	if (isAdviceTable(names)) return 'advice';
 	if (readAdviceText(text, 'GBP').some((line) => line.paid !== null)) return 'advice';
 	return names.length > 1 ? 'other-table' : 'unknown';
@@ -97,14 +100,44 @@ function tableKind(text: string): FileKind {
 const OF_ITEMS =
 	/\b(invoice|inv|due|outstanding|rechnung\w*|rg|fallig\w*|offen\w*|facture|echeance|factuur\w*|verval\w*|openstaand|factura|vencimiento|fattura|scadenza)\b/;
 
-/** A firm's own list of open items or of customers, by what its headings are called in any language. */
-function ownTableKind(text: string): 'documents' | 'customers' | null {
-	// The last line may be cut off.
+/** The lines of a table's beginning; the last of them may be cut off. */
+function gridOf(text: string): readonly GridRow[] {
 	const end = text.length < HEAD_BYTES ? text.length : text.lastIndexOf('\n', HEAD_BYTES);
 	const grid = parseGrid(text.slice(0, end < 0 ? HEAD_BYTES : end));
-	if (!grid.ok) return null;
+	return grid.ok ? grid.value : [];
+}
+
+/** A bank's own table of entries: days, amounts, and what only a bank says beside them. */
+function isBankTable(text: string): boolean {
+	const found = findHeadings('bank-table', gridOf(text));
+	if (!found || missingFields('bank-table', found.columns).length > 0) return false;
+	const { balance, counterparty, counterparty_account, valued, paid_in, paid_out, direction } = found.columns;
+	const telling = [balance, counterparty, counterparty_account, valued, direction, paid_in && paid_out];
+	return telling.filter((one) => one !== undefined).length > 0;
+}
+
+/** What the day of a payment is called, and no other day is. */
+const OF_PAYMENTS =
+	/\b(paid|payment date|date of payment|received|receipt date|zahlungsdatum|zahldatum|bezahlt|eingangsdatum|paiement|reglement|paye|betaaldatum|betaald|ontvangstdatum|pago|cobro|pagato|pagamento|incasso)\b/;
+
+/** A list of what customers paid before: the day of a payment, whose it was and how much, and nothing that is due or open. */
+function isHistory(grid: readonly GridRow[]): boolean {
+	const found = findHeadings('history', grid);
+	if (!found || missingFields('history', found.columns).length > 0) return false;
+	const [named, items] = [
+		guessColumns('history', found.headings, []),
+		guessColumns('documents', found.headings, [])
+	];
+	if (missingFields('history', named).length > 0 || items.due_date !== undefined) return false;
+	return OF_PAYMENTS.test(headingKey(found.headings[named.date!]!));
+}
+
+/** A firm's own list of open items or of customers, by what its headings are called in any language. */
+function ownTableKind(text: string): 'documents' | 'customers' | 'history' | null {
+	const grid = gridOf(text);
+	if (isHistory(grid)) return 'history';
 	for (const kind of ['documents', 'customers'] as const) {
-		const found = findHeadings(kind, grid.value);
+		const found = findHeadings(kind, grid);
 		if (!found || missingFields(kind, found.columns).length > 0) continue;
 		const named = guessColumns(kind, found.headings, []);
 		if (missingFields(kind, named).length > 0) continue;

@@ -12,6 +12,8 @@ export interface TableAnswer {
 	readonly dayOrder: DayOrder | null;
 	readonly decimalSign: DecimalSign | null;
 	readonly currency: string | null;
+	/** The firm's own account that a bank's table is of; nothing for other tables. */
+	readonly bankAccountId?: number;
 }
 
 /** A table as it was understood, and what a person has to say before it can be read. */
@@ -38,6 +40,8 @@ export interface TableSeen {
 	};
 	/** Lines without a number or code of their own: totals, headings between. */
 	readonly leftOut: readonly number[];
+	/** Lines of documents of which nothing is open any more. */
+	readonly settled: readonly number[];
 }
 
 /** Whether something has to be said of a table before it can be read. */

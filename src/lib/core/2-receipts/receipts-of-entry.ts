@@ -1,5 +1,7 @@
+import { plainBankNumber } from '../text/bank-number';
 import type { EntryDetail, StatementEntry } from '../model/bank';
 import type { Minor } from '../money/minor';
+import { detailsDivide } from './details-divide';
 
 /** Money from one payer, as an entry shows it. `detail` is the place among the entry's details, null for the whole. */
 export interface ReceiptDraft {
@@ -21,9 +23,7 @@ export interface ReceiptDraft {
  */
 export function receiptsOfEntry(entry: StatementEntry): ReceiptDraft[] {
 	const sign = entry.amount < 0 ? -1 : 1;
-	const known = entry.details.every((detail) => detail.amount !== null);
-	const sum = entry.details.reduce((total, detail) => total + (detail.amount ?? 0), 0);
-	if (entry.details.length > 1 && known && sum === Math.abs(entry.amount))
+	if (detailsDivide(entry))
 		return entry.details.map((detail, index) => ({
 			...wordsOf(detail, entry),
 			detail: index,
@@ -33,7 +33,7 @@ export function receiptsOfEntry(entry: StatementEntry): ReceiptDraft[] {
 	if (entry.details.length === 1 && only)
 		return [{ ...wordsOf(only, entry), detail: null, amount: entry.amount }];
 	const names = [...new Set(entry.details.flatMap((detail) => detail.counterpartyName ?? []))];
-	const accounts = [...new Set(entry.details.flatMap((detail) => detail.counterpartyAccount ?? []))];
+	const accounts = [...new Set(entry.details.flatMap((detail) => accountOf(detail) ?? []))];
 	return [
 		{
 			detail: null,
@@ -49,10 +49,15 @@ export function receiptsOfEntry(entry: StatementEntry): ReceiptDraft[] {
 	];
 }
 
+/** The number of the account that it came from, as those of customers are kept: banks write sort codes with hyphens or without. */
+function accountOf({ counterpartyAccount }: EntryDetail): string | null {
+	return plainBankNumber(counterpartyAccount ?? '') || null;
+}
+
 function wordsOf(detail: EntryDetail, entry: StatementEntry): Omit<ReceiptDraft, 'detail' | 'amount'> {
 	return {
 		payerName: detail.counterpartyName,
-		payerAccount: detail.counterpartyAccount,
+		payerAccount: accountOf(detail),
 		text: detail.text || entry.text,
 		structuredReference: detail.structuredReference,
 		endToEndId: detail.endToEndId,

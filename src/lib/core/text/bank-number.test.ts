@@ -14,8 +14,11 @@ describe('the number of a bank account', () => {
 		expect(bankNumberKey('GB12ZZAM20145300012345')).not.toBe(bankNumberKey('20-14-53 00012346'));
 	});
 
+	it('is the same as German IBAN and as bank code and account number', () =>
+		expect(bankNumberKey('DE12500105170648489890')).toBe(bankNumberKey('50010517/0648489890')));
+
 	it('of another country is only itself, though its end looks like one of ours', () => {
-		expect(bankNumberKey('DE12500105170648489890')).toBe('DE12500105170648489890');
+		expect(bankNumberKey('NL12ZZAM0123456789')).toBe('NL12ZZAM0123456789');
 		expect(bankNumberKey('IE12ZZAM20145300012345')).not.toBe('20145300012345');
 	});
 

@@ -1,9 +1,11 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it, test } from 'vitest';
 import { bankEntry } from '../platform/db/schema';
-import { as, bankXml, CLERK, credit, testBooks } from '../testing';
+import { as, bankXml, CLERK, credit, proves, testBooks } from '../testing';
+import { runAct } from './threads/perform-in-thread';
 import { encodingOf } from '../platform/files/encoding-of';
 import { watchInbox } from './inbox';
 import { readBankFile } from '../receipts/store/read-bank-file';
@@ -48,6 +50,57 @@ it('a file of 200 MB is refused without reading it to its end', async () => {
 	const read = await readBankFile('x', endless());
 	expect(read.ok ? [] : read.problems.map((problem) => problem.code)).toEqual(['file-too-large']);
 	expect(given).toBeLessThan(160);
+});
+
+it('the inbox takes each file of an archive by itself', async () => {
+	const books = await testBooks();
+	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-inbox-'));
+	const second = bankXml([credit(500, 'AK-2')], { reference: 'S2', opening: 1000 });
+	const files = { 'a.xml': strToU8(xml), 'b.xml': strToU8(xml.slice(0, 600)), 'c.xml': strToU8(second) };
+	writeFileSync(join(folder, 'october.zip'), zipSync(files));
+	const inbox = await watchInbox(books, folder, async () => as(CLERK));
+	await inbox.look();
+	await inbox.look();
+	await inbox.close();
+	expect(await books.db.$count(bankEntry)).toBe(2);
+	const note = readdirSync(join(folder, 'refused')).find((name) => name.endsWith('.txt'))!;
+	const told = readFileSync(join(folder, 'refused', note), 'utf8').split('\n');
+	expect(told[0]).toContain('october.zip: a.xml: 1 new entry.');
+	expect(told[1]).toMatch(/^october.zip: b.xml: .*the file ends in the middle/);
+	expect(told[2]).toContain('october.zip: c.xml: 1 new entry.');
+});
+
+it('the inbox takes a bank’s own table once somebody brought one like it in', async () => {
+	const books = await testBooks();
+	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-inbox-'));
+	const table = (day: string, opening: number) =>
+		`Date,Details,Paid out,Paid in,Balance\n2026-10-${day},HAZEL HILL,,10.00,${opening + 10}.00\n2026-10-${day},CHARGES,2.00,,${opening + 8}.00\n`;
+	const look = async (name: string, text: string) => {
+		writeFileSync(join(folder, name), text);
+		const inbox = await watchInbox(books, folder, async () => as(CLERK));
+		for (const _ of [1, 2]) await inbox.look();
+		await inbox.close();
+		const notes = ['done', 'refused'].flatMap((sub) =>
+			readdirSync(join(folder, sub)).map((each) => ({ sub, each }))
+		);
+		const { sub, each } = notes.find((one) => one.each.endsWith(`${name}.txt`))!;
+		return `${sub}: ${readFileSync(join(folder, sub, each), 'utf8')}`;
+	};
+	expect(await look('first.csv', table('26', 0))).toMatch(/^refused: .*Bring it in once on Money in/);
+	const asked = {
+		source: { file: 'first.csv', content: new TextEncoder().encode(table('26', 0)) },
+		...{ answers: [], bankAccountId: 1 }
+	};
+	expect((await runAct(books, 'import-bank-file', asked, as(CLERK))).ok).toBe(true);
+	expect(await look('second.csv', table('27', 8))).toMatch(/^done: .*2 new entries/);
+	// Another account of the same bank, or another layout, is nobody’s to guess.
+	expect(await look('third.csv', table('28', 500))).toMatch(/^refused: .*Bring it in once/);
+	expect(await look('fourth.csv', table('28', 16).replace('Details', 'Narrative'))).toMatch(
+		/^refused: .*Bring it in once/
+	);
+	expect(await look('fifth.csv', 'colour,size\nred,4\n')).toMatch(/^refused: /);
+	expect(await books.db.$count(bankEntry)).toBe(4);
+	await proves(books);
 });
 
 it('the inbox takes what is whole and refuses what is not, each with a note', async () => {

@@ -2,8 +2,8 @@ import { goto } from '$app/navigation';
 import { tick } from 'svelte';
 import { toast } from 'svelte-sonner';
 import type { FileKind } from '../../core/model/file-kind';
-import { HEAD_BYTES, recogniseFile } from '../../tables/recognise-file';
 import { FILE_KIND_ADVICE, FILE_KIND_WORDS } from '../../words';
+import { lookAtFile } from './look-at-file';
 import { whereFilesGo } from './where-files-go';
 
 /** What a page takes, of files that are dropped on it, chosen on it, or led to it. */
@@ -42,8 +42,8 @@ export function takeFiles(taker: FileTaker): void {
  */
 export async function bringFiles(files: readonly File[], mayAct = true): Promise<void> {
 	const byKind = new Map<FileKind, File[]>();
-	for (const file of files) {
-		const kind = recogniseFile(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()));
+	for (const given of files) {
+		const { kind, file } = await lookAtFile(given);
 		byKind.set(kind, [...(byKind.get(kind) ?? []), file]);
 	}
 	for (const [kind, some] of byKind) {

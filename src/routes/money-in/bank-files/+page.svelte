@@ -24,7 +24,7 @@
 			: `${count(data.files.length, 'bank file')} ${data.files.length === 1 ? 'is' : 'are'} in the books.`}
 	</h1>
 	<p class="mt-1 mb-3 says">
-		Bank files come in by {BANK_FILES_FROM[data.from]}. {data.from === 'confirmed'
+		Bank files are taken from {BANK_FILES_FROM[data.from]}. {data.from === 'confirmed'
 			? 'Until somebody else has looked at one that was brought in by hand, nothing of it is certain.'
 			: ''}
 	</p>
@@ -57,6 +57,9 @@
 										/>{/if}{/if}</span
 							>
 						{/each}
+						{#if file.reported}<a class="block text-sm" href="/money-in/reported"
+								>{count(file.reported, 'entry', 'entries')} reported before the statement</a
+							>{/if}
 					</td>
 					<td>
 						{#if file.confirmedBy}{file.confirmedBy}<span class="block text-sm text-soft"

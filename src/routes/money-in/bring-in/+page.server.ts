@@ -1,4 +1,8 @@
 import { err, ok } from '$lib/core/result';
+import type { CallContext } from '$lib/server/act/define-act';
+import type { Books } from '$lib/server/platform/db/open';
+import type { FileGiven } from '$lib/server/receipts/store/bank-files-within';
+import { lookInThread } from '$lib/server/services/threads/look-in-thread';
 import { performInThread } from '$lib/server/services/threads/perform-in-thread';
 import { importedSentence, problemSentence } from '$lib/words';
 import { BANK_FILE_BYTES } from '$lib/server/receipts/store/read-bank-file';
@@ -16,6 +20,17 @@ interface Told {
 	readonly lines: readonly string[];
 }
 
+async function bringIn(books: Books, given: FileGiven, ctx: CallContext): Promise<Told> {
+	const { name } = given;
+	const result = await performInThread(books, 'import-bank-file', given, ctx);
+	return result.ok
+		? {
+				...{ name, ok: true, lines: [importedSentence(result.value)] },
+				doubted: result.value.statements.some(({ fault }) => fault !== null)
+			}
+		: { name, ok: false, lines: result.problems.map(problemSentence) };
+}
+
 export const actions = {
 	default: preview(
 		'clerk',
@@ -24,18 +39,15 @@ export const actions = {
 			if (files.length === 0) return err({ code: 'field', field: 'files', message: 'No file was chosen.' });
 			const told: Told[] = [];
 			const ctx = await locals.app.context(locals.who!);
+			// A context has functions, which do not cross threads.
+			const viewer = { who: ctx.who, today: ctx.today };
 			for (const file of files) {
 				const { name } = file;
 				const content = await contentOf(file);
-				const result = await performInThread(locals.app.books, 'import-bank-file', { name, content }, ctx);
-				told.push(
-					result.ok
-						? {
-								...{ name, ok: true, lines: [importedSentence(result.value)] },
-								doubted: result.value.statements.some(({ fault }) => fault !== null)
-							}
-						: { name, ok: false, lines: result.problems.map(problemSentence) }
-				);
+				const given = { name, content };
+				const within = await lookInThread(locals.app.books.db, 'bank-files-within', given, viewer);
+				if (!within.ok) told.push({ name, ok: false, lines: within.problems.map(problemSentence) });
+				else for (const one of within.value) told.push(await bringIn(locals.app.books, one, ctx));
 			}
 			return ok({ told });
 		},

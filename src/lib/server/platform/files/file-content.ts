@@ -1,5 +1,5 @@
 import { createReadStream } from 'node:fs';
-import { readFile } from 'node:fs/promises';
+import { readFile, stat } from 'node:fs/promises';
 import { FileOnDisk } from './file-on-disk';
 
 /** What is in a file, as it crosses threads: where it lies, or its bytes. */
@@ -13,6 +13,11 @@ export async function contentOf(file: File): Promise<FileContent> {
 /** All of it. */
 export async function readContent(content: FileContent): Promise<Uint8Array> {
 	return content instanceof Uint8Array ? content : readFile(content.path);
+}
+
+/** How many bytes it has. */
+export async function sizeOfContent(content: FileContent): Promise<number> {
+	return content instanceof Uint8Array ? content.length : (await stat(content.path)).size;
 }
 
 /** The same in parts, one after another. */

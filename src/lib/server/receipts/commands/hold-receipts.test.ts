@@ -13,7 +13,8 @@ import {
 	newDocument,
 	proves,
 	READER,
-	testBooks
+	testBooks,
+	codesOf
 } from '../../testing';
 import { perform } from '../../act/perform';
 import { undoActs } from '../../allocation/commands/undo-acts';
@@ -29,22 +30,20 @@ afterEach(() => books.close());
 
 const waiting = async () => (await answeredPile(books.db)).receipts;
 const marked = async () => (await waiting()).map(({ id, version }) => ({ id, version }));
-const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
-	result.ok ? [] : result.problems!.map((one) => one.code);
 
 it('several are handed to somebody with one note, all of them or none', async () => {
 	const receipts = await marked();
 	await letIn(books, 'Hollis', 'supervisor');
 	const given = { receipts, because: 'no advice yet', heldFor: 'Hollis' };
-	expect(codes(await perform(books, holdReceipts, { ...given, heldFor: 'Nobody' }, as(CLERK)))).toEqual([
+	expect(codesOf(await perform(books, holdReceipts, { ...given, heldFor: 'Nobody' }, as(CLERK)))).toEqual([
 		'field'
 	]);
 	const stale = receipts.map((one, i) => (i === 2 ? { ...one, version: 9 } : one));
-	expect(codes(await perform(books, holdReceipts, { ...given, receipts: stale }, as(CLERK)))).toEqual([
+	expect(codesOf(await perform(books, holdReceipts, { ...given, receipts: stale }, as(CLERK)))).toEqual([
 		'receipt-taken'
 	]);
 	expect((await waiting()).map((row) => row.heldBecause)).toEqual([null, null, null]);
-	expect(codes(await perform(books, holdReceipts, given, as(READER)))).toEqual(['not-allowed']);
+	expect(codesOf(await perform(books, holdReceipts, given, as(READER)))).toEqual(['not-allowed']);
 	await done(books, holdReceipts, given, CLERK);
 	expect((await waiting()).map((row) => [row.heldBecause, row.heldFor])).toEqual(
 		Array.from({ length: 3 }, () => ['no advice yet', 'Hollis'])
@@ -71,10 +70,10 @@ it('several are put on one account, and taken off it again together', async () =
 	await done(books, undoActs, { actIds: [actId] }, CLERK);
 	expect(await lies()).toEqual(Array.from({ length: 3 }, () => ['waiting', null, 0]));
 	await proves(books);
-	expect(codes(await perform(books, putOnAccount, { receipts, customerId: 1 }, as(CLERK)))).toEqual([
+	expect(codesOf(await perform(books, putOnAccount, { receipts, customerId: 1 }, as(CLERK)))).toEqual([
 		'receipt-taken'
 	]);
-	expect(codes(await perform(books, putOnAccount, { receipts, customerId: 99 }, as(CLERK)))).toEqual([
+	expect(codesOf(await perform(books, putOnAccount, { receipts, customerId: 99 }, as(CLERK)))).toEqual([
 		'not-found'
 	]);
 });

@@ -3,15 +3,13 @@ import { beforeEach, describe, expect, it, test } from 'vitest';
 import type { Books } from '../../platform/db/open';
 import { bankEntry } from '../../platform/db/schema';
 import { proveBooks } from '../../ledger/queries/proof';
-import { bankXml, bringIn, credit, testBooks } from '../../testing';
+import { bankXml, bringIn, credit, testBooks, codesOf } from '../../testing';
 
 let books: Books & { file: string };
 beforeEach(async () => {
 	books = await testBooks();
 });
 const proves = async () => expect((await proveBooks(books.db)).breaches).toEqual([]);
-const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
-	result.ok ? [] : result.problems!.map((problem) => problem.code);
 
 describe('bank files', () => {
 	const a = credit(1000, 'AK-1', { reference: 'B1' });
@@ -62,7 +60,7 @@ describe('bank files', () => {
 		['another account', { account: 'GB99' }, 'account-unknown'],
 		['another currency', { currency: 'EUR' }, 'account-currency']
 	])('of %s are refused whole', async (_, over, code) => {
-		expect(codes(await bringIn(books, bankXml([a], over)))).toEqual([code]);
+		expect(codesOf(await bringIn(books, bankXml([a], over)))).toEqual([code]);
 		expect(await books.db.$count(bankEntry)).toBe(0);
 	});
 	it('are kept exactly', async () => {

@@ -1,9 +1,8 @@
 import { bankNumberKey } from '../../../core/text/bank-number';
 import { append } from '../../../core/append';
 import { eq } from 'drizzle-orm';
-import type { ReadStatement } from '../../../core/1-bank-files/read-bank-text';
+import { isReport, type ReadStatement } from '../../../core/1-bank-files/read-statement';
 import { receiptsOfEntry } from '../../../core/2-receipts/receipts-of-entry';
-import type { StatementEntry } from '../../../core/model/bank';
 import type { Problem } from '../../../core/problems';
 import { takeId, takeIds } from '../../platform/db/take-ids';
 import { insertRows } from '../../platform/db/insert-rows';
@@ -27,7 +26,10 @@ import { fingerprints } from '../store/fingerprints';
 import { APPLICATION } from '../../act/person';
 import { readSetting } from '../../firm/store/settings';
 import { defineAct, madeHere } from '../../act/define-act';
+import { entryColumns } from '../store/entry-rows';
 import { waitingState } from '../store/receipt-states';
+import { meetReports, toldBefore } from '../store/reported-entries';
+import { takeReports, type ReportsTaken } from '../store/take-reports';
 import { DomainError } from '../../act/domain-error';
 
 export interface ImportedStatement {
@@ -51,6 +53,8 @@ export interface Imported {
 	readonly statements: readonly ImportedStatement[];
 	readonly entriesNew: number;
 	readonly entriesKnown: number;
+	/** What came of the bank's reports in it, which no money of the books comes from; null where it has none. */
+	readonly reports: ReportsTaken | null;
 }
 
 /** Brings a file that was read into the books, whole or not at all. What is there already stays as it is. */
@@ -64,7 +68,9 @@ export const importBankFile = defineAct({
 			throw new DomainError({ code: 'folder-only' });
 		const before = await importedBefore(tx, file.sha256);
 		if (before)
-			return ctx.unchanged({ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0 });
+			return ctx.unchanged({
+				...{ name: file.name, before, statements: [], entriesNew: 0, entriesKnown: 0, reports: null }
+			});
 		const accounts = await accountsFor(tx, file.statements);
 
 		const statements: Omit<ImportedStatement, 'fault'>[] = [];
@@ -73,12 +79,14 @@ export const importBankFile = defineAct({
 			statements: [] as (typeof bankStatement.$inferInsert)[],
 			entries: [] as (typeof bankEntry.$inferInsert)[],
 			links: [] as (typeof statementEntry.$inferInsert)[],
-			receipts: [] as (typeof receipt.$inferInsert & { readonly id: number })[]
+			receipts: [] as (typeof receipt.$inferInsert & { readonly id: number })[],
+			met: [] as { readonly reportedId: number; readonly entryId: number }[]
 		};
 		const fileId = await takeId(tx, bankFile);
 		const within = new Map<string, number>();
 		let previous: ReadStatement | null = null;
 		for (const statement of file.statements) {
+			if (isReport(statement.format)) continue;
 			const account = accounts.get(statement.header.account)!;
 			const continues: boolean =
 				previous !== null &&
@@ -90,12 +98,20 @@ export const importBankFile = defineAct({
 			previous = statement;
 			const statementId = await takeId(tx, bankStatement);
 			const fresh = known.filter((entry) => entry.entryId === null).length;
+			const told = await toldBefore(
+				tx,
+				account.id,
+				statement.entries.filter((_, place) => known[place]!.entryId === null),
+				new Set(rows.met.map(({ reportedId }) => reportedId))
+			);
+			let nextTold = 0;
 			let entryId = await takeIds(tx, bankEntry, fresh);
 			const drafts: Omit<typeof receipt.$inferInsert, 'id'>[] = [];
 			rows.statements.push({
 				id: statementId,
 				fileId,
 				bankAccountId: account.id,
+				format: statement.format,
 				reference: statement.header.reference,
 				sequence: statement.header.sequence,
 				...statement.balances,
@@ -105,11 +121,15 @@ export const importBankFile = defineAct({
 			for (const [place, entry] of statement.entries.entries()) {
 				const print = known[place]!;
 				let id = print.entryId;
+				if (print.alias) within.set(print.fingerprint, id!);
 				if (id === null) {
 					id = entryId++;
 					within.set(print.fingerprint, id);
-					rows.entries.push(entryRow(entry, id, account.id, print.fingerprint));
-					for (const draft of receiptsOfEntry(entry))
+					const filled = told.entries[nextTold]!;
+					for (const reportedId of told.reportedIds[nextTold++]!) rows.met.push({ reportedId, entryId: id });
+					const { fingerprint } = print;
+					rows.entries.push({ id, bankAccountId: account.id, fingerprint, ...entryColumns(filled) });
+					for (const draft of receiptsOfEntry(filled))
 						drafts.push({
 							...draft,
 							bankEntryId: id,
@@ -117,7 +137,12 @@ export const importBankFile = defineAct({
 							currency: entry.currency
 						});
 				}
-				rows.links.push({ statementId, place, entryId: id });
+				rows.links.push({
+					statementId,
+					place,
+					entryId: id,
+					fingerprint: print.alias ? print.fingerprint : null
+				});
 			}
 			append(rows.receipts, await numbered(tx, receipt, drafts));
 			statements.push({
@@ -135,8 +160,12 @@ export const importBankFile = defineAct({
 		}
 		const entriesNew = rows.entries.length;
 		const entriesKnown = rows.links.length - entriesNew;
+		const reported = file.statements.reduce(
+			(sum, { format, entries }) => sum + (isReport(format) ? entries.length : 0),
+			0
+		);
 		const actId = await ctx.record({
-			summary: { file: file.name, entriesNew, entriesKnown },
+			summary: { file: file.name, entriesNew, entriesKnown, ...(reported > 0 ? { reported } : {}) },
 			facts: { sha256: file.sha256 }
 		});
 		const { name, sha256, bytes } = file;
@@ -157,9 +186,14 @@ export const importBankFile = defineAct({
 			receiptState,
 			rows.receipts.map((row) => waitingState(row.id, row.booked, actId))
 		);
+		await meetReports(tx, actId, rows.met);
+		const reports = file.statements.flatMap(({ format, ...rest }) =>
+			isReport(format) ? [{ ...rest, format, accountId: accounts.get(rest.header.account)!.id }] : []
+		);
+		const taken = reports.length > 0 ? await takeReports(ctx, actId, fileId, reports) : null;
 		const faults = new Map((await statementFaults(tx)).map((fault) => [fault.statementId, fault]));
 		return {
-			...{ name: file.name, before: null, entriesNew, entriesKnown },
+			...{ name: file.name, before: null, entriesNew, entriesKnown, reports: taken },
 			statements: statements.map((one, at) => ({ ...one, fault: faults.get(ids[at]!) ?? null }))
 		};
 	}
@@ -211,31 +245,4 @@ async function accountsFor(tx: Tx, statements: readonly ReadStatement[]) {
 	}
 	if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
 	return accounts;
-}
-
-function entryRow(
-	entry: StatementEntry,
-	id: number,
-	bankAccountId: number,
-	fingerprint: string
-): typeof bankEntry.$inferInsert {
-	const { booked, valued, amount, currency, reversal, entryReference, bankReference, code, text, charges } =
-		entry;
-	const details = JSON.stringify(entry.details);
-	return {
-		id,
-		bankAccountId,
-		fingerprint,
-		booked,
-		valued,
-		amount,
-		currency,
-		reversal,
-		entryReference,
-		bankReference,
-		code,
-		text,
-		charges,
-		details
-	};
 }

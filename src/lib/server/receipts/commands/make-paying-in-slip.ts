@@ -1,7 +1,14 @@
 import { minor } from '../../../core/money/minor';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, isNull } from 'drizzle-orm';
 import { z } from 'zod';
-import { bankAccount, payingInSlip, receipt, receiptState, slipReceipt } from '../../platform/db/schema';
+import {
+	bankAccount,
+	payingInSlip,
+	receipt,
+	receiptState,
+	slipReceipt,
+	standingBankMatch
+} from '../../platform/db/schema';
 import { takeId } from '../../platform/db/take-ids';
 import { DomainError } from '../../act/domain-error';
 import { idField } from '../../act/fields';
@@ -27,7 +34,17 @@ export const makeSlip = defineAct({
 			.from(receipt)
 			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
 			.leftJoin(slipReceipt, eq(slipReceipt.receiptId, receipt.id))
-			.where(and(inArray(receipt.id, ids), eq(receiptState.state, 'allocated')));
+			.leftJoin(standingBankMatch, eq(standingBankMatch.recordedId, receipt.id))
+			.where(
+				and(
+					inArray(receipt.id, ids),
+					eq(receiptState.state, 'allocated'),
+					// Money that the bank has shown, or never will, is on its way to nowhere.
+					isNull(receipt.bankEntryId),
+					isNull(standingBankMatch.id),
+					eq(receipt.isPettyCash, false)
+				)
+			);
 		if (rows.length === 0 || rows.length !== ids.length || rows.some((row) => row.on !== null))
 			throw new DomainError({ code: 'draft-gone' });
 		const other = rows.find((row) => row.currency !== account.currency);

@@ -5,7 +5,7 @@ import { defineAct } from '../../act/define-act';
 import { amountField, currencyField, dayField, idField } from '../../act/fields';
 import { customer, manualReceipt } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
-import { columnsOfPaidInto, paidIntoField, paidIntoOf } from '../store/paid-into';
+import { placesOf, paidIntoField, paidIntoOf } from '../store/paid-into';
 import type { ManualReceiptRow } from '../store/manual-receipt-row';
 import { openItemsOf } from '../../documents/store/open-items';
 import { itemsNamed } from './post-manual-receipts';
@@ -37,6 +37,7 @@ export const keepManualReceipts = defineAct({
 	run: async (ctx, { rows }): Promise<{ ids: number[] }> => {
 		const { tx } = ctx;
 		const methods = await methodsOf(tx);
+		const placeOf = await placesOf(tx);
 		const ids: number[] = [];
 		const changes: { id: number; before: ManualReceiptRow | null; after: ManualReceiptRow }[] = [];
 		for (const row of rows) {
@@ -52,7 +53,7 @@ export const keepManualReceipts = defineAct({
 			if (row.pays !== 'oldest' && row.pays !== 'account')
 				itemsNamed(row.pays, await openItemsOf(tx, [owner.id]), owner.name);
 			const { id: known, paidInto, ...given } = row;
-			const values = { ...given, ...(await columnsOfPaidInto(tx, paidInto, row.currency)) };
+			const values = { ...given, ...placeOf(paidInto, row.currency) };
 			if (known === null) {
 				const added = await tx
 					.insert(manualReceipt)

@@ -8,7 +8,7 @@ import { itemsById } from '../../documents/store/open-items';
 import { methodsOf } from '../../firm/store/methods';
 import { customer } from '../../platform/db/schema';
 import { chunks } from '../../platform/db/chunks';
-import { columnsOfPaidInto, paidIntoField } from '../store/paid-into';
+import { placesOf, paidIntoField } from '../store/paid-into';
 import { postByHand } from './post-by-hand';
 import { makeSlip } from './make-paying-in-slip';
 
@@ -62,13 +62,14 @@ export const recordAsPaid = defineAct({
 			summary: { items: ticked.length, payments: payments.value.length },
 			facts: input
 		});
+		const placeOf = await placesOf(tx);
 		const receiptIds: number[] = [];
 		for (const payment of payments.value)
 			receiptIds.push(
 				await postByHand(ctx, {
 					...payment,
 					...{ name: names.get(payment.customerId)!, method, reference, date, by: ctx.who.name },
-					paidInto: await columnsOfPaidInto(tx, paidInto, payment.currency)
+					paidInto: placeOf(paidInto, payment.currency)
 				})
 			);
 		const made =

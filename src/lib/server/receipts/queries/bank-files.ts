@@ -1,9 +1,9 @@
-import { desc, eq, inArray } from 'drizzle-orm';
+import { count, desc, eq, inArray } from 'drizzle-orm';
 import { defineLook } from '../../act/define-look';
 import { APPLICATION } from '../../act/person';
 import { readSetting } from '../../firm/store/settings';
 import { alias } from 'drizzle-orm/sqlite-core';
-import { act, bankFile, bankFileConfirmation, bankStatement } from '../../platform/db/schema';
+import { act, bankFile, bankFileConfirmation, bankStatement, reportedEntry } from '../../platform/db/schema';
 import { groupBy } from '../../../core/group-by';
 import { unconfirmedFiles } from '../store/entry-doubts';
 import { statementFaults } from '../store/statement-faults';
@@ -37,6 +37,20 @@ export const lookAtBankFiles = defineLook('reader', async (db, _: null, { who })
 			),
 		(row) => row.fileId
 	);
+	const reported = new Map(
+		(
+			await db
+				.select({ fileId: reportedEntry.fileId, count: count() })
+				.from(reportedEntry)
+				.where(
+					inArray(
+						reportedEntry.fileId,
+						files.map((file) => file.id)
+					)
+				)
+				.groupBy(reportedEntry.fileId)
+		).map((row) => [row.fileId, row.count])
+	);
 	const faults = new Map((await statementFaults(db)).map((fault) => [fault.statementId, fault]));
 	const from = (await readSetting(db, 'bankFiles'))?.from ?? 'anybody';
 	const waiting = new Set((await unconfirmedFiles(db)).map((file) => file.id));
@@ -47,6 +61,8 @@ export const lookAtBankFiles = defineLook('reader', async (db, _: null, { who })
 			return {
 				...file,
 				byHand,
+				/** Entries of the bank's reports in it, which are no money of the books by themselves. */
+				reported: reported.get(file.id) ?? 0,
 				statements: (statements.get(file.id) ?? []).map(({ id, reference }) => ({
 					...{ id, reference, fault: faults.get(id) ?? null }
 				})),

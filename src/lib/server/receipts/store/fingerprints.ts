@@ -1,7 +1,8 @@
-import { createHash } from 'node:crypto';
-import { and, eq } from 'drizzle-orm';
-import { entryContent } from '../../../core/1-bank-files/fingerprint';
-import type { ReadStatement } from '../../../core/1-bank-files/read-bank-text';
+import { and, eq, gte, isNull, or, sql } from 'drizzle-orm';
+import { contentHash } from './count-alike';
+import { entriesOfOtherFormats } from './entries-of-other-formats';
+import { FIRST_FORMAT, type ReadStatement } from '../../../core/1-bank-files/read-statement';
+import { statementsBefore } from '../../../core/1-bank-files/statements-before';
 import { chunks } from '../../platform/db/chunks';
 import { inList } from '../../platform/db/in-list';
 import type { Tx } from '../../platform/db/open';
@@ -11,14 +12,18 @@ export interface Fingerprinted {
 	readonly fingerprint: string;
 	/** The entry in the books that this is, or null for a new one. */
 	readonly entryId: number | null;
+	/** Whether another format brought the entry, so that it has another fingerprint there. */
+	readonly alias: boolean;
 }
 
 /**
  * Tells a statement's entries that are in the books already from new ones. Entries alike are counted: the second of two in
  * one statement is another entry. Where the bank gives no reference, a statement that begins with the balance with which an
  * earlier one ended continues it, so an entry alike in the earlier one is another payment and not the same again: money is
- * never taken for a repetition on looks alone.
- * @param within entries of the same file met before, by fingerprint; also keeps the counts of statements that continue.
+ * never taken for a repetition on looks alone. What a file of another format brought has another shape, and is told by references, then
+ * by day, amount and words (`pairEntries`).
+ * @param within entries of the same file met before, new or of another format, by fingerprint; also keeps the counts of statements
+ * that continue.
  */
 export async function fingerprints(
 	tx: Tx,
@@ -27,13 +32,11 @@ export async function fingerprints(
 	mode: 'start' | 'continue',
 	within: Map<string, number>
 ): Promise<Fingerprinted[]> {
-	const contents = statement.entries.map((entry) =>
-		createHash('sha256').update(entryContent(entry)).digest('hex').slice(0, 40)
-	);
+	const contents = statement.entries.map(contentHash);
 	const before = await earlierStatements(tx, accountId, statement);
 	const listed = await entriesAlike(tx, accountId, contents, before);
 	const next = new Map<string, number>();
-	return statement.entries.map((entry, place) => {
+	const found = statement.entries.map((entry, place) => {
 		const content = contents[place]!;
 		for (let n = next.get(content) ?? 0; ; n++) {
 			const fingerprint = `${content}:${n}`;
@@ -46,20 +49,40 @@ export async function fingerprints(
 			return { fingerprint, entryId: inFile ?? inBooks?.entryId ?? null };
 		}
 	});
+	const open = statement.entries.flatMap((entry, place) =>
+		found[place]!.entryId === null ? [{ ...entry, place }] : []
+	);
+	const elsewhere = await entriesOfOtherFormats(tx, accountId, statement, {
+		...{ open, before, taken: new Set(within.values()) }
+	});
+	return found.map(({ fingerprint, entryId }, place) => {
+		const other = elsewhere.get(place);
+		return { fingerprint, entryId: entryId ?? other ?? null, alias: other !== undefined };
+	});
 }
 
-/** Statements of the account that end with the balance with which this one begins. */
+/** Statements of the account that this one goes on from, of its own days: an entry of another day is another by that. */
 async function earlierStatements(
 	tx: Tx,
 	accountId: number,
-	{ header, balances }: ReadStatement
+	{ format, header: { reference }, balances, entries }: ReadStatement
 ): Promise<ReadonlySet<number>> {
-	if (balances.opening === null) return new Set();
-	const rows = await tx
-		.select({ id: bankStatement.id, reference: bankStatement.reference })
+	const { opening, closing, closingOn } = balances;
+	if (opening === null || entries.length === 0) return new Set();
+	const first = entries.reduce((day, { booked }) => (booked < day ? booked : day), entries[0]!.booked);
+	const others = await tx
+		.select()
 		.from(bankStatement)
-		.where(and(eq(bankStatement.bankAccountId, accountId), eq(bankStatement.closing, balances.opening)));
-	return new Set(rows.filter((row) => row.reference !== header.reference).map((row) => row.id));
+		.where(
+			and(
+				eq(bankStatement.bankAccountId, accountId),
+				or(gte(bankStatement.closingOn, first), isNull(bankStatement.closingOn))
+			)
+		);
+	return statementsBefore(
+		{ format, reference, opening, closing, closingOn },
+		others.map((other) => ({ ...other, format: other.format ?? FIRST_FORMAT }))
+	);
 }
 
 async function entriesAlike(
@@ -84,7 +107,7 @@ async function entriesAlike(
 
 	async function add(wanted: readonly string[]): Promise<void> {
 		for (const part of chunks(wanted, 20_000)) {
-			const rows = await tx
+			const first = await tx
 				.select({
 					fingerprint: bankEntry.fingerprint,
 					entryId: bankEntry.id,
@@ -93,7 +116,16 @@ async function entriesAlike(
 				.from(bankEntry)
 				.innerJoin(statementEntry, eq(statementEntry.entryId, bankEntry.id))
 				.where(and(eq(bankEntry.bankAccountId, accountId), inList(bankEntry.fingerprint, part)));
-			for (const { fingerprint, entryId, statementId } of rows) {
+			const later = await tx
+				.select({
+					fingerprint: sql<string>`${statementEntry.fingerprint}`,
+					entryId: statementEntry.entryId,
+					statementId: statementEntry.statementId
+				})
+				.from(statementEntry)
+				.innerJoin(bankEntry, eq(bankEntry.id, statementEntry.entryId))
+				.where(and(eq(bankEntry.bankAccountId, accountId), inList(statementEntry.fingerprint, part)));
+			for (const { fingerprint, entryId, statementId } of [...first, ...later]) {
 				const earlier = before.has(statementId);
 				const known = found.get(fingerprint);
 				found.set(fingerprint, { entryId, onlyEarlier: earlier && (known?.onlyEarlier ?? true) });

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { DomainError } from '../../act/domain-error';
 import { idField } from '../../act/fields';
@@ -19,27 +19,30 @@ export interface PaidIntoColumns {
 	readonly isPettyCash: boolean;
 }
 
-/** As it is kept. Refuses an account that is none of the firm's current ones, or not kept in the currency. */
-export async function columnsOfPaidInto(
-	tx: Tx,
-	paidInto: PaidInto,
-	currency: string
-): Promise<PaidIntoColumns> {
-	if (paidInto === null || paidInto === 'petty cash')
-		return { paidIntoId: null, isPettyCash: paidInto !== null };
-	const [bank] = await tx
-		.select({ currency: bankAccount.currency })
+/**
+ * Says of a place how it is kept, for as many rows as there are: the firm's accounts are read once. Refuses an account that is none of its
+ * current ones, or not kept in the currency.
+ */
+export async function placesOf(tx: Tx): Promise<(paidInto: PaidInto, currency: string) => PaidIntoColumns> {
+	const banks = await tx
+		.select({ id: bankAccount.id, currency: bankAccount.currency })
 		.from(bankAccount)
-		.where(and(eq(bankAccount.id, paidInto), eq(bankAccount.kind, 'current')));
-	if (!bank) throw new DomainError({ code: 'not-found', what: 'bank account' });
-	if (bank.currency !== currency)
-		throw new DomainError({
-			code: 'other-currency',
-			item: 'The bank account that it is paid into',
-			found: bank.currency,
-			want: currency
-		});
-	return { paidIntoId: paidInto, isPettyCash: false };
+		.where(eq(bankAccount.kind, 'current'));
+	const currencies = new Map(banks.map((bank) => [bank.id, bank.currency]));
+	return (paidInto, currency) => {
+		if (paidInto === null || paidInto === 'petty cash')
+			return { paidIntoId: null, isPettyCash: paidInto !== null };
+		const kept = currencies.get(paidInto);
+		if (kept === undefined) throw new DomainError({ code: 'not-found', what: 'bank account' });
+		if (kept !== currency)
+			throw new DomainError({
+				code: 'other-currency',
+				item: 'The bank account that it is paid into',
+				found: kept,
+				want: currency
+			});
+		return { paidIntoId: paidInto, isPettyCash: false };
+	};
 }
 
 /** As it was given. */

@@ -5,7 +5,7 @@ import { amount, problemSentence } from '../../../words';
 import { readBankFile } from './read-bank-file';
 
 const FOLDER = resolve('fixtures/bank-files');
-const files = readdirSync(FOLDER).filter((name) => name.endsWith('.xml'));
+const files = readdirSync(FOLDER).filter((name) => /\.(xml|sta|bai|ofx)$/.test(name));
 
 /** What a file holds, a line for each statement, entry and payment within it; or why it is refused. */
 async function asLines(file: string): Promise<string> {
@@ -25,7 +25,7 @@ async function asLines(file: string): Promise<string> {
 }
 
 test.each(files)('%s', async (file) => {
-	await expect(`${await asLines(file)}\n`).toMatchFileSnapshot(join(FOLDER, file.replace('.xml', '.txt')));
+	await expect(`${await asLines(file)}\n`).toMatchFileSnapshot(join(FOLDER, file.replace(/\.\w+$/, '.txt')));
 });
 
 test('there are files of both kinds', () => expect(files.length).toBeGreaterThan(6));

@@ -24,6 +24,8 @@ import { acceptStatement } from '../commands/accept-statement';
 import { confirmBankFile } from '../commands/confirm-bank-file';
 import { importBankFile } from '../commands/import-bank-file';
 import { lookAtBankFiles } from '../queries/bank-files';
+import { asReport } from '../testing-reports';
+import { entryDoubts } from './entry-doubts';
 import { readBankFile } from './read-bank-file';
 import { statementFaults } from './statement-faults';
 
@@ -137,6 +139,28 @@ describe('a file that somebody brought in by hand', () => {
 			{ waits: false, confirmedBy: 'Hollis' },
 			{ waits: false, confirmedBy: null }
 		]);
+		await proves(books);
+	});
+	it('makes doubtful what it tells of the payments of a sum, until then', async () => {
+		await done(books, setBankFiles, { from: 'confirmed' }, SUPERVISOR);
+		const sum = { amount: 3000, booked: '2026-10-30', reference: 'SUM-77', details: [] };
+		const statement = await readBankFile('bank.xml', [Buffer.from(later(1000, sum))]);
+		if (!statement.ok) throw new Error('unread');
+		await perform(books, importBankFile, statement.value, as(APPLICATION));
+		expect([...(await entryDoubts(books.db)).values()]).toEqual([]);
+		const parts = ['AK-1', 'AK-2'].map((text, n) => ({
+			amount: 1000 + 1000 * n,
+			name: null,
+			account: null,
+			text
+		}));
+		const told = asReport(later(1000, { ...sum, details: parts }), 'camt.054');
+		await bringIn(books, told, 'told.xml');
+		expect([...(await entryDoubts(books.db))]).toEqual([
+			[2, { code: 'file-unconfirmed', file: 'told.xml', who: 'Wren' }]
+		]);
+		expect((await perform(books, confirmBankFile, { fileId: 3 }, as(SUPERVISOR))).ok).toBe(true);
+		expect((await entryDoubts(books.db)).size).toBe(0);
 		await proves(books);
 	});
 	it('is refused where the firm takes the watched folder alone, which still is taken', async () => {

@@ -5,6 +5,7 @@ import {
 	type Fresh,
 	type FreshQuestion
 } from '../../../core/1-bank-files/statement-continuity';
+import { isReport } from '../../../core/1-bank-files/read-statement';
 import { groupBy } from '../../../core/group-by';
 import type { Reader } from '../../platform/db/open';
 import { bankAccount, bankStatement, statementAcceptance } from '../../platform/db/schema';
@@ -26,7 +27,9 @@ export async function statementFaults(db: Reader): Promise<StatementFault[]> {
 	const ofAccount = groupBy(rows, ({ row }) => row.bankAccountId);
 	const faults: StatementFault[] = [];
 	for (const { id: accountId, name: account, currency, opening } of accounts) {
-		const spans = (ofAccount.get(accountId) ?? []).map(({ row, acceptedBy }) => ({
+		// What was booked from a bank's reports has no balances, and is none of its statements.
+		const own = (ofAccount.get(accountId) ?? []).filter(({ row }) => !row.format || !isReport(row.format));
+		const spans = own.map(({ row, acceptedBy }) => ({
 			...row,
 			accepted: acceptedBy !== null
 		}));

@@ -2,11 +2,9 @@ import type { EntryDetail } from '../../model/bank';
 import type { Minor } from '../../money/minor';
 import type { Problem } from '../../problems';
 import { cutText } from '../../text/cut-text';
+import { given } from '../given';
 import { all, at, textAt, type Node } from './node';
 import { readAmount, readCharges, type Place } from './read-amount';
-
-/** Identifications that stand for "the payer gave none" (SEPA credit transfer rulebook, AT-41). */
-const NOT_GIVEN = new Set(['NOTPROVIDED', 'NOT PROVIDED', 'NONREF', 'NONE']);
 
 /** The most of a remittance information that is kept, in UTF-16 units: ISO 20022 allows 140 a line, banks send some ten lines. */
 const LONGEST_REMITTANCE = 10_000;
@@ -46,7 +44,7 @@ export function readDetail(
 		amount: detailAmount(node, currency, place, problems),
 		counterpartyName: name && cutText(name, 400),
 		counterpartyAccount: account ? account.replace(/\s+/g, '') : null,
-		endToEndId: endToEnd && !NOT_GIVEN.has(endToEnd.toUpperCase()) ? endToEnd : null,
+		endToEndId: given(endToEnd),
 		structuredReference: structured[0] ?? null,
 		text: cutText(
 			[

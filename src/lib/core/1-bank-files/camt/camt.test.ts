@@ -5,6 +5,7 @@ import { problemSentence } from '../../../words';
 import { receiptsOfEntry } from '../../2-receipts/receipts-of-entry';
 import { entryContent } from '../fingerprint';
 import { readBankText } from '../read-bank-text';
+import { statementsOf } from '../testing-read';
 
 const entry = (inside: string) =>
 	`<Ntry><Amt Ccy="GBP">10.00</Amt><CdtDbtInd>CRDT</CdtDbtInd><Sts>BOOK</Sts><BookgDt><Dt>2026-10-28</Dt></BookgDt>${inside}</Ntry>`;
@@ -14,11 +15,6 @@ const file = (inside: string, version = '02') =>
 	`<?xml version="1.0"?><Document xmlns="urn:iso:std:iso:20022:tech:xsd:camt.053.001.${version}"><BkToCstmrStmt><GrpHdr><MsgId>M</MsgId></GrpHdr>${inside}</BkToCstmrStmt></Document>`;
 const statement = (inside: string, id = 'S1') =>
 	`<Stmt><Id>${id}</Id><Acct><Id><IBAN>GB00 ZZAM 0001</IBAN></Id><Ccy>GBP</Ccy></Acct>${inside}</Stmt>`;
-const read = (xml: string) => {
-	const result = readBankText(xml);
-	if (!result.ok) throw new Error(result.problems.map(problemSentence).join(' '));
-	return result.value;
-};
 const codes = (xml: string) => {
 	const result = readBankText(xml);
 	return result.ok ? [] : result.problems.map((problem) => problem.code);
@@ -31,8 +27,8 @@ describe('one entry in every version', () => {
 	const now = entry(
 		'<AcctSvcrRef>B1</AcctSvcrRef><NtryDtls><TxDtls><Amt Ccy="GBP">10.00</Amt><CdtDbtInd>CRDT</CdtDbtInd><Chrgs><Rcrd><Amt Ccy="GBP">0.30</Amt></Rcrd></Chrgs><RltdPties><Dbtr><Pty><Nm>HAZEL HILL</Nm></Pty></Dbtr><DbtrAcct><Id><IBAN>GB11</IBAN></Id></DbtrAcct></RltdPties><RmtInf><Ustrd>INV 1</Ustrd><Ustrd>INV 2</Ustrd></RmtInf></TxDtls></NtryDtls>'
 	).replace('<Sts>BOOK</Sts>', '<Sts><Cd>BOOK</Cd></Sts>');
-	test.each(['02', '03', '04', '05', '06', '07', '08', '09', '10', '11', '12'])('001.%s', (version) => {
-		const [only] = read(file(statement(Number(version) < 8 ? old : now), version));
+	test.each(['02', '03', '04', '05', '06', '07', '08', '09', '10', '11', '12', '13'])('001.%s', (version) => {
+		const [only] = statementsOf(file(statement(Number(version) < 8 ? old : now), version));
 		expect(only!.header).toMatchObject({ account: 'GB00ZZAM0001', reference: 'S1', currency: 'GBP' });
 		expect(only!.entries[0]).toMatchObject({ amount: 1000, booked: '2026-10-28', bankReference: 'B1' });
 		expect(only!.entries[0]!.details[0]).toMatchObject({
@@ -43,17 +39,49 @@ describe('one entry in every version', () => {
 			charges: 30
 		});
 	});
+	test.each([
+		[
+			'a SOAP envelope',
+			['S1'],
+			(xml: string) =>
+				`<s:Envelope xmlns:s="http://schemas.xmlsoap.org/soap/envelope/"><s:Header/><s:Body>${xml}</s:Body></s:Envelope>`
+		],
+		[
+			'a business application header',
+			['S1'],
+			(xml: string) =>
+				`<Msg><AppHdr xmlns="urn:iso:std:iso:20022:tech:xsd:head.001.001.02"><MsgDefIdr>camt.053.001.08</MsgDefIdr></AppHdr>${xml}</Msg>`
+		],
+		[
+			'a bank’s own frame, two of them',
+			['S1', 'S2'],
+			(xml: string) => `<Batch>${xml}<Note>two</Note>${xml.replace('<Id>S1<', '<Id>S2<')}</Batch>`
+		]
+	])('within %s', (_, references, around) => {
+		const statements = statementsOf(around(file(statement(now), '08').replace(/<\?xml.*?\?>/, '')));
+		expect(statements.map((one) => one.entries.length)).toEqual(references.map(() => 1));
+		expect(statements.map((one) => one.header.reference)).toEqual(references);
+	});
+	it('takes a prefix that is declared around the message', () => {
+		const inner = file(statement(now), '08')
+			.replace(/<\?xml.*?\?>/, '')
+			.replace(/ xmlns="[^"]*"/, '')
+			.replace(/<(\/?)/g, '<$1c:');
+		expect(
+			statementsOf(`<Box xmlns:c="urn:iso:std:iso:20022:tech:xsd:camt.053.001.08">${inner}</Box>`)
+		).toHaveLength(1);
+	});
 	it('takes a prefix on every element as well', () => {
 		const xml = file(statement(now), '08')
 			.replace(/<(\/?)(?!\?)/g, '<$1c:')
 			.replace('xmlns=', 'xmlns:c=');
-		expect(read(xml)[0]!.entries).toHaveLength(1);
+		expect(statementsOf(xml)[0]!.entries).toHaveLength(1);
 	});
 });
 
 describe('what stands in entries', () => {
 	it('takes the sign from the direction, also of a reversal', () => {
-		const [only] = read(
+		const [only] = statementsOf(
 			file(statement(entry('<RvslInd>true</RvslInd>').replace('CRDT', 'DBIT') + entry('')))
 		);
 		expect(only!.entries.map((one) => [one.amount, one.reversal])).toEqual([
@@ -62,13 +90,13 @@ describe('what stands in entries', () => {
 		]);
 	});
 	it('leaves out what is not booked, and counts it', () => {
-		const [only] = read(file(statement(entry('').replace('BOOK', 'PDNG') + entry(''))));
+		const [only] = statementsOf(file(statement(entry('').replace('BOOK', 'PDNG') + entry(''))));
 		expect([only!.entries.length, only!.notBooked]).toEqual([1, 1]);
 	});
 	it('reads structured references, document numbers and returns; NOTPROVIDED is nothing', () => {
 		const inside =
 			'<NtryDtls><TxDtls><Refs><EndToEndId>NOTPROVIDED</EndToEndId></Refs><RmtInf><Strd><RfrdDocInf><Nb>AK-1</Nb></RfrdDocInf><CdtrRefInf><Ref>RF18AK1</Ref></CdtrRefInf></Strd></RmtInf><RtrInf><Rsn><Cd>AC04</Cd></Rsn></RtrInf></TxDtls></NtryDtls>';
-		expect(read(file(statement(entry(inside))))[0]!.entries[0]!.details[0]).toMatchObject({
+		expect(statementsOf(file(statement(entry(inside))))[0]!.entries[0]!.details[0]).toMatchObject({
 			endToEndId: null,
 			structuredReference: 'RF18AK1',
 			text: 'AK-1',
@@ -79,15 +107,15 @@ describe('what stands in entries', () => {
 		const inside = (reason: string) =>
 			`<NtryDtls><TxDtls><RltdPties><Dbtr><Nm>Hazel Hill</Nm></Dbtr><Cdtr><Nm>Ashlock</Nm></Cdtr></RltdPties>${reason}</TxDtls></NtryDtls>`;
 		const nameOf = (reason: string) =>
-			read(file(statement(entry(inside(reason)).replaceAll('CRDT', 'DBIT'))))[0]!.entries[0]!.details[0]!
-				.counterpartyName;
+			statementsOf(file(statement(entry(inside(reason)).replaceAll('CRDT', 'DBIT'))))[0]!.entries[0]!
+				.details[0]!.counterpartyName;
 		expect([nameOf('<RtrInf><Rsn><Cd>AM04</Cd></Rsn></RtrInf>'), nameOf('')]).toEqual([
 			'Hazel Hill',
 			'Ashlock'
 		]);
 	});
 	it('gives null for what is missing', () => {
-		const [only] = read(file(statement(entry('<NtryDtls><TxDtls/></NtryDtls>'))));
+		const [only] = statementsOf(file(statement(entry('<NtryDtls><TxDtls/></NtryDtls>'))));
 		expect(only!.entries[0]!.details[0]).toEqual({
 			amount: null,
 			counterpartyName: null,
@@ -103,9 +131,9 @@ describe('what stands in entries', () => {
 	it('makes one receipt a detail only where the details add up', () => {
 		const part = (amount: string) => `<TxDtls><Amt Ccy="GBP">${amount}</Amt></TxDtls>`;
 		const receipts = (inside: string) =>
-			receiptsOfEntry(read(file(statement(entry(`<NtryDtls>${inside}</NtryDtls>`))))[0]!.entries[0]!).map(
-				(one) => one.amount
-			);
+			receiptsOfEntry(
+				statementsOf(file(statement(entry(`<NtryDtls>${inside}</NtryDtls>`))))[0]!.entries[0]!
+			).map((one) => one.amount);
 		expect(receipts(part('4.00') + part('6.00'))).toEqual([400, 600]);
 		expect(receipts(part('4.00') + part('5.00'))).toEqual([1000]);
 		expect(receipts('<TxDtls/><TxDtls/>')).toEqual([1000]);
@@ -115,16 +143,16 @@ describe('what stands in entries', () => {
 			statement(bal('OPBD', '0.00') + bal('ITBD', '10.00') + entry('')) +
 			statement(bal('ITBD', '10.00') + bal('CLBD', '20.00') + entry(''), 'S2');
 		expect(
-			read(file(pages)).map((one) => [one.balances.opening, one.balances.closing, one.balanceChecked])
+			statementsOf(file(pages)).map((one) => [one.balances.opening, one.balances.closing, one.balanceChecked])
 		).toEqual([
 			[0, 1000, true],
 			[1000, 2000, true]
 		]);
 	});
 	it('says that it could not check where there is no balance', () =>
-		expect(read(file(statement(entry(''))))[0]!.balanceChecked).toBe(false));
+		expect(statementsOf(file(statement(entry(''))))[0]!.balanceChecked).toBe(false));
 	it('tells entries by the bank’s reference where it gives one, by all its words where not', () => {
-		const [a, b] = read(
+		const [a, b] = statementsOf(
 			file(
 				statement(
 					entry('<AcctSvcrRef>B1</AcctSvcrRef><AddtlNtryInf>x</AddtlNtryInf>') +
@@ -133,7 +161,7 @@ describe('what stands in entries', () => {
 			)
 		)[0]!.entries;
 		expect(entryContent(a!)).toBe(entryContent(b!));
-		const [c, d] = read(
+		const [c, d] = statementsOf(
 			file(statement(entry('<AddtlNtryInf>x</AddtlNtryInf>') + entry('<AddtlNtryInf>y</AddtlNtryInf>')))
 		)[0]!.entries;
 		expect(entryContent(c!)).not.toBe(entryContent(d!));
@@ -146,9 +174,9 @@ describe('bad input', () => {
 		['empty', '', ['file-empty']],
 		['blank', ' \n ', ['file-empty']],
 		['no XML', 'Date;Amount\n1;2', ['xml-broken']],
-		['a page instead', '<html><body></body></html>', ['not-camt053']],
-		['another message', file(statement('')).replace('camt.053', 'camt.054'), ['not-camt053']],
-		['a version of tomorrow', file(statement(''), '13'), ['camt-version-unknown']],
+		['a page instead', '<html><body></body></html>', ['not-camt']],
+		['another message', file(statement('')).replace('camt.053', 'camt.060'), ['not-camt']],
+		['a version of tomorrow', file(statement(''), '14'), ['camt-version-unknown']],
 		['cut off', file(statement(entry(''))).slice(0, 250), ['xml-cut-off']],
 		['mismatched tags', file('<Stmt></Stmnt>'), ['part-missing', 'xml-broken']],
 		['an entity bomb', file(statement(entry(''))).replace('<Document', `${bomb}<Document`), ['xml-doctype']],
