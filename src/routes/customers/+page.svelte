@@ -34,7 +34,7 @@
 
 <svelte:head><title>Customers · Odd Penny</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-8 pt-5 pb-10">
+<div class="max-w-[1100px] px-8 pt-5 pb-10">
 	<div class="flex items-baseline gap-4">
 		<h1>
 			{count(data.count, 'account')}{data.query.text
@@ -43,9 +43,10 @@
 					? ''
 					: ', most overdue first'}.
 		</h1>
+		{#if data.who?.role !== 'reader'}<a class="btn ml-auto" href="/customers/new">New customer</a>{/if}
 		<input
 			type="search"
-			class="ml-auto w-64"
+			class={data.who?.role === 'reader' ? 'ml-auto w-64' : 'w-64'}
 			aria-label="Filter by name or code"
 			placeholder="name or code"
 			value={data.query.text}
@@ -54,7 +55,13 @@
 		/>
 	</div>
 	<Table name="customers" {columns} rows={data.rows} fileHref="/customers/file{page.url.search}">
-		{#snippet empty()}No account fits. <a class="underline" href="/customers">Show all</a>{/snippet}
+		{#snippet empty()}{#if !data.query.text}No customers yet. <a
+					class="underline"
+					href="/open-items/bring-in?what=customers">Bring them in from a table</a
+				>, or <a class="underline" href="/customers/new">add one by hand</a>.{:else}No account fits. <a
+					class="underline"
+					href="/customers">Show all</a
+				>{/if}{/snippet}
 	</Table>
 	<Pages page={data.query.page} per={data.pageSize} total={data.count} />
 </div>

@@ -1,16 +1,14 @@
 <script lang="ts">
 	import { rowCursor } from '$lib/ui/row-cursor';
-	import { enhance } from '$app/forms';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { toast } from 'svelte-sonner';
 	import type { sendLetters } from '$lib/server/letters/commands/send-letters';
-	import type { setAddress } from '$lib/server/customers/commands/set-address';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import ChooseHeld from './ChooseHeld.svelte';
+	import Recipients from './Recipients.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
-	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/letters/queries/letters';
 	import { amount, count, list, money, shortDay } from '$lib/words';
@@ -31,10 +29,6 @@
 		otherwise: 'The letters could not be written. None of these was sent; try again.',
 		refresh: false
 	});
-	/** Whose address was typed last: what is wrong stands at its field. */
-	let addressed = $state<number | null>(null);
-	const addressForm = new ActForm<typeof setAddress>('?/address');
-	const problems = $derived([...batchForm.problems, ...addressForm.problems]);
 	/** So many letters are one act: long runs show how far they are, and what is sent stays sent if the page is left. */
 	const BATCH = 50;
 
@@ -167,7 +161,7 @@
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
 				it.{/if}
 		</p>
-		<Problems {problems} />
+		<Problems problems={batchForm.problems} />
 		<table>
 			<thead class="sticky top-0 z-10 bg-paper">
 				<tr>
@@ -214,35 +208,7 @@
 								: money(late ? row.late : row.owed, row.currency)}</td
 						>
 						<td class="text-sm">
-							{#if row.email}<span class="block max-w-[210px] truncate text-soft" title={row.email}
-									>{row.email}</span
-								>
-							{:else}
-								<form
-									method="POST"
-									action="?/address"
-									class="flex gap-1"
-									use:enhance={(turn) => ((addressed = row.customerId), addressForm.submit()(turn))}
-								>
-									<input type="hidden" name="customerId" value={row.customerId} /><input
-										type="hidden"
-										name="kind"
-										value={data.kind}
-									/>
-									<input
-										type="email"
-										name="email"
-										required
-										class="w-40 py-0.5"
-										placeholder="fill it in here"
-										aria-label="E-mail address of {row.name}"
-										disabled={!data.mayAct}
-										{...addressed === row.customerId ? addressForm.at('email') : {}}
-									/>
-									<button class="btn px-2 py-0.5" disabled={!data.mayAct}>Keep</button>
-								</form>
-								{#if addressed === row.customerId}<FieldError form={addressForm} name="email" />{/if}
-							{/if}
+							<Recipients {row} kind={data.kind} mayAct={data.mayAct} />
 						</td>
 					</tr>
 				{:else}<tr

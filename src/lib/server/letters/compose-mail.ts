@@ -13,7 +13,7 @@ export interface Composed {
 export async function composeMail(
 	letter: Letter,
 	pdf: Buffer,
-	to: string,
+	{ to, copies }: { readonly to: string; readonly copies: readonly string[] },
 	id: string,
 	date: Date
 ): Promise<Composed> {
@@ -24,6 +24,7 @@ export async function composeMail(
 	const composer = new MailComposer({
 		from: { name: letter.firm.name, address: letter.firm.email },
 		to,
+		...(copies.length > 0 ? { cc: [...copies] } : {}),
 		subject,
 		text: body,
 		messageId,

@@ -29,14 +29,14 @@ export async function prepareLetters(
 			append(problems, found.problems);
 			continue;
 		}
-		const { letter, to } = found.value;
+		const { letter, to, copies } = found.value;
 		if (!to) {
 			problems.push({ code: 'address-missing', customer: letter.customer.name });
 			continue;
 		}
 		const pdf = await render({ what: 'letter', letter });
-		const mail = await composeMail(letter, pdf, to, randomUUID(), new Date(now));
-		prepared.push({ letter, to, pdf, shows: shows[n]!, ...mail });
+		const mail = await composeMail(letter, pdf, { to, copies }, randomUUID(), new Date(now));
+		prepared.push({ letter, to, copies, pdf, shows: shows[n]!, ...mail });
 	}
 	return problems.length ? err(...problems) : ok(prepared);
 }

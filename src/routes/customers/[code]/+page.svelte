@@ -6,7 +6,18 @@
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import WhatIsKnown from './WhatIsKnown.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
-	import { returnedMark, ledgerWords, amount, list, moment, money, shortDay, LETTER_NAMES } from '$lib/words';
+	import {
+		returnedMark,
+		ledgerWords,
+		amount,
+		list,
+		moment,
+		momentDay,
+		money,
+		shortDay,
+		LETTER_NAMES,
+		contactWords
+	} from '$lib/words';
 	let { data } = $props();
 	const account = $derived(data.account);
 	const customer = $derived(account.customer);
@@ -24,13 +35,22 @@
 		)
 	);
 	const mark = $derived(returnedMark(account.returned, data.today ?? undefined));
+	const closed = $derived(
+		customer.closedOn
+			? ` The account was closed on ${shortDay(customer.closedOn, data.today ?? undefined)}.`
+			: ''
+	);
 	const here = $derived(`/customers/${customer.code}`);
 	screenKeys(() => [
+		...(data.who?.role === 'reader'
+			? []
+			: [{ keys: ['e'], what: 'change the details', run: () => goto(`${here}/details`) }]),
 		{
 			keys: ['t'],
 			what: 'receipts and what they paid',
 			run: () => goto(`/customers/${customer.code}/threads`)
-		}
+		},
+		{ keys: ['n'], what: 'timeline and notes', run: () => goto(`${here}/timeline`) }
 	]);
 </script>
 
@@ -43,7 +63,7 @@
 >
 	<section class="overflow-y-auto px-8 pt-5 pb-8">
 		<h1>{customer.name} <span class="font-sans text-base font-normal text-soft">{customer.code}</span></h1>
-		<p class="mt-1 text-lg text-soft">{customer.name} {stands}.</p>
+		<p class="mt-1 text-lg text-soft">{customer.name} {stands}.{closed}</p>
 		{#each account.overtaken as one (one.currency)}
 			<p class="note mt-1 text-sm">
 				The {one.kind} of {shortDay(one.date, data.today ?? undefined)} is out of date: {one.by} corrected a payment
@@ -72,7 +92,8 @@
 			<a class="btn" href="/customers/{customer.code}/threads"
 				>Receipts and what they paid <span class="key">T</span></a
 			>
-			<a class="btn" href="/open-items/new?customer={customer.id}">Write a document</a>
+			{#if !customer.closedOn}<a class="btn" href="/open-items/new?customer={customer.id}">Write a document</a
+				>{/if}
 			{#if data.who?.role !== 'reader'}<a class="btn" href="/customers/{customer.code}/payments"
 					>Move payments</a
 				><a class="btn" href="/odd-pennies/small-balances?customer={customer.code}">Write off</a>{/if}
@@ -168,12 +189,18 @@
 				<h2 class="font-sans text-sm font-semibold text-soft">Age of it, {one.currency}</h2>
 				<div class="mt-2 mb-5"><AgeBar aged={one.aged} currency={one.currency} wide={220} /></div>
 			{/each}
-			<h2 class="font-sans font-semibold text-soft">Details</h2>
+			<h2 class="flex font-sans font-semibold text-soft">
+				Details{#if data.who?.role !== 'reader'}<a class="ml-auto font-normal underline" href="{here}/details"
+						>Change <span class="key">E</span></a
+					>{/if}
+			</h2>
 			<p class="mt-1">
 				{#each customer.address as line, i (i)}{line}<br />{/each}
 			</p>
 			<p class="mt-2">
-				Pays in {customer.termsDays} days{customer.discountBasisPoints
+				Pays in {customer.termsDays} days{customer.termsFrom === 'month_end'
+					? ' from the end of the month'
+					: ''}{customer.discountBasisPoints
 					? `, ${customer.discountBasisPoints / 100}% off within ${customer.discountDays}`
 					: ''}.
 			</p>
@@ -185,9 +212,50 @@
 			{#if mark}<p class="note mt-2">
 					{mark} <a href="/money-in/returned?q={customer.code}">All of them</a>
 				</p>{/if}
-			{#if customer.chasingPaused}<p class="note mt-2">No reminders: {customer.chasingPaused}</p>{/if}
+			{#if customer.creditLimit !== null}
+				{@const owes = account.standing.find((one) => one.currency === customer.currency)}
+				{@const over = (owes ? owes.open - owes.credit : 0) - customer.creditLimit}
+				<p class="mt-2 {over > 0 ? 'note text-oxblood' : ''}">
+					Credit limit {money(customer.creditLimit, customer.currency)}{over > 0
+						? `, exceeded by ${money(over, customer.currency)}`
+						: `, ${money(-over, customer.currency)} left`}.
+				</p>
+			{/if}
+			{#if account.parent}<p class="mt-2">
+					Branch of <a class="underline" href="/customers/{account.parent.code}">{account.parent.name}</a>.
+				</p>{/if}
+			{#if account.branches.length}<p class="mt-2">
+					Branches: {#each account.branches as branch, i (branch.code)}{i ? ', ' : ''}<a
+							class="underline"
+							href="/customers/{branch.code}">{branch.name}</a
+						>{/each}.
+				</p>{/if}
+			{#if customer.contacts.length}<ul class="mt-2">
+					{#each customer.contacts as contact, i (i)}<li class="wrap-anywhere">
+							{contactWords(contact)}
+						</li>{/each}
+				</ul>{/if}
+			{#if customer.phone}<p class="mt-2">Telephone {customer.phone}</p>{/if}
+			{#if customer.taxNumber}<p class="mt-2">VAT number {customer.taxNumber}</p>{/if}
+			{#if customer.tags.length}<p class="mt-2">{list(customer.tags)}</p>{/if}
+			{#if customer.chasingPaused}<p class="note mt-2">
+					No reminders{customer.pausedUntil
+						? ` until ${shortDay(customer.pausedUntil, data.today ?? undefined)}`
+						: ''}: {customer.chasingPaused}
+				</p>{/if}
 			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
 			<WhatIsKnown customerId={customer.id} known={account} mayForget={data.who?.role !== 'reader'} />
+			<h2 class="mt-5 flex font-sans font-semibold text-soft">
+				Notes<a class="ml-auto font-normal underline" href="{here}/timeline"
+					>Timeline <span class="key">N</span></a
+				>
+			</h2>
+			{#each account.notes as note (note.id)}
+				<p class="mt-1 wrap-anywhere whitespace-pre-wrap">
+					{note.text}
+					<span class="text-soft">{note.by}, {momentDay(note.at)}</span>
+				</p>
+			{:else}<p class="mt-1 says">Nothing was noted.</p>{/each}
 			<h2 class="mt-5 font-sans font-semibold text-soft">Letters</h2>
 			{#each account.letters as letter (letter.id)}
 				<p class="mt-1">

@@ -59,7 +59,7 @@
 
 <svelte:head><title>Outbox · Odd Penny</title></svelte:head>
 
-<div class="mx-auto max-w-[1100px] px-8 pt-5 pb-10">
+<div class="max-w-[1100px] px-8 pt-5 pb-10">
 	<nav class="flex gap-5" aria-label="Kinds of letters">
 		<a
 			href="/letters?kind=statement"

@@ -1,26 +1,14 @@
 import { eq } from 'drizzle-orm';
+import type { CustomerDetails } from '../../../core/model/customer-details';
 import { nameKey } from '../../../core/text/name-key';
 import type { Tx } from '../../platform/db/open';
 import { customer, customerName, payerAccount } from '../../platform/db/schema';
 import { defineAct, madeHere } from '../../act/define-act';
 
-export interface NewCustomer {
+/** A customer with all that is kept of them. */
+export interface NewCustomer extends CustomerDetails {
 	readonly code: string;
-	readonly name: string;
-	readonly otherNames: readonly string[];
-	readonly payerAccounts: readonly string[];
 	readonly currency: string;
-	readonly address: readonly string[];
-	readonly termsDays: number;
-	readonly discountBasisPoints: number | null;
-	readonly discountDays: number | null;
-	readonly creditLimit: number | null;
-	readonly parentCode: string | null;
-	readonly statementEmail: string | null;
-	readonly reminderEmail: string | null;
-	readonly phone: string | null;
-	readonly notes: string;
-	readonly chasingPaused: string | null;
 }
 
 /** Ids by code. */
@@ -34,11 +22,15 @@ export const addCustomers = defineAct({
 	run: async (ctx, customers): Promise<AddedCustomers> => {
 		const { tx } = ctx;
 		const ids = new Map<string, number>();
-		for (const { otherNames, payerAccounts, parentCode, address, ...row } of customers) {
+		for (const given of customers) {
+			const { otherNames, payerAccounts, parentCode, address, statementAddress, tags, ...row } = given;
 			const parentId = parentCode ? (ids.get(parentCode) ?? (await idOf(tx, parentCode))) : null;
 			const { id } = await tx
 				.insert(customer)
-				.values({ ...row, address: [...address], parentId })
+				.values({
+					...{ ...row, address: [...address], tags: [...tags], parentId },
+					statementAddress: statementAddress.length ? [...statementAddress] : null
+				})
 				.returning({ id: customer.id })
 				.get();
 			ids.set(row.code, id);

@@ -1,4 +1,10 @@
 import { inArray } from 'drizzle-orm';
+import { customerChanges } from '../../../core/1-open-items/customer-changes';
+import { detailsOfRow } from '../../../core/1-open-items/details-of-row';
+import { NO_DETAILS, type CustomerDetails } from '../../../core/model/customer-details';
+import { customerChangeWords } from '../../../words';
+import { detailsOfAll, type CustomerRecord } from '../store/customer-details';
+import { changeCustomer } from './change-customer';
 import type { CustomerRow } from '../../../core/1-open-items/read-customers';
 import { ibanFits } from '../../../core/text/iban-fits';
 import { isEmailAddress } from '../../../core/text/email-address';
@@ -7,43 +13,42 @@ import { chunks } from '../../platform/db/chunks';
 import type { Reader } from '../../platform/db/open';
 import { customer } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
+import {
+	differsProblem,
+	refusalsOf,
+	type BroughtIn,
+	type Fate,
+	type PreviewRow
+} from '../../act/preview-rows';
 import { addCustomers, type NewCustomer } from './add-customers';
 import { defineAct, madeHere } from '../../act/define-act';
 
-export interface BroughtIn {
-	readonly added: number;
-	readonly skipped: number;
+/** What would become of each row: added, changed where somebody agrees to it, skipped, or refused because its currency is another. */
+export async function previewCustomers(db: Reader, rows: readonly CustomerRow[]): Promise<PreviewRow[]> {
+	return (await lookedAt(db, rows)).shown;
 }
 
-export type Fate = 'new' | 'same' | 'differs';
+/** Whether a discount is given without its days, or days without a discount. */
+const isHalfDiscount = (one: Pick<CustomerDetails, 'discountBasisPoints' | 'discountDays'>) =>
+	(one.discountBasisPoints === null) !== (one.discountDays === null);
 
-export interface Preview {
-	readonly rows: readonly {
-		/** The file that it came in, where each has its own. */
-		readonly file?: string | undefined;
-		readonly line: number;
-		readonly label: string;
-		readonly text: string;
-		readonly fate: Fate;
-		/** What differs from what is in the books, in words. */
-		readonly why: string;
-		/** What somebody should look at before it is brought in, in words; it stops nothing. */
-		readonly look?: string | undefined;
-	}[];
-	readonly problems: readonly Problem[];
+/** What a row would change of a customer who is there. */
+interface Changing {
+	readonly owner: CustomerRecord;
+	readonly after: CustomerDetails;
 }
 
-/** What would become of each row: added, skipped because it is there already, or refused because it differs. */
-export async function previewCustomers(db: Reader, rows: readonly CustomerRow[]): Promise<Preview> {
-	const known = new Map<string, { name: string; currency: string }>();
+async function lookedAt(
+	db: Reader,
+	rows: readonly CustomerRow[]
+): Promise<{ readonly shown: PreviewRow[]; readonly changing: ReadonlyMap<string, Changing> }> {
+	const known = new Map<string, CustomerRecord>();
 	for (const part of chunks(rows.map((row) => row.code)))
-		for (const row of await db
-			.select({ code: customer.code, name: customer.name, currency: customer.currency })
-			.from(customer)
-			.where(inArray(customer.code, part)))
+		for (const row of await db.select().from(customer).where(inArray(customer.code, part)))
 			known.set(row.code, row);
+	const details = await detailsOfAll(db, [...known.values()]);
+	const changing = new Map<string, Changing>();
 	const parents = new Set([...known.keys(), ...rows.map((row) => row.code)]);
-	const problems: Problem[] = [];
 	const missing = rows.filter((row) => row.parentCode !== null && !parents.has(row.parentCode));
 	for (const part of chunks(missing.map((row) => row.parentCode!)))
 		for (const row of await db
@@ -51,54 +56,91 @@ export async function previewCustomers(db: Reader, rows: readonly CustomerRow[])
 			.from(customer)
 			.where(inArray(customer.code, part)))
 			parents.add(row.code);
-	for (const row of missing)
-		if (!parents.has(row.parentCode!))
-			problems.push({ code: 'code-unknown', what: 'customer', text: row.parentCode!, line: row.line });
-	for (const { email, line } of rows)
-		if (email !== null && !isEmailAddress(email))
-			problems.push({ code: 'csv-field', field: 'email', text: email, why: 'it is no e-mail address', line });
-	return {
-		problems,
-		rows: rows.map((row) => {
-			const before = known.get(row.code);
-			const why = !before
-				? ''
-				: before.name !== row.name
-					? `the books call it ${before.name}`
-					: before.currency !== row.currency
-						? `the books keep it in ${before.currency}`
-						: '';
-			const fate: Fate = !before ? 'new' : why ? 'differs' : 'same';
-			const odd = row.payerAccounts.filter((account) => ibanFits(account) === false);
-			const look = odd.length
-				? `the check digits of ${odd.join(', ')} do not fit: a digit may be wrong`
-				: undefined;
-			return { line: row.line, label: row.code, text: row.name, fate, why, look };
-		})
-	};
+	const shown = rows.map((row): PreviewRow => {
+		const owner = known.get(row.code);
+		const other = owner && owner.currency !== row.currency;
+		const before = owner && details.get(owner.id)!;
+		const after = before && detailsOfRow(before, row);
+		const changes = before && after ? customerChanges(before, after) : [];
+		if (owner && after && changes.length > 0 && !other) changing.set(row.code, { owner, after });
+		const fate: Fate = !owner ? 'new' : changes.length > 0 ? 'changes' : 'same';
+		const why = changes.map((one) => customerChangeWords(one, row.currency)).join('; ');
+		const refused = other
+			? differsProblem('customer', row.code, `the books keep it in ${owner.currency}`, row.line)
+			: faultOf(row, after, parents);
+		const odd = row.payerAccounts.filter((account) => ibanFits(account) === false);
+		const look = odd.length
+			? `the check digits of ${odd.join(', ')} do not fit: a digit may be wrong`
+			: undefined;
+		return { line: row.line, label: row.code, text: row.name, fate, why, look, refused };
+	});
+	return { shown, changing };
 }
 
-/** Adds the customers of a table that are not in the books yet; one that differs stops all of it. */
+/** What of a row can be nobody's details; nothing where all of it can be taken. */
+function faultOf(
+	row: CustomerRow,
+	after: CustomerDetails | undefined,
+	parents: ReadonlySet<string>
+): Problem | undefined {
+	const { line, email, parentCode } = row;
+	if (parentCode !== null && !parents.has(parentCode))
+		return { code: 'code-unknown', what: 'customer', text: parentCode, line };
+	if (email !== null && !isEmailAddress(email))
+		return { code: 'csv-field', field: 'email', text: email, why: 'it is no e-mail address', line };
+	if (isHalfDiscount(after ?? row))
+		return {
+			...{ code: 'csv-field', field: 'discount_percent', line, text: row.name },
+			why: 'a discount needs both: how much, and within how many days'
+		};
+	return undefined;
+}
+
+/** Customers of a table, and whether what it says otherwise of those who are there is taken. */
+export interface CustomersGiven {
+	readonly rows: readonly CustomerRow[];
+	readonly takeChanges: boolean;
+}
+
+/**
+ * Adds the customers of a table that are not in the books yet, and changes those that are where somebody agreed to it, each on its own in
+ * the record. One in another currency stops all of it.
+ */
 export const bringInCustomers = defineAct({
 	kind: 'bring-in-customers',
 	role: 'clerk',
-	input: madeHere<readonly CustomerRow[]>(),
-	run: async (ctx, rows): Promise<BroughtIn> => {
+	input: madeHere<CustomersGiven>(),
+	run: async (ctx, { rows, takeChanges }): Promise<BroughtIn> => {
 		const { tx } = ctx;
-		const preview = await previewCustomers(tx, rows);
-		const problems: Problem[] = [...preview.problems];
-		for (const row of preview.rows)
-			if (row.fate === 'differs')
-				problems.push({ code: 'differs', what: `customer ${row.label}`, why: row.why, line: row.line });
-		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
-		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
-		const brought = { added: fresh.length, skipped: rows.length - fresh.length };
-		if (fresh.length === 0) return ctx.unchanged(brought);
+		const { shown, changing } = await lookedAt(tx, rows);
+		const refusals = refusalsOf(shown);
+		if (refusals.length > 0) throw new DomainError(...refusals);
+		const fresh = rows.filter((_, i) => shown[i]!.fate === 'new');
+		const changed = takeChanges ? changing.size : 0;
+		const skipped = rows.length - fresh.length - changed;
+		const brought = { added: fresh.length, ...(changed > 0 ? { changed } : {}), skipped };
+		if (fresh.length + changed === 0) return ctx.unchanged(brought);
 		await ctx.record({ summary: brought });
-		await ctx.run(addCustomers, parentsFirst(fresh).map(asNew));
+		if (fresh.length > 0) await ctx.run(addCustomers, parentsFirst(fresh).map(asNew));
+		if (takeChanges)
+			for (const { owner, after } of changing.values())
+				await ctx.run(changeCustomer, {
+					...{ customerId: owner.id, version: owner.version },
+					details: asInput(after)
+				});
 		return brought;
 	}
 });
+
+/** Details as the act is given them. */
+function asInput(details: CustomerDetails) {
+	const { otherNames, address, statementAddress, tags, contacts, payerAccounts, ...plain } = details;
+	return {
+		...plain,
+		...{ otherNames: [...otherNames], address: [...address], statementAddress: [...statementAddress] },
+		...{ tags: [...tags], contacts: [...contacts], payerAccounts: [...payerAccounts] }
+	};
+}
 
 /** Parents before their branches, else in the order of the table. */
 function parentsFirst(rows: readonly CustomerRow[]): CustomerRow[] {
@@ -117,17 +159,6 @@ function parentsFirst(rows: readonly CustomerRow[]): CustomerRow[] {
 }
 
 function asNew(row: CustomerRow): NewCustomer {
-	const { code, name, otherNames, payerAccounts, currency, termsDays } = row;
-	const { discountBasisPoints, discountDays, parentCode, email, address, phone } = row;
-	return {
-		...{ code, name, otherNames, payerAccounts, currency, termsDays, discountBasisPoints, discountDays },
-		parentCode,
-		address: [...address],
-		creditLimit: null,
-		statementEmail: email,
-		reminderEmail: null,
-		phone,
-		notes: '',
-		chasingPaused: null
-	};
+	const { code, name, currency } = row;
+	return { ...detailsOfRow({ ...NO_DETAILS, name }, row), code, currency };
 }

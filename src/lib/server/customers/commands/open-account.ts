@@ -3,22 +3,23 @@ import { z } from 'zod';
 import { nameKey } from '../../../core/text/name-key';
 import { nextCode } from '../../../core/text/next-code';
 import { customer, customerName, payerAccount } from '../../platform/db/schema';
+import { NO_DETAILS } from '../../../core/model/customer-details';
+import { parentAt } from '../store/parent-at';
+import { detailsField, nameField, termsField } from './customer-fields';
 import { accountNumberField, currencyField, emailField } from '../../act/fields';
 import { DomainError } from '../../act/domain-error';
 import { defineAct } from '../../act/define-act';
 import { addCustomers } from './add-customers';
 
 export const accountInput = z.object({
-	name: z.string().trim().min(1, 'Type the name of the customer.').max(200),
+	name: nameField,
 	/** Left empty, it is the next one. */
 	code: z.string().trim().max(60).default(''),
 	currency: currencyField,
-	termsDays: z
-		.number({ message: 'Give the terms as a number of days.' })
-		.int('Give the terms as a number of days.')
-		.min(0, 'Give the terms as a number of days.')
-		.max(3650, 'That is more than ten years.'),
+	termsDays: termsField,
 	email: z.literal('').or(emailField).default(''),
+	/** All else that is kept of them, where it is known already; the name and the terms above count. */
+	details: detailsField.nullable().default(null),
 	/** The name on their payment, and the account that it came from, where a receipt is the reason; both are known from then on. */
 	payerName: z.string().trim().max(200).default(''),
 	payerAccount: z.literal('').or(accountNumberField('That is not the number of a bank account.')).default('')
@@ -29,7 +30,7 @@ export const openAccount = defineAct({
 	kind: 'open-account',
 	role: 'clerk',
 	input: accountInput,
-	run: async (ctx, input): Promise<{ actId: number; customerId: number }> => {
+	run: async (ctx, input): Promise<{ actId: number; customerId: number; code: string }> => {
 		const { tx } = ctx;
 		const { name, payerName } = input;
 		const same = await tx
@@ -63,23 +64,17 @@ export const openAccount = defineAct({
 					.all()
 			: [];
 		const actId = await ctx.record({ summary: { customer: name, code }, facts: { ...input, code } });
-		const ids = await ctx.run(addCustomers, [
-			{
-				...{ code, name, currency: input.currency, termsDays: input.termsDays },
-				otherNames: payerName && nameKey(payerName) !== nameKey(name) ? [payerName] : [],
-				// One that somebody else pays from is no sign of this customer.
-				payerAccounts: input.payerAccount && known.length === 0 ? [input.payerAccount] : [],
-				...{
-					address: [],
-					discountBasisPoints: null,
-					discountDays: null,
-					creditLimit: null,
-					parentCode: null
-				},
-				...{ statementEmail: input.email || null, reminderEmail: null, phone: null, notes: '' },
-				chasingPaused: null
-			}
-		]);
-		return { actId, customerId: ids[code]! };
+		const details = input.details ?? {
+			...NO_DETAILS,
+			...{ statementEmail: input.email || null },
+			otherNames: payerName && nameKey(payerName) !== nameKey(name) ? [payerName] : [],
+			// One that somebody else pays from is no sign of this customer.
+			payerAccounts: input.payerAccount && known.length === 0 ? [input.payerAccount] : []
+		};
+		if (details.parentCode !== null) await parentAt(tx, details.parentCode);
+		const { currency, termsDays } = input;
+		const ids = await ctx.run(addCustomers, [{ ...details, name, termsDays, code, currency }]);
+		const customerId = ids[code]!;
+		return { actId, customerId, code };
 	}
 });

@@ -22,7 +22,10 @@ export const setAddress = defineAct({
 		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const column =
 			input.kind === 'statement' ? { statementEmail: input.email } : { reminderEmail: input.email };
-		await tx.update(customer).set(column).where(eq(customer.id, owner.id));
+		await tx
+			.update(customer)
+			.set({ ...column, version: owner.version + 1 })
+			.where(eq(customer.id, owner.id));
 		const actId = await ctx.record({
 			summary: { letter: input.kind, customer: owner.name },
 			facts: {

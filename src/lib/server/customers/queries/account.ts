@@ -2,6 +2,7 @@ import { ZERO } from '../../../core/money/minor';
 import { sql, and, asc, desc, eq, gt } from 'drizzle-orm';
 import { age } from '../../../core/6-reports/age';
 import type { Minor } from '../../../core/money/minor';
+import type { Reader } from '../../platform/db/open';
 import {
 	customer,
 	customerName,
@@ -19,11 +20,35 @@ import { payersLearned } from '../../matching/store/payer-lessons';
 import { openItemsOf } from '../../documents/store/open-items';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { overtakenLetters } from '../../letters/store/overtaken-letters';
+import { recentNotes } from './timeline';
+import { customerByCode } from '../store/customer-by-code';
 import { defineLook } from '../../act/define-look';
+
+const NOTES_SHOWN = 3;
+
+/** An account by its code and name. */
+async function named(db: Reader, id: number) {
+	const found = await db
+		.select({ code: customer.code, name: customer.name })
+		.from(customer)
+		.where(eq(customer.id, id))
+		.all();
+	return found[0] ?? null;
+}
+
+/** Accounts that are branches of another, by name; the first hundred. */
+const branchesOf = (db: Reader, id: number) =>
+	db
+		.select({ code: customer.code, name: customer.name })
+		.from(customer)
+		.where(eq(customer.parentId, id))
+		.orderBy(asc(customer.name))
+		.limit(100)
+		.all();
 
 /** One customer account: where it stands, and what is known of it; its ledger is read by the page (`looks/account-ledger`). */
 export const lookAtAccount = defineLook('reader', async (db, code: string, { today }) => {
-	const owner = await db.select().from(customer).where(eq(customer.code, code)).get();
+	const owner = await customerByCode(db, code);
 	if (!owner) return null;
 	const credits = await db
 		.select({ currency: receipt.currency, onAccount: sql<number>`sum(${receiptState.onAccount})` })
@@ -74,6 +99,8 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 	const learned = (await payersLearned(db, owner.id)).filter(({ key }) => !given.has(key));
 	return {
 		customer: owner,
+		parent: owner.parentId === null ? null : await named(db, owner.parentId),
+		branches: await branchesOf(db, owner.id),
 		/** Payments typed by hand that are not posted: dated for later, or waiting for somebody to post them. */
 		notCounted: typed.map(({ id, date, method, reference, amount, currency }) => ({
 			...{ id, date, method, reference, amount, currency },
@@ -85,6 +112,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		})),
 		standing: standingByCurrency,
 		letters,
+		notes: await recentNotes(db, owner.id, NOTES_SHOWN),
 		overtaken: await overtakenLetters(db, owner.id),
 		habits,
 		lessons: habits ? lessonsOf(habits) : [],

@@ -1,6 +1,6 @@
 import { amountLookedFor } from '../../../words/amount-looked-for';
 import { minor } from '../../../core/money/minor';
-import { and, asc, eq, inArray, like, or, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, like, or, sql } from 'drizzle-orm';
 import type { Db } from '../../platform/db/open';
 import { customer, document, item, itemState } from '../../platform/db/schema';
 import { isOpen } from '../../documents/store/is-open';
@@ -32,7 +32,7 @@ export const findCustomers = defineLook('reader', async (db, text: string): Prom
 	const byName = await db
 		.select(columns)
 		.from(customer)
-		.where(or(like(customer.name, wanted), like(customer.code, wanted)))
+		.where(and(isNull(customer.closedOn), or(like(customer.name, wanted), like(customer.code, wanted))))
 		.orderBy(asc(customer.name))
 		.limit(CUSTOMERS_FOUND);
 	const cents = amountLookedFor(plain);

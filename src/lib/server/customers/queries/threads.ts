@@ -16,6 +16,7 @@ import {
 import { groupBy } from '../../../core/group-by';
 import { openItemsOf } from '../../documents/store/open-items';
 import { reasonsOfRecord } from '../../../words';
+import { customerByCode } from '../store/customer-by-code';
 import { defineLook } from '../../act/define-look';
 
 /** Money or a credit note, on the left. */
@@ -79,7 +80,7 @@ export interface ThreadQuery {
  * summed up. With `ghosts`, allocations that were taken off are among them.
  */
 export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery, { today }) => {
-	const owner = await db.select().from(customer).where(eq(customer.code, input.code)).get();
+	const owner = await customerByCode(db, input.code);
 	if (!owner) return null;
 	const from = (input.from && parseDay(input.from)) || addDays(today, -DAYS_SHOWN);
 	const alone = aloneOf(db, input);

@@ -11,6 +11,7 @@ import { defineAct, madeHere } from '../../act/define-act';
 export interface PreparedLetter {
 	readonly letter: Letter;
 	readonly to: string;
+	readonly copies: readonly string[];
 	readonly pdf: Buffer;
 	readonly eml: Buffer;
 	readonly messageId: string;
@@ -62,6 +63,7 @@ export const sendLetters = defineAct({
 					customerId: customer.id,
 					amount: kind === 'reminder' ? late : owed,
 					recipient: one.to,
+					copies: one.copies.length > 0 ? [...one.copies] : null,
 					subject: one.subject,
 					body: one.body,
 					data: JSON.stringify(one.letter),

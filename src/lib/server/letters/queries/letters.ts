@@ -7,6 +7,7 @@ import { isOpen, signedOpen } from '../../documents/store/is-open';
 import { overtakenLetters, type OvertakenLetter } from '../store/overtaken-letters';
 import { letterFor } from '../store/letter-for';
 import { returnedPayments } from '../../returns/store/returned-payments';
+import { recipientsOf } from '../../../core/7-letters/recipients-of';
 import { defineLook } from '../../act/define-look';
 
 export type LeftOut = 'money-waiting' | 'paused' | 'no-address' | 'sent-today';
@@ -20,6 +21,8 @@ export interface RunRow {
 	readonly late: number;
 	readonly oldest: string;
 	readonly email: string | null;
+	/** Who gets a copy. */
+	readonly copies: readonly string[];
 	/** Why it would better not go now, or null. */
 	readonly leftOut: LeftOut | null;
 	readonly because: string | null;
@@ -131,7 +134,10 @@ async function runRows(
 			oldest: open.oldest,
 			statementEmail: customer.statementEmail,
 			reminderEmail: customer.reminderEmail,
-			paused: customer.chasingPaused
+			contacts: customer.contacts,
+			paused: sql<
+				string | null
+			>`case when ${customer.pausedUntil} is null or ${customer.pausedUntil} >= ${today} then ${customer.chasingPaused} end`
 		})
 		.from(open)
 		.innerJoin(customer, eq(customer.id, open.customerId))
@@ -149,8 +155,8 @@ async function runRows(
 		.groupBy(letter.customerId, letter.currency);
 	const lastSent = new Map(sent.map((row) => [`${row.customerId} ${row.currency}`, row.date]));
 	const corrects = new Map(told.map((one) => [`${one.customerId} ${one.currency}`, one.date]));
-	return rows.map(({ statementEmail, reminderEmail, paused, ...row }) => {
-		const email = kind === 'statement' ? statementEmail : (reminderEmail ?? statementEmail);
+	return rows.map(({ statementEmail, reminderEmail, contacts, paused, ...row }) => {
+		const { to: email, copies } = recipientsOf({ statementEmail, reminderEmail, contacts }, kind);
 		const key = `${row.customerId} ${row.currency}`;
 		const wrong = kind === 'statement' ? (corrects.get(key) ?? null) : null;
 		const leftOut: LeftOut | null = waiting.has(row.customerId)
@@ -164,7 +170,7 @@ async function runRows(
 						: null;
 		return {
 			...row,
-			email,
+			...{ email, copies },
 			leftOut,
 			because: leftOut === 'paused' ? paused : null,
 			lastSent: lastSent.get(key) ?? null,

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { age } from '../../../core/6-reports/age';
 import type { Letter, LetterKind } from '../../../core/7-letters/letter';
+import { recipientsOf, type Recipients } from '../../../core/7-letters/recipients-of';
 import { writeLetter } from '../../../core/7-letters/write-letter';
 import type { Day } from '../../../core/day/day';
 import type { OpenItem } from '../../../core/model/records';
@@ -17,9 +18,8 @@ import { overtakenLetters } from './overtaken-letters';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { readSetting } from '../../firm/store/settings';
 
-export interface LetterFor {
+export interface LetterFor extends Recipients {
 	readonly letter: Letter;
-	readonly to: string | null;
 }
 
 /** The letter that an account would get today, as data, and where it would go. */
@@ -77,7 +77,12 @@ export async function letterFor(
 		})),
 		date: today,
 		currency,
-		customer: { id: owner.id, code: owner.code, name: owner.name, address: owner.address },
+		customer: {
+			id: owner.id,
+			code: owner.code,
+			name: owner.name,
+			address: owner.statementAddress ?? owner.address
+		},
 		firm: {
 			name: firm.name,
 			address: firm.address,
@@ -100,7 +105,7 @@ export async function letterFor(
 		ok: true,
 		value: {
 			letter: written.value,
-			to: kind === 'statement' ? owner.statementEmail : (owner.reminderEmail ?? owner.statementEmail)
+			...recipientsOf(owner, kind)
 		}
 	};
 }

@@ -29,13 +29,15 @@ export async function startStandIn(folder: string): Promise<StandIn> {
 			}
 			done();
 		},
-		onData(stream, _session, done) {
+		onData(stream, { envelope }, done) {
 			const chunks: Buffer[] = [];
 			stream.on('data', (chunk: Buffer) => chunks.push(chunk));
 			stream.on('error', done);
 			stream.on('end', () => {
 				const eml = Buffer.concat(chunks);
-				const name = createHash('sha256').update(eml).digest('hex').slice(0, 24);
+				// The same message goes to several: each has its own copy of it.
+				const to = envelope.rcptTo.map(({ address }) => address).join(' ');
+				const name = createHash('sha256').update(to).update(eml).digest('hex').slice(0, 24);
 				try {
 					writeFileSync(join(folder, `${name}.eml`), eml);
 					done();

@@ -29,7 +29,7 @@ export async function deliverWaiting(
 	try {
 		for (let id = await claim(books, now(), owner); id !== null; id = await claim(books, now(), owner)) {
 			const next = await books.db
-				.select({ to: letter.recipient, data: letter.data, eml: message.eml })
+				.select({ to: letter.recipient, copies: letter.copies, data: letter.data, eml: message.eml })
 				.from(letter)
 				.innerJoin(message, eq(message.letterId, letter.id))
 				.where(eq(letter.id, id))
@@ -37,7 +37,8 @@ export async function deliverWaiting(
 			const from = (JSON.parse(next!.data) as { firm: { email: string } }).firm.email;
 			try {
 				const sent = await transport.sendMail({ envelope: { from, to: [next!.to] }, raw: next!.eml });
-				await mark(books, id, owner, now(), 'sent', String(sent.response ?? ''));
+				const missed = await sendCopies(transport, from, next!.copies ?? [], next!.eml);
+				await mark(books, id, owner, now(), 'sent', [String(sent.response ?? ''), ...missed].join(' '));
 			} catch (error) {
 				const { responseCode, response, message: text } = error as MailError;
 				const refused = responseCode !== undefined && responseCode >= 500 && responseCode < 600;
@@ -47,6 +48,27 @@ export async function deliverWaiting(
 	} finally {
 		transport.close();
 	}
+}
+
+/**
+ * Sends the same message to those who get a copy, once it is taken for the customer: a copy that is refused does not stop the letter.
+ * @returns what the mail server said of those that it did not take
+ */
+async function sendCopies(
+	transport: ReturnType<typeof openTransport>,
+	from: string,
+	copies: readonly string[],
+	raw: Buffer
+): Promise<string[]> {
+	const missed: string[] = [];
+	for (const to of copies)
+		try {
+			await transport.sendMail({ envelope: { from, to: [to] }, raw });
+		} catch (error) {
+			const { response, message: text } = error as MailError;
+			missed.push(`The copy to ${to} was not taken: ${response ?? text}`);
+		}
+	return missed;
 }
 
 interface MailError {

@@ -9,11 +9,11 @@ import { sendAgain } from '../../letters/commands/send-again';
 import { sendLetters } from '../../letters/commands/send-letters';
 import { setAddress } from '../../customers/commands/set-address';
 import { perform } from '../../act/perform';
-import { reinstate } from '../../allocation/commands/reinstate';
+
 import { allocateReceipt } from '../../allocation/commands/allocate-receipt';
 import { undoPosting } from '../../allocation/commands/undo-posting';
 import type { Books } from '../../platform/db/open';
-import { delivery, letter, message } from '../../platform/db/schema';
+import { customer, delivery, letter, message } from '../../platform/db/schema';
 import { prepareLetters } from '../prepare-letters';
 import { whoseMoneyWaits } from '../answers/whose-money-waits';
 import { lookAtRun } from '../../letters/queries/letters';
@@ -84,6 +84,34 @@ describe('letters', () => {
 		expect(arrived.attachments[0]!.content.subarray(0, 5).toString()).toBe('%PDF-');
 		const stored = await books.db.select().from(letter).where(eq(letter.id, 2)).get();
 		expect(Buffer.from(stored!.pdf).equals(arrived.attachments[0]!.content)).toBe(true);
+	});
+	it('go with copies to whom they are said to, and a copy that is refused does not stop the letter', async () => {
+		const ada = { name: 'Ada', role: '', phone: null, copies: 'statements' as const };
+		const contacts = [
+			{ ...ada, email: 'ada@hazel.example' },
+			{ ...ada, email: 'lou@no-such-host.example' },
+			// Who gets the letter itself needs no copy.
+			{ ...ada, email: 'h1@hazel.example' }
+		];
+		await books.write((tx) => tx.update(customer).set({ contacts }).where(eq(customer.id, 1)));
+		await send('statement');
+		const standIn = await startStandIn(folder);
+		await deliverWaiting(books, standIn.url, now);
+		await standIn.close();
+		expect(await states()).toEqual(['sent', 'sent']);
+		const kept = (await books.db.select().from(letter).where(eq(letter.id, 1)).get())!;
+		expect([kept.recipient, kept.copies]).toEqual([
+			'h1@hazel.example',
+			['ada@hazel.example', 'lou@no-such-host.example']
+		]);
+		const told = (await books.db.select().from(delivery).where(eq(delivery.letterId, 1)).get())!.answer;
+		expect(told).toMatch(/The copy to lou@no-such-host.example was not taken: 550/);
+		const sent = await simpleParser(
+			(await books.db.select().from(message).where(eq(message.letterId, 1)).get())!.eml
+		);
+		expect((sent.cc as { text: string }).text).toContain('ada@hazel.example');
+		// The customer's own, the copy that was taken, and the other customer's.
+		expect(readdirSync(folder)).toHaveLength(3);
 	});
 	it('that no server takes fail with what was said, and can be sent again', async () => {
 		await send('reminder');
@@ -230,80 +258,4 @@ it('who was sent one today is not chosen again today; the next day, and where it
 	await books.write((tx) => tx.update(delivery).set({ state: 'refused' }).where(eq(delivery.letterId, 2)));
 	await done(books, undoPosting, { actId: actId! }, CLERK);
 	expect(await leftOut(TODAY)).toEqual([null, null]);
-});
-
-describe('a letter that is not so any more', () => {
-	const letters = async (ids = chosen) => {
-		const prepared = await prepareLetters(books.db, 'statement', ids, viewer, now());
-		if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
-		return prepared.value.map((one) => ({ ...one, corrects: one.letter.corrects, title: one.subject }));
-	};
-	const told = async () =>
-		(
-			await lookAtRun(books.db, { kind: 'statement', page: 0, corrections: true, waiting: [] }, viewer)
-		).rows.map((row) => `${row.code} ${row.corrects}`);
-	const place = (customerId: number, itemId: number, cash: number, version = 1) =>
-		done(
-			books,
-			allocateReceipt,
-			{
-				...{ receiptId: 1, receiptVersion: version, customerId },
-				lines: [{ itemId, version: 1, cash, differences: [] }]
-			},
-			CLERK
-		);
-	beforeEach(async () => {
-		await bringIn(books, bankXml([credit(400, 'AK-1')]));
-	});
-
-	it('is found once the payment it showed is taken off, and a corrected one takes its place', async () => {
-		const { actId } = await place(1, 1, 400);
-		await send('statement');
-		expect(await told()).toEqual([]);
-		await done(books, undoPosting, { actId: actId! }, CLERK);
-		expect(await told()).toEqual(['H1 2026-10-30']);
-		const [mine, other] = await letters();
-		expect(mine!.corrects).toEqual({ kind: 'statement', date: '2026-10-30' });
-		expect(mine!.title).toContain('Corrected statement');
-		expect(mine!.body).toContain('this statement replaces it');
-		expect(other!.corrects).toBeUndefined();
-		const one = await prepareLetters(books.db, 'statement', chosen.slice(0, 1), viewer, now());
-		await done(books, sendLetters, { kind: 'statement', letters: one.ok ? one.value : [] }, CLERK);
-		expect(await told()).toEqual([]);
-		expect((await letters())[0]!.corrects).toBeUndefined();
-	});
-
-	it('is so again where the undoing was taken back', async () => {
-		const { actId } = await place(1, 1, 400);
-		await send('reminder');
-		const undone = await done(books, undoPosting, { actId: actId! }, CLERK);
-		expect(await told()).toEqual(['H1 2026-10-30']);
-		await done(books, reinstate, { actId: undone.actId }, CLERK);
-		expect(await told()).toEqual([]);
-	});
-
-	it('is not one that was sent before the payment was allocated', async () => {
-		await send('statement');
-		const { actId } = await place(1, 1, 400);
-		await done(books, undoPosting, { actId: actId! }, CLERK);
-		expect(await told()).toEqual([]);
-	});
-
-	it('tells the account that had the money, not the one that gets it', async () => {
-		const { actId } = await place(1, 1, 400);
-		await send('statement');
-		await done(books, undoPosting, { actId: actId! }, CLERK);
-		await place(2, 2, 400, 3);
-		expect(await told()).toEqual(['H1 2026-10-30']);
-	});
-
-	it('also where the money only lay on account, and lies on another account now', async () => {
-		const onAccount = (customerId: number, receiptVersion: number) =>
-			done(books, allocateReceipt, { receiptId: 1, receiptVersion, customerId, lines: [] }, CLERK);
-		const { actId } = await onAccount(1, 1);
-		await send('statement');
-		await done(books, undoPosting, { actId: actId! }, CLERK);
-		await onAccount(2, 3);
-		expect(await told()).toEqual(['H1 2026-10-30']);
-	});
 });

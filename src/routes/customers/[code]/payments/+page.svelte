@@ -93,7 +93,9 @@
 			<button class="btn btn-main" disabled={form.busy || chosen.length === 0 || badDay} onclick={move}
 				>{to
 					? `Move ${count(chosen.length, 'payment')} to ${to.name}`
-					: `Take ${count(chosen.length, 'payment')} off`}</button
+					: chosen.length
+						? `Take ${count(chosen.length, 'payment')} off`
+						: 'Take off'}</button
 			>
 			{#if to}<button class="btn" onclick={() => (to = null)}>Leave them in the pile instead</button>
 			{:else}<CustomerField

@@ -10,9 +10,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	if (!found) error(404, 'There is no such letter.');
 	// Read from the message itself, so that what is shown is what travelled.
 	const mail = await simpleParser(found.eml);
-	const { id, kind, date, recipient } = found.letter;
+	const { id, kind, date, recipient, copies } = found.letter;
 	return {
-		letter: { id, kind, date, recipient, name: found.name, code: found.code },
+		letter: { id, kind, date, recipient, copies: copies ?? [], name: found.name, code: found.code },
 		delivery: found.delivery,
 		mail: {
 			from: mail.from?.text ?? '',

@@ -6,12 +6,14 @@
 
 <svelte:head><title>{mail.subject} · Odd Penny</title></svelte:head>
 
-<div class="mx-auto max-w-[820px] px-8 pt-5 pb-10">
+<div class="max-w-[820px] px-8 pt-5 pb-10">
 	<p><a class="underline" href="/letters/outbox">Outbox</a></p>
 	<h1 class="double-bottom mt-2 pb-3">{mail.subject}</h1>
 	<dl class="mt-3 grid grid-cols-[110px_1fr] gap-y-1">
 		<dt class="text-soft">To</dt>
 		<dd>{letter.recipient}, for <a class="underline" href="/customers/{letter.code}">{letter.name}</a></dd>
+		{#if letter.copies.length}<dt class="text-soft">Copy to</dt>
+			<dd>{letter.copies.join(', ')}</dd>{/if}
 		<dt class="text-soft">From</dt>
 		<dd>{mail.from}</dd>
 		<dt class="text-soft">State</dt>

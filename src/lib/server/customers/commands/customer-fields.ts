@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { CONTACT_COPIES, TERMS_FROM } from '../../../core/model/customer-details';
+import { accountNumberField, dayField, emailField, sumField } from '../../act/fields';
+
+const DAYS = 'Give the terms as a number of days.';
+
+/** Lines or words of a list; empty ones and repeated ones are left out. */
+const listField = (most: number, length: number, tooMany: string) =>
+	z
+		.array(z.string().trim().max(length, `Each may be ${length} letters long.`))
+		.max(most, tooMany)
+		.transform((lines) => [...new Set(lines.filter(Boolean))]);
+
+const orNull = <T extends z.ZodType<string>>(field: T) =>
+	z.union([z.literal('').transform(() => null), field]).nullable();
+
+const text = (most: number) =>
+	z
+		.string()
+		.trim()
+		.max(most, `That is longer than ${most} letters.`)
+		.nullable()
+		.transform((given) => given || null);
+
+/** Lines of an address: the same line may stand there twice. */
+const addressField = z
+	.array(z.string().trim().max(200, 'Each line may be 200 letters long.'))
+	.max(8, 'An address has eight lines at most.')
+	.transform((lines) => lines.filter(Boolean));
+
+/** Somebody at a customer's; whoever gets copies needs an address. */
+const contactField = z
+	.object({
+		name: z.string().trim().min(1, 'Type the name, or take the line off.').max(200),
+		role: z.string().trim().max(80, 'That is longer than 80 letters.'),
+		email: orNull(emailField),
+		phone: text(60),
+		copies: z.enum(CONTACT_COPIES)
+	})
+	.superRefine(({ copies, email }, ctx) => {
+		if (copies !== 'none' && email === null)
+			ctx.addIssue({ code: 'custom', path: ['email'], message: 'Copies need an e-mail address.' });
+	});
+
+export const termsField = z
+	.number({ message: DAYS })
+	.int(DAYS)
+	.min(0, DAYS)
+	.max(3650, 'That is more than ten years.');
+
+export const nameField = z.string().trim().min(1, 'Type the name of the customer.').max(200);
+
+/** What is kept of a customer, as a form sends it. */
+export const detailsField = z
+	.object({
+		name: nameField,
+		otherNames: listField(20, 200, 'Twenty other names at most are kept.'),
+		address: addressField,
+		statementAddress: addressField,
+		termsDays: termsField,
+		termsFrom: z.enum(TERMS_FROM),
+		discountBasisPoints: z
+			.number({ message: 'Give the discount in per cent.' })
+			.int('Give the discount with two decimals at most.')
+			.min(1, 'Give the discount in per cent, or leave it empty.')
+			.max(10_000, 'That is more than the whole.')
+			.nullable(),
+		discountDays: termsField.nullable(),
+		creditLimit: sumField.nullable(),
+		parentCode: text(60),
+		statementEmail: orNull(emailField),
+		reminderEmail: orNull(emailField),
+		phone: text(60),
+		contacts: z.array(contactField).max(20, 'Twenty contacts at most are kept.'),
+		taxNumber: text(40),
+		tags: listField(20, 40, 'Twenty tags at most are kept.'),
+		notes: z.string().trim().max(2_000, 'That is longer than 2,000 letters.'),
+		chasingPaused: text(200),
+		pausedUntil: dayField.nullable(),
+		payerAccounts: z
+			.array(accountNumberField('One of these is not the number of a bank account.'))
+			.max(50, 'Fifty accounts at most are kept.')
+			.transform((accounts) => [...new Set(accounts)])
+	})
+	.superRefine((given, ctx) => {
+		const fault = (field: string, message: string) =>
+			ctx.addIssue({ code: 'custom', path: [field], message });
+		if ((given.discountBasisPoints === null) !== (given.discountDays === null))
+			fault(
+				given.discountDays === null ? 'discountDays' : 'discountBasisPoints',
+				'A discount needs both: how much, and within how many days.'
+			);
+		if (given.pausedUntil !== null && given.chasingPaused === null)
+			fault('chasingPaused', 'Say why they get no reminders.');
+	});

@@ -1,0 +1,92 @@
+<script lang="ts">
+	import { TERMS_FROM } from '$lib/core/model/customer-details';
+	import { TERMS_FROM_WORDS } from '$lib/words';
+	import Field from '$lib/ui/Field.svelte';
+	import type { FieldFaults } from '$lib/ui/field-faults';
+	import type { Snippet } from 'svelte';
+	import Contacts from './Contacts.svelte';
+	import type { CustomerDraft } from './customer-draft.svelte';
+
+	/** All that is kept of a customer, to be typed. */
+	let {
+		draft,
+		form,
+		currency,
+		account
+	}: {
+		draft: CustomerDraft;
+		form: FieldFaults;
+		/** Of the account, for the credit limit. */
+		currency: string;
+		/** The code and currency of a new account, or what they are. */
+		account?: Snippet;
+	} = $props();
+	type Text = {
+		[K in keyof CustomerDraft]: CustomerDraft[K] extends string ? K : never;
+	}[keyof CustomerDraft];
+</script>
+
+{#snippet line(name: Text, label: string, type = 'text', wide = false, at = name as string)}
+	<Field {form} name="details.{at}" {label} class={wide ? 'col-span-2' : ''}
+		>{#snippet input(attributes)}<input
+				{type}
+				autocomplete="off"
+				{...attributes}
+				bind:value={draft[name]}
+			/>{/snippet}</Field
+	>
+{/snippet}
+{#snippet block(name: Text, label: string, rows: number, says = '')}
+	<Field {form} name="details.{name}" {label}
+		>{#snippet input(attributes)}<textarea
+				{rows}
+				class="rounded border border-rule bg-raised px-2 py-1"
+				{...attributes}
+				bind:value={draft[name]}></textarea>{#if says}<span class="text-sm text-soft">{says}</span
+				>{/if}{/snippet}</Field
+	>
+{/snippet}
+
+<div class="grid grid-cols-2 gap-x-8 gap-y-6">
+	<fieldset class="row-span-2 grid grid-cols-2 content-start gap-3">
+		<legend class="mb-1 font-semibold">Who they are</legend>
+		{@render line('name', 'Name', 'text', true)}
+		{@render account?.()}
+		{@render block('address', 'Address', 4)}
+		{@render block('statementAddress', 'Address for letters, if another', 4)}
+		{@render line('taxNumber', 'VAT number')}
+		{@render line('phone', 'Telephone', 'tel')}
+		{@render line('parentCode', 'Branch of the account')}
+		{@render line('tags', 'Tags, with commas between')}
+	</fieldset>
+	<fieldset class="grid grid-cols-2 content-start gap-3">
+		<legend class="mb-1 font-semibold">Terms</legend>
+		{@render line('termsDays', 'Payment due in days')}
+		<Field {form} name="details.termsFrom" label="Counted from"
+			>{#snippet input(attributes)}<select {...attributes} bind:value={draft.termsFrom}
+					>{#each TERMS_FROM as from (from)}<option value={from}>{TERMS_FROM_WORDS[from]}</option
+						>{/each}</select
+				>{/snippet}</Field
+		>
+		{@render line('creditLimit', `Credit limit, ${currency}`, 'text', true)}
+		{@render line('discount', 'Settlement discount, %', 'text', false, 'discountBasisPoints')}
+		{@render line('discountDays', 'If paid within days')}
+	</fieldset>
+	<fieldset class="col-start-2 row-start-2 grid grid-cols-2 content-start gap-3">
+		<legend class="mb-1 font-semibold">Letters</legend>
+		{@render line('statementEmail', 'E-mail for statements', 'email')}
+		{@render line('reminderEmail', 'E-mail for reminders, if another', 'email')}
+		{@render line('chasingPaused', 'No reminders, because')}
+		{@render line('pausedUntil', 'Until')}
+	</fieldset>
+	<Contacts {draft} {form} />
+	<fieldset class="grid grid-cols-2 content-start gap-3">
+		<legend class="mb-1 font-semibold">Known by, when they pay</legend>
+		{@render block('otherNames', 'Other names, one on a line', 3)}
+		{@render block('payerAccounts', 'Bank accounts, one on a line', 3)}
+	</fieldset>
+	<fieldset class="grid content-start gap-3">
+		<legend class="mb-1 font-semibold">Notes</legend>
+		{@render block('notes', 'Shown beside their money on the desk', 3)}
+	</fieldset>
+</div>

@@ -1,0 +1,19 @@
+import { error } from '@sveltejs/kit';
+import { view } from '$lib/server/platform/http/view';
+import { action } from '$lib/server/platform/http/action';
+import { changeCustomer } from '$lib/server/customers/commands/change-customer';
+import { closeAccount, reopenAccount } from '$lib/server/customers/commands/close-account';
+import { lookAtDetails } from '$lib/server/customers/queries/customer-details';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const customer = await view(locals, lookAtDetails, params.code);
+	if (!customer) error(404, `There is no account ${params.code}.`);
+	return { customer };
+};
+
+export const actions = {
+	change: action(changeCustomer),
+	close: action(closeAccount),
+	reopen: action(reopenAccount)
+};
