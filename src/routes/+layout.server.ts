@@ -10,7 +10,8 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 	/** Amounts in it stand without their sign. */
 	const base = firm?.baseCurrency ?? 'GBP';
 	const conventions = await followConventions(locals.app.books);
-	if (!locals.who) return { who: null, today: null, base, conventions, waiting: 0, demoPassword: null };
+	if (!locals.who)
+		return { who: null, today: null, base, conventions, waiting: 0, demoPassword: null, settingUp: false };
 	const demo = (await readSetting(locals.app.books.db, 'demo')) === true;
 	return {
 		who: locals.who,
@@ -19,6 +20,8 @@ export const load: LayoutServerLoad = async ({ locals, depends }) => {
 		conventions,
 		/** Whoever looks at the demo has no password of their own. */
 		demoPassword: demo ? DEMO_PASSWORD : null,
-		waiting: await countWaiting(locals.app.books.db)
+		waiting: await countWaiting(locals.app.books.db),
+		/** New books that are still being set up. */
+		settingUp: (await readSetting(locals.app.books.db, 'settingUp'))?.open === true
 	};
 };

@@ -22,7 +22,7 @@
 		{ name: 'Your sign-in', href: '/me' },
 		{ name: 'Sign out', run: () => signOut?.requestSubmit() }
 	]);
-	const stations = [
+	const STATIONS = [
 		['/', 'Today'],
 		['/money-in', 'Money in'],
 		['/open-items', 'Open items'],
@@ -31,6 +31,10 @@
 		['/letters', 'Letters'],
 		['/books', 'Books']
 	] as const;
+	const stations = $derived([
+		...(data.settingUp ? [['/setting-up', 'Setting up'] as const] : []),
+		...STATIONS
+	]);
 	const here = (path: string) =>
 		path === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(path);
 </script>

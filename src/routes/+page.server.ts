@@ -6,9 +6,14 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const pile = await sumPile(locals.app.books.db);
-	const [work, runs] = await Promise.all([
+	const [work, settingUp, runs] = await Promise.all([
 		viewInThread(locals, 'today', pile),
+		viewInThread(locals, 'setting-up', null),
 		viewInThread(locals, 'letters-count', { waiting: pile.customers })
 	]);
-	return { work, approvals: await view(locals, countApprovals, null), ...runs };
+	return {
+		...{ work, settingUp },
+		approvals: await view(locals, countApprovals, null),
+		...runs
+	};
 };

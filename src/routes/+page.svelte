@@ -1,11 +1,10 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
-	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { invalidateAll } from '$app/navigation';
+	import RunSheet from '$lib/trade/RunSheet.svelte';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
-	import { amount, count, list, money, shortDay, statementFaultSentence } from '$lib/words';
+	import { amount, count, list, money, SETTING_UP_NAMES, shortDay, statementFaultSentence } from '$lib/words';
 	/** So many milliseconds until receipts that are being answered are asked for again. */
 	const ASK_AGAIN = 2_000;
 	let { data } = $props();
@@ -62,7 +61,20 @@
 		const known = unidentified ? ` ${unidentified}.` : '';
 		return (parts.length ? `${parts.join(', ')}.` : 'Nothing to allocate.') + known;
 	});
+	const setUp = $derived(data.settingUp?.steps.filter((one) => one.done || one.leftOut).length ?? 0);
 	const steps = $derived([
+		...(data.settingUp
+			? [
+					{
+						name: 'Set the books up',
+						says: `${setUp} of ${data.settingUp.steps.length} steps are done. Next: ${SETTING_UP_NAMES[data.settingUp.steps.find((one) => one.next)?.step ?? 'prove'].toLowerCase()}.`,
+						done: false,
+						warn: false,
+						href: '/setting-up',
+						does: 'Go on'
+					}
+				]
+			: []),
 		{
 			name: 'Bring in the bank',
 			says: `${bank}.`,
@@ -91,6 +103,18 @@
 						done: false,
 						warn: true,
 						href: '/money-in/bank-files',
+						does: 'Look'
+					}
+				]
+			: []),
+		...(work.reportedLeftOut
+			? [
+					{
+						name: 'Reported, on no statement',
+						says: `${count(work.reportedLeftOut, 'entry', 'entries')} that the bank reported ${work.reportedLeftOut === 1 ? 'is' : 'are'} on no statement, though later days are in. The bank may have taken ${work.reportedLeftOut === 1 ? 'it' : 'them'} back.`,
+						done: false,
+						warn: true,
+						href: '/money-in/reported',
 						does: 'Look'
 					}
 				]
@@ -170,19 +194,6 @@
 			does: left ? 'Check' : 'Close the day'
 		}
 	]);
-	const first = $derived(steps.findIndex((step) => !step.done));
-	screenKeys(() => {
-		const step = steps[first];
-		return step
-			? [
-					{
-						keys: ['g'],
-						what: `go on with what waits first: ${step.name.toLowerCase()}`,
-						run: () => goto(step.href)
-					}
-				]
-			: [];
-	});
 </script>
 
 <svelte:head><title>Today · Odd Penny</title></svelte:head>
@@ -193,36 +204,7 @@
 		<p class="mt-1 text-lg text-soft">
 			{figures}
 		</p>
-		<ol class="mt-5" {@attach rowCursor}>
-			{#each steps as step, i (step.name)}
-				<li
-					class={['-mx-8 flex items-center gap-4 border-t border-rule px-8 py-3', i === first && 'bg-raised']}
-				>
-					<span
-						class={[
-							'grid h-6 w-6 shrink-0 place-items-center rounded-full border text-xs font-semibold',
-							step.done
-								? 'border-patina bg-patina text-paper'
-								: i === first
-									? 'border-2 border-copper text-copper'
-									: 'border-soft text-soft'
-						]}
-					>
-						{#if step.done}<svg width="11" height="9" viewBox="0 0 11 9" role="img" aria-label="done"
-								><path d="M1 4.5 4 7.5 10 1" fill="none" stroke="currentColor" stroke-width="1.8" /></svg
-							>{:else}{i + 1}{/if}
-					</span>
-					<span class="min-w-0">
-						<span class="block font-serif text-lg font-semibold">{step.name}</span>
-						<span class={['text-sm', step.warn ? 'text-copper' : 'text-soft']}>{step.says}</span>
-					</span>
-					<a href={step.href} class={['btn ml-auto', i === first && 'btn-main']}
-						>{step.does}{#if i === first}
-							<span class="key">G</span>{/if}</a
-					>
-				</li>
-			{/each}
-		</ol>
+		<RunSheet {steps} />
 	</section>
 	<aside class="border-l border-rule px-7 pt-6">
 		<h2 class="font-sans text-sm font-semibold text-soft">Collected this month, against what fell due</h2>

@@ -66,7 +66,7 @@ export const actions: Actions = {
 		const passwordHash = await hashPassword(password);
 		const at = await app.context(APPLICATION);
 		const lines = address
-			.split(/[\n,]/)
+			.split('\n')
 			.map((line) => line.trim())
 			.filter(Boolean);
 		const setUp = {
@@ -93,6 +93,6 @@ export const actions: Actions = {
 		);
 		if (!made.ok) return refuse(made.problems);
 		await signIn(event, person.email, person.password);
-		redirect(303, '/');
+		redirect(303, '/setting-up');
 	}
 };

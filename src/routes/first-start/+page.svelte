@@ -12,7 +12,7 @@
 	const fields = [
 		['code', 'The code that the server’s console shows', 'text', 'off'],
 		['firm', 'Name of the firm', 'text', 'organization'],
-		['address', 'Its address, lines separated by commas', 'text', 'off'],
+		['address', 'Its address', 'lines', 'off'],
 		['phone', 'Telephone, if customers may call', 'text', 'off'],
 		['baseCurrency', 'Currency of its books', 'text', 'off'],
 		['bank', 'Its bank', 'text', 'off'],
@@ -70,13 +70,17 @@
 	>
 		{#each fields as [name, label, type, autocomplete] (name)}
 			<Field form={faults} {name} {label} class={WIDE.includes(name) ? 'col-span-2' : ''}
-				>{#snippet input(attributes)}<input
-						{type}
-						{autocomplete}
-						required={!MAY_BE_EMPTY.includes(name)}
-						bind:value={typed[name]}
-						{...attributes}
-					/>{#if name === 'number'}<IbanNote account={typed.number ?? ''} />{/if}{/snippet}</Field
+				>{#snippet input(attributes)}{#if type === 'lines'}<textarea
+							rows="3"
+							class="rounded border border-rule bg-raised px-2 py-1"
+							bind:value={typed[name]}
+							{...attributes}></textarea>{:else}<input
+							{type}
+							{autocomplete}
+							required={!MAY_BE_EMPTY.includes(name)}
+							bind:value={typed[name]}
+							{...attributes}
+						/>{/if}{#if name === 'number'}<IbanNote account={typed.number ?? ''} />{/if}{/snippet}</Field
 			>
 		{/each}
 		<Field form={faults} name="locale" label="Numbers are written as in"

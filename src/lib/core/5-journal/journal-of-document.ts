@@ -12,11 +12,19 @@ export interface DocumentAmounts {
 	readonly tax: Minor;
 	readonly netBase: Minor;
 	readonly taxBase: Minor;
+	/** Set where it is an opening balance. */
+	readonly opening?: { readonly taxHere: boolean } | null;
 }
 
-/** Invoice: receivables to sales and tax. Charge: receivables to recovered charges. Credit note: the other way round. */
+/**
+ * Invoice: receivables to sales and tax. Charge: receivables to recovered charges. Credit note: the other way round. Opening
+ * balances are no income of these books: they are posted against an account of their own, and their tax, too, where it was accounted for before.
+ */
 export function journalOfDocument(document: DocumentAmounts): JournalLine[] {
-	const { id, kind, customerId, currency, net, tax, netBase, taxBase } = document;
+	const { id, kind, customerId, currency, opening } = document;
+	const taxApart = opening ? opening.taxHere : true;
+	const { tax, taxBase } = taxApart ? document : { tax: 0, taxBase: 0 };
+	const [total, totalBase] = [document.net + document.tax, document.netBase + document.taxBase];
 	const sign = kind === 'credit_note' ? -1 : 1;
 	const line = (account: string, amount: number, base: number, customer: number | null): JournalLine => ({
 		account,
@@ -27,10 +35,10 @@ export function journalOfDocument(document: DocumentAmounts): JournalLine[] {
 		bankEntryId: null,
 		source: customer === null ? null : { kind: 'document', id, itemId: null, receiptId: null }
 	});
-	const income = kind === 'charge' ? CHART.recovered.code : CHART.sales.code;
+	const income = opening ? CHART.openingBalances : kind === 'charge' ? CHART.recovered : CHART.sales;
 	const lines = [
-		line(CHART.receivables.code, net + tax, netBase + taxBase, customerId),
-		line(income, -net, -netBase, null)
+		line(CHART.receivables.code, total, totalBase, customerId),
+		line(income.code, tax - total, taxBase - totalBase, null)
 	];
 	if (tax !== 0) lines.push(line(CHART.outputTax.code, -tax, -taxBase, null));
 	return lines;

@@ -3,21 +3,11 @@ import type { Posting } from '../model/posting';
 import { minor } from '../money/minor';
 import { CHART, DIFFERENCE_ACCOUNT } from './chart';
 import { imbalance } from './imbalance';
-import { journalOfDocument } from './journal-of-document';
 import { numberPosting } from './number-posting';
 import { journalOfPosting } from './journal-of-posting';
 import { journalOfSetAside } from './journal-of-set-aside';
 import { reverseJournal } from './reverse-journal';
 
-const document = {
-	id: 7,
-	customerId: 1,
-	currency: 'GBP',
-	net: minor(10000),
-	tax: minor(2000),
-	netBase: minor(10000),
-	taxBase: minor(2000)
-};
 const receipt = {
 	receiptId: 1,
 	amount: minor(9000),
@@ -27,38 +17,11 @@ const receipt = {
 	ledger: '1210',
 	bankEntryId: 7
 };
-const plain = (lines: ReturnType<typeof journalOfDocument>) =>
+const plain = (lines: ReturnType<typeof journalOfSetAside>) =>
 	lines.map((l) => [l.account, l.customerId, l.amount, l.base]);
 
 const numbers = (posting: Posting) =>
 	numberPosting(posting, { allocation: 11, difference: 21, receiptAdjustment: 31 });
-
-test.each([
-	[
-		'invoice',
-		[
-			['1100', 1, 12000, 12000],
-			['4000', null, -10000, -10000],
-			['2200', null, -2000, -2000]
-		]
-	],
-	[
-		'credit_note',
-		[
-			['1100', 1, -12000, -12000],
-			['4000', null, 10000, 10000],
-			['2200', null, 2000, 2000]
-		]
-	],
-	[
-		'charge',
-		[
-			['1100', 1, 12000, 12000],
-			['4200', null, -10000, -10000],
-			['2200', null, -2000, -2000]
-		]
-	]
-] as const)('%s', (kind, want) => expect(plain(journalOfDocument({ ...document, kind }))).toEqual(want));
 
 describe('a receipt allocated', () => {
 	const posting = (itemBase: number): Posting => ({
@@ -230,16 +193,6 @@ it('posts the VAT that is in what is set aside, and balances in both currencies'
 		['2200', null, 200, 167]
 	]);
 	expect(imbalance(lines).size).toBe(0);
-});
-
-it('finds what a journal is out by, in each currency and in base', () => {
-	const lines = journalOfDocument({ ...document, kind: 'invoice' });
-	expect(imbalance(lines.slice(0, 2))).toEqual(
-		new Map([
-			['GBP', 2000],
-			['base', 2000]
-		])
-	);
 });
 
 it('says what of the sub-ledger each line of receivables stands for, and no other line', () => {

@@ -15,22 +15,32 @@ export function mailPerson(
 	personId: string,
 	mail: PersonMail
 ): void {
-	void send(books, postOffice.url, personId, mail).catch((error: unknown) =>
+	void sendToPerson({ books, postOffice }, personId, mail).catch((error: unknown) =>
 		logFailure('telling a person by mail', error)
 	);
 }
 
-async function send(books: App['books'], smtpUrl: string, personId: string, mail: PersonMail): Promise<void> {
+/**
+ * Sends a message to a person from the firm's address, and waits for what the mail server says.
+ * @returns the address that it took; null where there is no such person, or no firm yet
+ * @throws what the mail server answers, where it does not take it
+ */
+export async function sendToPerson(
+	{ books, postOffice }: Pick<App, 'books' | 'postOffice'>,
+	personId: string,
+	mail: PersonMail
+): Promise<string | null> {
 	const firm = await readSetting(books.db, 'firm');
 	const person = await books.db.select().from(user).where(eq(user.id, personId)).get();
-	if (!firm || !person) return;
-	const transport = openTransport(smtpUrl);
+	if (!firm || !person) return null;
+	const transport = openTransport(postOffice.url);
 	try {
 		await transport.sendMail({
 			from: { name: firm.name, address: firm.email },
 			to: { name: person.name, address: person.email },
 			...personMail(firm.name, person.name, mail)
 		});
+		return person.email;
 	} finally {
 		transport.close();
 	}

@@ -23,7 +23,7 @@
 
 <svelte:head><title>Journal · Odd Penny</title></svelte:head>
 
-<div class="mx-auto max-w-[1000px] px-8 pt-5 pb-10">
+<div class="max-w-[1000px] px-8 pt-5 pb-10">
 	<p class="text-sm">
 		<a class="underline" href="/books">Books</a>{#if data.query.actId || data.query.account}&nbsp;· <a
 				class="underline"

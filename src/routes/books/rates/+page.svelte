@@ -38,7 +38,7 @@
 	let ratesForm = $state<HTMLFormElement>()!;
 	let field = $state<HTMLInputElement>()!;
 	takeFiles({
-		kinds: ['rates', 'other-table', 'other-xml'],
+		kinds: ['rates', 'other-table', 'other-xml', 'spreadsheet'],
 		take: async (files) => {
 			await tick();
 			// Whoever may not add rates has no form.

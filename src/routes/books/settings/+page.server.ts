@@ -7,6 +7,7 @@ import { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
 import { addLedgerAccount } from '$lib/server/firm/commands/add-ledger-account';
 import { setBankFiles } from '$lib/server/firm/commands/set-bank-files';
 import { setAuditor } from '$lib/server/firm/commands/set-auditor';
+import { setFirm } from '$lib/server/firm/commands/set-firm';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
 import type { PageServerLoad } from './$types';
 
@@ -15,6 +16,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 export const actions = {
+	firm: action(setFirm),
 	limits: action(setLimits),
 	bank: action(addBankAccount),
 	ledger: action(addLedgerAccount),

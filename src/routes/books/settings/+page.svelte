@@ -1,6 +1,7 @@
 <script lang="ts">
 	import AuditorAddress from './AuditorAddress.svelte';
 	import BankFilesFrom from './BankFilesFrom.svelte';
+	import Firm from './Firm.svelte';
 	import LedgerAccounts from './LedgerAccounts.svelte';
 	import Limits from './Limits.svelte';
 	import NewBankAccount from './NewBankAccount.svelte';
@@ -13,7 +14,8 @@
 <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
 	<Limits {data} />
 	<section class="border-l border-rule px-8 pt-5 pb-10">
-		<h2 class="text-xl">Bank accounts</h2>
+		{#if data.firm}<Firm firm={data.firm} />{/if}
+		<h2 id="bank-accounts" class="text-xl">Bank accounts</h2>
 		<table class="mt-2">
 			<thead><tr><th>Name</th><th>Number</th><th>Currency</th><th>Ledger</th></tr></thead>
 			<tbody>

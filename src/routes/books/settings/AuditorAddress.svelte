@@ -15,7 +15,7 @@
 	});
 </script>
 
-<h2 class="mt-8 text-xl">Anchors</h2>
+<h2 id="anchors" class="mt-8 text-xl">Anchors</h2>
 <p class="mt-1 says">
 	At the end of each day, and whenever a period is locked, the record is signed. Sent to somebody outside,
 	such as your auditor, it shows later whether anything was changed since.

@@ -16,7 +16,7 @@
 	});
 </script>
 
-<h2 class="mt-8 text-xl">Bank files</h2>
+<h2 id="bank-files" class="mt-8 text-xl">Bank files</h2>
 <p class="mt-1 says">
 	Who brought each in is on <a href="/money-in/bank-files">Bank files</a>, with statements that do not fit.
 </p>
@@ -29,7 +29,7 @@
 	}))}
 	class="mt-2 grid w-96 gap-2"
 >
-	<Field form={filesForm} name="from" label="Bank files come in by"
+	<Field form={filesForm} name="from" label="Bank files are taken from"
 		>{#snippet input(attributes)}<select {...attributes} value={chosen}
 				>{#each Object.entries(BANK_FILES_FROM) as [from, words] (from)}<option value={from}>{words}</option
 					>{/each}</select

@@ -24,7 +24,7 @@
 	}
 </script>
 
-<h2 class="mt-8 text-xl">Ledger accounts for what is not customer money</h2>
+<h2 id="ledger-accounts" class="mt-8 text-xl">Ledger accounts for what is not customer money</h2>
 <table class="mt-2 w-96">
 	<thead><tr><th>Name</th><th>Code</th><th class="num">VAT</th></tr></thead>
 	<tbody>

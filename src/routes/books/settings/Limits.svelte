@@ -74,7 +74,7 @@
 </script>
 
 <section class="px-8 pt-5 pb-10">
-	<h1>Who may book how much alone</h1>
+	<h1 id="limits">Who may book how much alone</h1>
 	<p class="mt-1 mb-3 says">
 		In {data.base}: whatever lowers what a customer owes without money, has money paid out or takes it away.
 		Above a limit it waits for a supervisor. An empty field is no limit; at zero it always needs a supervisor.

@@ -19,7 +19,7 @@
 	const lands = landsToChoose();
 </script>
 
-<h2 class="mt-8 text-xl">Numbers and times</h2>
+<h2 id="numbers" class="mt-8 text-xl">Numbers and times</h2>
 <p class="mt-1 says">As everybody here sees and types them, and as letters have them.</p>
 <Problems problems={conventionsForm.problems} />
 <form

@@ -22,6 +22,7 @@ export interface ProofFacts {
 		readonly customerId: number;
 		readonly currency: string;
 		readonly credit: boolean;
+		/** The day on which it was posted: its own, or that of which it is an opening balance. */
 		readonly issued: string;
 		readonly total: number;
 		readonly totalBase: number;

@@ -1,20 +1,23 @@
 import { eq, inArray } from 'drizzle-orm';
 import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limits';
 import { groupBy } from '../../../core/group-by';
-import type { DocumentRow } from '../../../core/1-open-items/document-row';
+import type { DocumentRow, Opening } from '../../../core/1-open-items/document-row';
 import { nameKey } from '../../../core/text/name-key';
 import { addDays } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import { sumOf } from '../../../core/money/add';
 import { minor, ZERO, type Minor } from '../../../core/money/minor';
-import { toDecimal } from '../../../core/money/to-decimal';
+import { money, shortDay } from '../../../words';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
 import type { Reader, Tx } from '../../platform/db/open';
 import { customer, customerName, document } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
-import type { BroughtIn, Fate, Preview } from '../../customers/commands/bring-in-customers';
+import { differsProblem, refusalsOf, type BroughtIn, type PreviewRow } from '../../act/preview-rows';
 import { issue, type NewDocument } from './issue-documents';
+import { openingSums } from '../queries/opening-balances';
+import { hasAnotherSupervisor } from '../../approvals/store/takes-two';
+import { dueDay } from '../../../core/1-open-items/due-day';
 import { askApproval, overLimitProblems } from '../../approvals/store/ask-approval';
 import { baseCurrencyOr } from '../../firm/store/settings';
 import { converter } from '../../receipts/commands/accounting-day';
@@ -24,11 +27,11 @@ import { defineAct, madeHere, type ActContext } from '../../act/define-act';
 
 type Owner = Pick<
 	typeof customer.$inferSelect,
-	'id' | 'code' | 'discountBasisPoints' | 'discountDays' | 'termsDays'
+	'id' | 'code' | 'discountBasisPoints' | 'discountDays' | 'termsDays' | 'termsFrom'
 >;
 
 /** What would become of each document of a table: added, skipped because it is there already, or refused because it differs. */
-export async function previewDocuments(db: Reader, rows: readonly DocumentRow[]): Promise<Preview> {
+export async function previewDocuments(db: Reader, rows: readonly DocumentRow[]): Promise<PreviewRow[]> {
 	const owners = await ownersOf(db, rows);
 	const known = new Map<string, { total: number; customerId: number }>();
 	for (const part of chunks(rows.map((row) => row.number)))
@@ -42,30 +45,40 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
 			.from(document)
 			.where(inArray(document.number, part)))
 			known.set(`${row.kind} ${row.number}`, row);
-	const problems: Problem[] = [];
+	return rows.map((row): PreviewRow => {
+		const owner = owners(row);
+		const before = known.get(`${row.kind} ${row.number}`);
+		const differs = !before
+			? ''
+			: before.total !== row.total
+				? `the books have it with ${money(before.total, row.currency)}`
+				: owner && before.customerId !== owner.id
+					? 'the books have it for another customer'
+					: '';
+		const due = owner ? dueOf(row, owner) : row.due;
+		const called = row.kind === 'invoice' ? '' : `${row.kind.replace('_', ' ')}, `;
+		return {
+			...{ file: row.file, line: row.line, label: row.number, fate: before ? 'same' : 'new', why: '' },
+			text: `${owner?.code ?? ''}, ${called}${money(row.open, row.currency)} open${due ? `, due ${shortDay(due)}` : ''}`,
+			refused: differs
+				? differsProblem('document', row.number, differs, row.line)
+				: faultOf(row, owner !== undefined)
+		};
+	});
+}
+
+/** Why a document cannot be anybody's, or no opening balance; nothing where it can be taken. */
+function faultOf(row: DocumentRow, hasOwner: boolean): Problem | undefined {
+	const { opening, issued, number, file, line } = row;
+	const where = file ? { file } : { line };
+	if (opening && issued > opening.on)
+		return { code: 'opening-later', number, date: issued, on: opening.on, ...where };
+	if (hasOwner) return undefined;
 	return {
-		problems,
-		rows: rows.map((row) => {
-			const owner = owners(row);
-			if (!owner) {
-				const text = row.customerCode || row.customerName || '';
-				const { file, line } = row;
-				problems.push({ code: 'code-unknown', what: 'customer', text, ...(file ? { file } : { line }) });
-			}
-			const before = known.get(`${row.kind} ${row.number}`);
-			const why = !before
-				? ''
-				: before.total !== row.total
-					? `the books have it with ${toDecimal(minor(before.total), row.currency)}`
-					: before.customerId !== owner?.id
-						? 'the books have it for another customer'
-						: '';
-			const fate: Fate = !before ? 'new' : why ? 'differs' : 'same';
-			const due = owner ? dueOf(row, owner) : row.due;
-			const called = row.kind === 'invoice' ? '' : `${row.kind.replace('_', ' ')}, `;
-			const text = `${owner?.code ?? ''}, ${called}${toDecimal(row.open, row.currency)} ${row.currency} open, due ${due}`;
-			return { file: row.file, line: row.line, label: row.number, text, fate, why };
-		})
+		code: 'code-unknown',
+		what: 'customer',
+		text: row.customerCode || row.customerName || '',
+		...where
 	};
 }
 
@@ -80,7 +93,8 @@ export interface DocumentsBroughtIn extends BroughtIn {
 
 /**
  * Adds the documents of a table that are not in the books yet; one that differs, or has no customer, stops all of it. What was
- * settled before they came here is booked against opening balances. Credit notes count against the person's limits: beyond
+ * settled before they came here is booked against opening balances; so is all of it where they are opening balances, which have to come
+ * to what the control account of the books of before shows, or as near to it as somebody agreed to. Credit notes count against the person's limits: beyond
  * them all credit notes of the table wait for a supervisor, and the rest comes in.
  */
 export const bringInDocuments = defineAct({
@@ -89,34 +103,53 @@ export const bringInDocuments = defineAct({
 	input: madeHere<readonly DocumentRow[]>(),
 	run: async (ctx, rows): Promise<DocumentsBroughtIn> => {
 		const { tx } = ctx;
-		const preview = await previewDocuments(tx, rows);
-		const problems: Problem[] = [...preview.problems];
-		for (const row of preview.rows)
-			if (row.fate === 'differs')
-				problems.push({ code: 'differs', what: `document ${row.label}`, why: row.why, line: row.line });
-		if (problems.length > 0) throw new DomainError(...problems.slice(0, 50));
+		const shown = await previewDocuments(tx, rows);
+		const refusals = refusalsOf(shown);
+		if (refusals.length > 0) throw new DomainError(...refusals);
 		const owners = await ownersOf(tx, rows);
-		const fresh = rows.filter((_, i) => preview.rows[i]!.fate === 'new');
+		const fresh = rows.filter((_, i) => shown[i]!.fate === 'new');
 		const skipped = rows.length - fresh.length;
 		const credits = fresh.filter((row) => row.kind === 'credit_note');
 		const booked = await reductionsOfRows(tx, credits, (row) => owners(row)!.id);
-		const waits = await overLimitsNow(ctx, booked);
+		const opening = fresh.find((row) => row.opening)?.opening ?? null;
+		if (opening) await compareWithControl(tx, opening, fresh);
+		// Credits that the books of before held are nobody's to grant, where nobody else could be asked.
+		const alone =
+			opening !== null && ctx.who.role === 'supervisor' && !(await hasAnotherSupervisor(tx, ctx.who));
+		const waits = alone ? [] : await overLimitsNow(ctx, booked);
 		const now = waits.length > 0 ? fresh.filter((row) => row.kind !== 'credit_note') : fresh;
 		const waiting = fresh.length - now.length;
 		const brought = { added: now.length, skipped, waiting, waits };
 		if (fresh.length === 0) return ctx.unchanged(brought);
 		if (now.length > 0) {
-			const actId = await ctx.record({ summary: { added: now.length, skipped } });
+			const actId = await ctx.record({
+				summary: { added: now.length, skipped, ...(opening ? { opening: opening.on } : {}) },
+				...(opening ? { facts: { opening } } : {})
+			});
 			await issue(
 				ctx,
 				now.map((row) => asNew(row, owners(row)!))
 			);
 			if (waiting === 0) await writeReductions(ctx, actId, booked);
 		}
-		if (waiting > 0) await askForCredits(now.length > 0 ? ctx.part('ask-approval') : ctx, credits, waits);
+		if (waiting > 0)
+			await askForCredits(
+				now.length > 0 ? ctx.part('ask-approval') : ctx,
+				credits.map(withoutControl),
+				waits
+			);
 		return brought;
 	}
 });
+
+/** Refuses where opening balances come to another sum than the control account, and nobody agreed to just that. */
+async function compareWithControl(tx: Tx, opening: Opening, fresh: readonly DocumentRow[]): Promise<void> {
+	const sums = await openingSums(tx, opening, fresh);
+	if (!sums.ok) throw new DomainError(...sums.problems);
+	const { before, added, control, apart, currency } = sums.value;
+	if (control !== null && apart !== opening.apart)
+		throw new DomainError({ code: 'opening-apart', balance: minor(before + added), control, currency });
+}
 
 async function askForCredits(
 	ctx: ActContext,
@@ -139,6 +172,11 @@ async function askForCredits(
 	});
 }
 
+/** The same row by itself: the control account was compared with all that came together. */
+function withoutControl(row: DocumentRow): DocumentRow {
+	return row.opening ? { ...row, opening: { ...row.opening, control: null, apart: ZERO } } : row;
+}
+
 /** What credit notes take off accounts: what is left of them. */
 async function reductionsOfRows(
 	tx: Tx,
@@ -148,8 +186,9 @@ async function reductionsOfRows(
 	const converters = new Map<string, (amount: Minor) => Minor>();
 	const booked: Reduction[] = [];
 	for (const row of credits) {
-		const key = `${row.currency} ${row.issued}`;
-		const toBase = converters.get(key) ?? (await converter(tx, row.currency, row.issued));
+		const date = row.opening?.on ?? row.issued;
+		const key = `${row.currency} ${date}`;
+		const toBase = converters.get(key) ?? (await converter(tx, row.currency, date));
 		converters.set(key, toBase);
 		booked.push({ kind: 'credit_other', base: toBase(row.open), customerId: ownerOf(row) });
 	}
@@ -167,7 +206,8 @@ async function ownersOf(
 		code: customer.code,
 		discountBasisPoints: customer.discountBasisPoints,
 		discountDays: customer.discountDays,
-		termsDays: customer.termsDays
+		termsDays: customer.termsDays,
+		termsFrom: customer.termsFrom
 	};
 	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))]))
 		for (const row of await db.select(columns).from(customer).where(inArray(customer.code, part)))
@@ -191,7 +231,7 @@ async function ownersOf(
 
 /** The day on which it is due: its own, else by the customer's terms. */
 function dueOf(row: DocumentRow, owner: Owner): Day {
-	return row.due ?? addDays(row.issued, owner.termsDays);
+	return row.due ?? dueDay(row.issued, owner.termsDays, owner.termsFrom);
 }
 
 function asNew(row: DocumentRow, owner: Owner): NewDocument {
@@ -210,6 +250,7 @@ function asNew(row: DocumentRow, owner: Owner): NewDocument {
 		orderReference: row.orderReference ?? null,
 		discountBasisPoints: discount?.basisPoints ?? null,
 		discountUntil: discount?.until ?? null,
-		settledBefore: minor(total - row.open)
+		settledBefore: minor(total - row.open),
+		opening: row.opening ?? null
 	};
 }

@@ -4,11 +4,12 @@ import { DOCUMENT_COLUMNS, readDocuments } from '../../../core/1-open-items/read
 import { CUSTOMER_COLUMNS, readCustomers } from '../../../core/1-open-items/read-customers';
 import { parseTable } from '../../../tables/parse-table';
 import type { Books } from '../../platform/db/open';
-import { customer, document, item, itemState } from '../../platform/db/schema';
+import { act, customer, customerName, document, item, itemState } from '../../platform/db/schema';
 import { decodeText } from '../../platform/files/decode-text';
 import { proveBooks } from '../../ledger/queries/proof';
 import { as, CLERK, testBooks } from '../../testing';
-import { bringInCustomers } from '../../customers/commands/bring-in-customers';
+import { bringInCustomers, previewCustomers } from '../../customers/commands/bring-in-customers';
+import { refusalsOf } from '../../act/preview-rows';
 import { bringInDocuments, previewDocuments } from './bring-in-documents';
 import { perform } from '../../act/perform';
 
@@ -61,7 +62,7 @@ it('says what would be added, is there already, or differs; what differs stops a
 		'AK-3,invoice,X9,2026-09-01,2026-10-01,GBP,10.00,10.00,'
 	);
 	const preview = await previewDocuments(books.db, again);
-	expect([preview.rows.map((row) => row.fate), preview.problems]).toEqual([
+	expect([preview.map((row) => row.fate), refusalsOf(preview)]).toEqual([
 		['same', 'new', 'new'],
 		[{ code: 'code-unknown', what: 'customer', text: 'X9', line: 4 }]
 	]);
@@ -81,7 +82,10 @@ it('adds customers, parents before their branches, and refuses one that differs'
 	const result = await perform(
 		books,
 		bringInCustomers,
-		customers('B1,Branch,GBP,P1', 'P1,Parent,GBP,', 'H1,Hazel Hill Pottery,GBP,'),
+		{
+			rows: customers('B1,Branch,GBP,P1', 'P1,Parent,GBP,', 'H1,Hazel Hill Pottery,GBP,'),
+			takeChanges: false
+		},
 		as(CLERK)
 	);
 	expect(result.ok && result.value).toMatchObject({ added: 2, skipped: 1 });
@@ -89,12 +93,57 @@ it('adds customers, parents before their branches, and refuses one that differs'
 	const parent = await books.db.select().from(customer).where(eq(customer.code, 'P1')).get();
 	expect(rows[0]!.parentId).toBe(parent!.id);
 	for (const [line, code] of [
-		['H1,Hazel Dale,GBP,', 'differs'],
+		['H1,Hazel Hill Pottery,EUR,', 'differs'],
 		['N1,New,GBP,Q9', 'code-unknown']
 	] as const) {
-		const refused = await perform(books, bringInCustomers, customers(line), as(CLERK));
+		const refused = await perform(
+			books,
+			bringInCustomers,
+			{ rows: customers(line), takeChanges: true },
+			as(CLERK)
+		);
 		expect(refused.ok ? [] : refused.problems.map((one) => one.code)).toEqual([code]);
 	}
+});
+
+it('a discount without its days is refused with its line, and one of the two is taken where the other is known', async () => {
+	const row = (over: object) => [{ ...customers('H1,Hazel Hill Pottery,GBP,')[0]!, ...over }];
+	const half = row({ discountBasisPoints: 250, says: ['discountBasisPoints'] });
+	const look = async () =>
+		refusalsOf(await previewCustomers(books.db, half)).map((one) => 'line' in one && one.line);
+	expect(await look()).toEqual([2]);
+	const whole = row({
+		discountBasisPoints: 200,
+		discountDays: 10,
+		says: ['discountBasisPoints', 'discountDays']
+	});
+	expect((await perform(books, bringInCustomers, { rows: whole, takeChanges: true }, as(CLERK))).ok).toBe(
+		true
+	);
+	expect(await look()).toEqual([]);
+});
+
+it('changes customers who are there by a table where somebody agrees, each field in the record', async () => {
+	const rows = customers('H1,Hazel & Hill,GBP,P1', 'W2,Wicker Lane Ceramics,GBP,', 'P1,Parent,GBP,');
+	const shown = await previewCustomers(books.db, rows);
+	expect(shown.map((row) => [row.label, row.fate, row.why])).toEqual([
+		['H1', 'changes', 'name “Hazel Hill Pottery”, now “Hazel & Hill”; branch of “P1”'],
+		['W2', 'same', ''],
+		['P1', 'new', '']
+	]);
+	const bring = (takeChanges: boolean) => perform(books, bringInCustomers, { rows, takeChanges }, as(CLERK));
+	expect(await bring(false)).toEqual({ ok: true, value: { added: 1, skipped: 2 } });
+	const hazel = async () => (await books.db.select().from(customer).where(eq(customer.code, 'H1')).all())[0]!;
+	expect((await hazel()).name).toBe('Hazel Hill Pottery');
+	expect(await bring(true)).toEqual({ ok: true, value: { added: 0, changed: 1, skipped: 2 } });
+	expect(await hazel()).toMatchObject({ name: 'Hazel & Hill', termsDays: 30, phone: null, version: 2 });
+	// Nothing is left to change.
+	expect(await bring(true)).toEqual({ ok: true, value: { added: 0, skipped: 3 } });
+	const known = await books.db.select().from(customerName).where(eq(customerName.customerId, 1)).all();
+	expect(known.map((row) => row.name)).toEqual(['Hazel & Hill', 'Hazel Hill Pottery']);
+	const changes = await books.db.select().from(act).where(eq(act.kind, 'change-customer')).all();
+	expect(changes.map((row) => [row.customerId, row.parentId !== null])).toEqual([[1, true]]);
+	await proves();
 });
 
 it.each([
@@ -102,3 +151,16 @@ it.each([
 	['Windows-1252', Buffer.from([0x54, 0xf6, 0x70, 0x66, 0x65, 0x72, 0x65, 0x69])],
 	['UTF-16', Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from('Töpferei', 'utf16le')])]
 ])('reads a table in %s', (_, bytes) => expect(decodeText(bytes)).toContain('Töpferei'));
+
+it('of a document without a due date the customer’s terms tell it, from the end of its month too', async () => {
+	await books.write((tx) =>
+		tx.update(customer).set({ termsDays: 10, termsFrom: 'month_end' }).where(eq(customer.code, 'H1'))
+	);
+	await perform(
+		books,
+		bringInDocuments,
+		documents('AK-1,invoice,H1,2026-09-03,,GBP,90.00,90.00,'),
+		as(CLERK)
+	);
+	expect((await books.db.select().from(item)).map(({ due }) => due)).toEqual(['2026-10-10']);
+});

@@ -43,6 +43,10 @@ describe('a document by hand', () => {
 		]);
 		await proves(books);
 	});
+	it('is due after the end of its month where that was shown', async () => {
+		await issue({ issued: '2026-10-05', termsFrom: 'month_end' });
+		expect((await openItemsOf(books.db, [1])).map(({ due }) => due)).toEqual(['2026-11-30']);
+	});
 	it('its paper says the same, the same byte for byte', async () => {
 		await issue({ discount: { basisPoints: 200, days: 10 } });
 		const paper = (await paperFor(books.db, 1))!;

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { LIMIT_OF_CREDIT_NOTE, type OverLimit } from '../../../core/4-allocation/over-limits';
 import { drawUp } from '../../../core/1-open-items/draw-up';
 import { addDays } from '../../../core/day/arithmetic';
+import { TERMS_FROM } from '../../../core/model/customer-details';
 import { dayField } from '../../act/fields';
 import { minor } from '../../../core/money/minor';
 import { customer } from '../../platform/db/schema';
@@ -42,6 +43,8 @@ export const documentInput = z.object({
 			(shares) => shares.reduce((sum, one) => sum + one.basisPoints, 0) === 10_000,
 			'The instalments do not come to 100%.'
 		),
+	/** From when these days are counted, as it was shown. */
+	termsFrom: z.enum(TERMS_FROM).default('issue'),
 	discount: z
 		.object({ basisPoints: z.number().int().min(1).max(10_000), days: z.number().int().min(0).max(3650) })
 		.nullable(),
@@ -76,7 +79,7 @@ export const issueByHand = defineAct({
 		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
 		const { issued } = input;
 		const lines = input.lines.map((line) => ({ ...line, net: minor(line.net) }));
-		const drawn = drawUp(lines, issued, input.shares);
+		const drawn = drawUp(lines, issued, input.shares, input.termsFrom);
 		if (drawn.total <= 0)
 			throw new DomainError({
 				...{ code: 'field', field: 'lines' },

@@ -1,13 +1,14 @@
 import { inArray } from 'drizzle-orm';
 import { referenceKey } from '../../../core/text/words-of-text';
 import { CHART } from '../../../core/5-journal/chart';
+import type { Opening } from '../../../core/1-open-items/document-row';
+import { settledParts } from '../../../core/1-open-items/settled-parts';
 import { journalOfDocument } from '../../../core/5-journal/journal-of-document';
 import type { Day } from '../../../core/day/day';
 import type { JournalLine } from '../../../core/model/journal';
 import type { CreditNoteKind, DocumentKind } from '../../../core/model/records';
 import { sumOf } from '../../../core/money/add';
 import { minor, type Minor } from '../../../core/money/minor';
-import { proportion } from '../../../core/money/proportion';
 import { apportion } from '../../../core/money/apportion';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
@@ -48,6 +49,13 @@ export interface NewDocument {
 	readonly discountUntil: Day | null;
 	/** What of it was settled before it came into these books, earliest instalment first. */
 	readonly settledBefore?: Minor;
+	/** Set where it is an opening balance: it is posted on that day, at that day's rate, against opening balances. */
+	readonly opening?: Opening | null;
+}
+
+/** The day on which a document is posted: its own, or the one that it is an opening balance of. */
+function postedOn({ issued, opening }: Pick<NewDocument, 'issued' | 'opening'>): Day {
+	return opening?.on ?? issued;
 }
 
 /** Puts invoices, credit notes and charges on customers' accounts; all or none. */
@@ -74,15 +82,20 @@ export async function issue(
 		const net = sumOf(one.lines, (line) => line.net);
 		const tax = sumOf(one.lines, (line) => line.tax);
 		const total = minor(net + tax);
-		const toBase = convert.get(`${one.currency} ${one.issued}`)!;
+		const toBase = convert.get(`${one.currency} ${postedOn(one)}`)!;
 		return { net, tax, total, totalBase: toBase(total), taxBase: toBase(tax) };
 	});
 	const actIds = await ctx.recordParts(
 		'issue-document',
 		input.map((one, i) => ({
-			date: one.issued,
+			date: postedOn(one),
 			summary: { number: one.number, customer: names.get(one.customerId)! },
-			facts: { kind: one.kind, total: sums[i]!.total, currency: one.currency },
+			facts: {
+				kind: one.kind,
+				total: sums[i]!.total,
+				currency: one.currency,
+				...(one.opening ? { opening: { on: one.opening.on, taxHere: one.opening.taxHere } } : {})
+			},
 			customerId: one.customerId
 		}))
 	);
@@ -93,8 +106,9 @@ export async function issue(
 		input.reduce((sum, one) => sum + one.instalments.length, 0)
 	);
 	const documents = input.map(
-		({ lines: _lines, instalments: _instalments, settledBefore: _settled, ...head }, i) => ({
+		({ lines: _lines, instalments: _instalments, settledBefore: _settled, opening, ...head }, i) => ({
 			...head,
+			openingOn: opening?.on ?? null,
 			creditNoteKind: head.kind === 'credit_note' ? (head.creditNoteKind ?? 'other') : null,
 			id: first + i,
 			actId: actIds[i]!,
@@ -151,7 +165,7 @@ export async function issue(
 			taxBase,
 			netBase: minor(totalBase - taxBase)
 		});
-		return { actId: actIds[i]!, date: one.issued, lines };
+		return { actId: actIds[i]!, date: postedOn(one), lines };
 	});
 	await postJournals(tx, journals);
 	await settleBefore(tx, input, actIds, items, first);
@@ -168,16 +182,15 @@ async function settleBefore(
 ): Promise<void> {
 	const byDocument = groupBy(items, (row) => row.documentId);
 	for (const [i, one] of input.entries()) {
-		let left: number = one.settledBefore ?? 0;
-		if (left === 0) continue;
-		const [actId, date] = [actIds[i]!, one.issued];
+		if (!one.settledBefore) continue;
+		const [actId, date] = [actIds[i]!, postedOn(one)];
 		const changes: { itemId: number; open: Minor; openBase: Minor }[] = [];
 		const lines: JournalLine[] = [];
-		for (const row of byDocument.get(firstId + i) ?? []) {
-			const amount = minor(Math.min(left, row.total));
+		const parts = byDocument.get(firstId + i) ?? [];
+		const settled = settledParts(parts, one.settledBefore);
+		for (const [at, row] of parts.entries()) {
+			const { amount, base } = settled[at]!;
 			if (amount === 0) break;
-			left -= amount;
-			const base = proportion(row.totalBase, amount, row.total);
 			const kind = 'settled_before' as const;
 			const id = await takeId(tx, difference);
 			await tx
@@ -210,12 +223,15 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 	const problems: Problem[] = [];
 	const firstOpen = await firstOpenDay(tx);
 	const names = new Map<number, string>();
+	const closed = new Set<number>();
 	for (const part of chunks([...new Set(input.map((one) => one.customerId))]))
 		for (const row of await tx
-			.select({ id: customer.id, name: customer.name })
+			.select({ id: customer.id, name: customer.name, closedOn: customer.closedOn })
 			.from(customer)
-			.where(inArray(customer.id, part)))
+			.where(inArray(customer.id, part))) {
 			names.set(row.id, row.name);
+			if (row.closedOn !== null) closed.add(row.id);
+		}
 	const taken = new Set<string>();
 	for (const part of chunks(input.map((one) => one.number)))
 		for (const row of await tx
@@ -226,8 +242,13 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 	for (const one of input) {
 		const total = sumOf(one.lines, (line) => minor(line.net + line.tax));
 		if (!names.has(one.customerId)) problems.push({ code: 'not-found', what: 'customer' });
-		if (firstOpen && one.issued < firstOpen)
-			problems.push({ code: 'period-locked', date: one.issued, firstOpen });
+		// Credit notes and charges for what was dealt with before may still be needed; a sale is not.
+		if (closed.has(one.customerId) && one.kind === 'invoice')
+			problems.push({ code: 'account-closed', customer: names.get(one.customerId)! });
+		if (firstOpen && postedOn(one) < firstOpen)
+			problems.push({ code: 'period-locked', date: postedOn(one), firstOpen });
+		if (one.opening && one.issued > one.opening.on)
+			problems.push({ code: 'opening-later', number: one.number, date: one.issued, on: one.opening.on });
 		if (taken.has(`${one.kind} ${one.number}`)) problems.push({ code: 'number-taken', number: one.number });
 		taken.add(`${one.kind} ${one.number}`);
 		const parts = sumOf(one.instalments, (part) => part.amount);
@@ -252,10 +273,12 @@ async function converters(
 ): Promise<ReadonlyMap<string, (amount: Minor) => Minor>> {
 	const found = new Map<string, (amount: Minor) => Minor>();
 	const firm = await readSetting(tx, 'firm');
-	for (const { currency, issued } of input) {
-		const key = `${currency} ${issued}`;
+	for (const one of input) {
+		const { currency } = one;
+		const date = postedOn(one);
+		const key = `${currency} ${date}`;
 		if (found.has(key)) continue;
-		const convert = await baseConverter(tx, currency, firm?.baseCurrency ?? currency, issued);
+		const convert = await baseConverter(tx, currency, firm?.baseCurrency ?? currency, date);
 		if (typeof convert !== 'function') throw new DomainError(convert);
 		found.set(key, convert);
 	}

@@ -15,6 +15,7 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 					currency: customer.currency,
 					address: customer.address,
 					termsDays: customer.termsDays,
+					termsFrom: customer.termsFrom,
 					discountBasisPoints: customer.discountBasisPoints,
 					discountDays: customer.discountDays
 				})

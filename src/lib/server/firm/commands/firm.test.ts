@@ -9,7 +9,7 @@ import { act } from '../../platform/db/schema';
 import { saidOf } from '../../act/said';
 import { lookAtPeople } from '../../people/queries/people';
 import { openBooks, type Books } from '../../platform/db/open';
-import { as, CLERK, done, READER, SUPERVISOR, testBooks, TODAY } from '../../testing';
+import { as, CLERK, done, READER, SUPERVISOR, testBooks, TODAY, codesOf } from '../../testing';
 import { lookAtRates } from '../queries/rates';
 import { lookAtSettings } from '../queries/settings';
 import { methodsOf } from '../store/methods';
@@ -25,8 +25,6 @@ let books: Books & { readonly file: string };
 beforeEach(async () => {
 	books = await testBooks();
 });
-const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
-	result.ok ? [] : result.problems!.map((one) => one.code);
 const viewer = { who: SUPERVISOR, today: TODAY };
 const rate = (on: string, millionths: number, currency = 'EUR') => ({ currency, day: day(on), millionths });
 
@@ -97,10 +95,10 @@ describe('the people', () => {
 
 	it('change their roles, but for the last supervisor, and none but a supervisor changes them', async () => {
 		const { id } = await done(books, addPersonWithPassword, { ...ready, role: 'supervisor' }, APPLICATION);
-		expect(codes(await perform(books, changeRole, { id, role: 'clerk' }, as(APPLICATION)))).toEqual([
+		expect(codesOf(await perform(books, changeRole, { id, role: 'clerk' }, as(APPLICATION)))).toEqual([
 			'last-supervisor'
 		]);
-		expect(codes(await perform(books, changeRole, { id, role: 'none' }, as(APPLICATION)))).toEqual([
+		expect(codesOf(await perform(books, changeRole, { id, role: 'none' }, as(APPLICATION)))).toEqual([
 			'last-supervisor'
 		]);
 		const other = await done(
@@ -110,11 +108,11 @@ describe('the people', () => {
 			APPLICATION
 		);
 		await done(books, changeRole, { id, role: 'none' }, APPLICATION);
-		expect(codes(await perform(books, changeRole, { id: other.id, role: 'reader' }, as(CLERK)))).toEqual([
+		expect(codesOf(await perform(books, changeRole, { id: other.id, role: 'reader' }, as(CLERK)))).toEqual([
 			'not-allowed'
 		]);
 		expect(
-			codes(await perform(books, changeRole, { id: 'nobody', role: 'reader' }, as(APPLICATION)))
+			codesOf(await perform(books, changeRole, { id: 'nobody', role: 'reader' }, as(APPLICATION)))
 		).toEqual(['not-found']);
 		const { people } = await lookAtPeople(books.db, new Date(), viewer);
 		expect(people.map(({ active }) => active).sort()).toEqual([false, true]);
@@ -132,7 +130,7 @@ describe('the settings', () => {
 		);
 		expect(wrong).toMatchObject({ ok: false, problems: [{ field: 'locale' }, { field: 'timeZone' }] });
 		const set = { locale: 'de-DE' as const, timeZone: 'Europe/Berlin' };
-		expect(codes(await perform(books, setConventions, set, as(CLERK)))).toEqual(['not-allowed']);
+		expect(codesOf(await perform(books, setConventions, set, as(CLERK)))).toEqual(['not-allowed']);
 		await done(books, setConventions, set, SUPERVISOR);
 		expect(await readSetting(books.db, 'conventions')).toEqual(set);
 	});
@@ -155,7 +153,7 @@ describe('the settings', () => {
 			...{ act: { refund: 1 }, customer: {}, day: {} }
 		});
 		const below = { ...limits, tolerance: -1 };
-		expect(codes(await perform(books, setLimits, below, as(SUPERVISOR)))).toEqual(['field']);
+		expect(codesOf(await perform(books, setLimits, below, as(SUPERVISOR)))).toEqual(['field']);
 	});
 
 	it('take a bank account with a number and a ledger account of its own', async () => {
@@ -171,13 +169,13 @@ describe('the settings', () => {
 		const { banks } = await lookAtSettings(books.db, null, viewer);
 		expect(banks.at(-1)).toMatchObject({ number: 'GB12ZZAM00000001', currency: 'USD', bic: null });
 		expect(
-			codes(await perform(books, addBankAccount, { ...account, ledger: '1230x' }, as(SUPERVISOR)))
+			codesOf(await perform(books, addBankAccount, { ...account, ledger: '1230x' }, as(SUPERVISOR)))
 		).toEqual(['number-taken']);
 		expect(
-			codes(await perform(books, addBankAccount, { ...account, number: 'GB9999' }, as(SUPERVISOR)))
+			codesOf(await perform(books, addBankAccount, { ...account, number: 'GB9999' }, as(SUPERVISOR)))
 		).toEqual(['number-taken']);
 		expect(
-			codes(
+			codesOf(
 				await perform(
 					books,
 					addBankAccount,
@@ -192,9 +190,11 @@ describe('the settings', () => {
 		const before = await methodsOf(books.db);
 		await done(books, addMethod, { name: ' Standing Order ' }, CLERK);
 		expect(await methodsOf(books.db)).toEqual([...before, 'standing order']);
-		expect(codes(await perform(books, addMethod, { name: 'STANDING order' }, as(CLERK)))).toEqual(['field']);
-		expect(codes(await perform(books, addMethod, { name: 'bank' }, as(CLERK)))).toEqual(['field']);
-		expect(codes(await perform(books, addMethod, { name: 'card' }, as(READER)))).toEqual(['not-allowed']);
+		expect(codesOf(await perform(books, addMethod, { name: 'STANDING order' }, as(CLERK)))).toEqual([
+			'field'
+		]);
+		expect(codesOf(await perform(books, addMethod, { name: 'bank' }, as(CLERK)))).toEqual(['field']);
+		expect(codesOf(await perform(books, addMethod, { name: 'card' }, as(READER)))).toEqual(['not-allowed']);
 	});
 });
 
@@ -235,7 +235,7 @@ describe('new books', () => {
 		expect(await nobodyYet(fresh.db)).toBe(false);
 		expect(await readSetting(fresh.db, 'conventions')).toEqual(given.conventions);
 		expect((await readSetting(fresh.db, 'limits'))!.byRole.clerk.act.claim).toBeGreaterThan(0);
-		expect(codes(await perform(fresh, openNewBooks, given, as(SUPERVISOR)))).toEqual(['not-allowed']);
+		expect(codesOf(await perform(fresh, openNewBooks, given, as(SUPERVISOR)))).toEqual(['not-allowed']);
 		await fresh.close();
 	});
 

@@ -19,7 +19,7 @@ const OPEN =
 	'Kunde;Rg.-Nr.;Datum;Offen\nK7;4711;01/02/2026;1.200,00\nK7;4712;03/04/2026;-45,40\nSumme;;;1.154,60\n';
 const KEY = 'kunde|rg nr|datum|offen';
 const asked = (text: string, answers: readonly TableAnswer[] = []) => ({
-	...{ sources: [{ file: 'own.csv', content: text }], answers }
+	...{ sources: [{ file: 'own.csv', content: text }], answers, opening: null, takeChanges: false }
 });
 const dayFirst: TableAnswer = {
 	...{ headings: KEY, columns: { customer_code: 0, number: 1, issue_date: 2, open: 3 } },

@@ -20,7 +20,12 @@ export const keepTableReadings = defineAct({
 		const before = (await readSetting(ctx.tx, 'tableReadings')) ?? [];
 		const said = answers.map((one) => ({ ...one, kind }));
 		const isSaid = (one: (typeof before)[number]) =>
-			said.some((other) => other.kind === one.kind && other.headings === one.headings);
+			said.some(
+				(other) =>
+					other.kind === one.kind &&
+					other.headings === one.headings &&
+					other.bankAccountId === one.bankAccountId
+			);
 		const after = [...said, ...before.filter((one) => !isSaid(one))].slice(0, MOST);
 		if (JSON.stringify(after) === JSON.stringify(before)) return ctx.unchanged({ kept: 0 });
 		await writeSetting(ctx.tx, 'tableReadings', after);

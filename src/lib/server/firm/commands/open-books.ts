@@ -4,7 +4,8 @@ import { DomainError } from '../../act/domain-error';
 import { addPersonWithPassword, nobodyYet } from '../../people/commands/people';
 import type { NewPerson } from '../../people/store/insert-person';
 import { defineAct, madeHere } from '../../act/define-act';
-import type { CONVENTIONS_SHAPE } from '../store/settings';
+import { BEGUN } from '../store/setting-up';
+import { writeSetting, type CONVENTIONS_SHAPE } from '../store/settings';
 import { setConventions } from './set-conventions';
 import { setUpFirm, type FirmSetUp } from './set-up-firm';
 
@@ -24,6 +25,7 @@ export const openNewBooks = defineAct({
 		await ctx.run(addPersonWithPassword, { ...person, role: 'supervisor' });
 		await ctx.run(setUpFirm, { limits: usualLimits(firm.firm.baseCurrency), ...firm });
 		await ctx.run(setConventions, conventions);
+		await writeSetting(ctx.tx, 'settingUp', BEGUN);
 		return { actId };
 	}
 });

@@ -9,6 +9,7 @@ import { defineLook } from '../../act/define-look';
 /** The firm's settings: its bank accounts, and who may book how much alone. */
 export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	limits: (await readSetting(db, 'limits')) ?? NO_LIMITS,
+	firm: await readSetting(db, 'firm'),
 	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
 	bankFiles: (await readSetting(db, 'bankFiles'))?.from ?? ('anybody' as const),
 	auditor: (await readSetting(db, 'auditor'))?.email ?? '',

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { TABLE_ANSWER, TABLE_KIND } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
+import { SETTING_UP_STEPS } from '../../../core/model/setting-up-step';
 import { LIMITED_KINDS, type LimitsOfOne } from '../../../core/4-allocation/over-limits';
 import { MOST_AMOUNT } from '../../../core/money/minor';
 import type { Reader, Tx } from '../../platform/db/types';
@@ -68,6 +69,13 @@ const SHAPES = {
 	}),
 	/** Whose roles have to show a second factor when they sign in. */
 	secondFactor: z.object({ roles: z.array(z.enum(['reader', 'clerk', 'supervisor'])) }),
+	/** New books that are still being set up; nothing for those of before, or once that is finished. */
+	settingUp: z.object({
+		open: z.boolean(),
+		mailTested: z.boolean(),
+		proved: z.boolean(),
+		leftOut: z.array(z.enum(SETTING_UP_STEPS))
+	}),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

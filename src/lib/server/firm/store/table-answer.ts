@@ -1,8 +1,13 @@
 import { z } from 'zod';
-import { currencyField } from '../../act/fields';
+import { currencyField, idField } from '../../act/fields';
 import { TABLE_FIELDS, type FieldKey, type TableKind } from '../../../core/1-columns/fields';
 
-export const TABLE_KIND = z.enum(['documents', 'customers'] satisfies readonly TableKind[]);
+export const TABLE_KIND = z.enum([
+	'documents',
+	'customers',
+	'history',
+	'bank-table'
+] satisfies readonly TableKind[]);
 
 const KEYS = [...new Set(Object.values(TABLE_FIELDS).flatMap((fields) => fields.map(({ key }) => key)))];
 
@@ -16,5 +21,7 @@ export const TABLE_ANSWER = z.object({
 		}),
 	dayOrder: z.enum(['day-first', 'month-first']).nullable(),
 	decimalSign: z.enum(['.', ',']).nullable(),
-	currency: currencyField.nullable()
+	currency: currencyField.nullable(),
+	/** The firm's own account that a bank's table is of. */
+	bankAccountId: idField.optional()
 });

@@ -47,7 +47,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				customerId: document.customerId,
 				currency: document.currency,
 				credit: sql<boolean>`${document.kind} = 'credit_note'`.mapWith(Boolean),
-				issued: document.issued,
+				issued: sql<string>`coalesce(${document.openingOn}, ${document.issued})`,
 				total: item.total,
 				totalBase: item.totalBase,
 				stateOpen: itemState.open,

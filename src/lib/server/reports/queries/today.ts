@@ -19,6 +19,7 @@ import {
 	receiptState
 } from '../../platform/db/schema';
 import { isOpen, signedOpenBase } from '../../documents/store/is-open';
+import { countReported } from '../../receipts/store/count-reported';
 import { unconfirmedFiles } from '../../receipts/store/entry-doubts';
 import { statementFaults } from '../../receipts/store/statement-faults';
 import { readSetting } from '../../firm/store/settings';
@@ -80,6 +81,7 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 		banks,
 		statementFaults: await statementFaults(db),
 		unconfirmedFiles: (await unconfirmedFiles(db)).length,
+		reportedLeftOut: (await countReported(db, today)).leftOut,
 		/** Gross: what open items come to, less credit notes. */
 		owed: owed?.all ?? 0,
 		onAccount: onAccount?.sum ?? 0,
