@@ -2,7 +2,7 @@ import { append } from '../lib/core/append';
 import { createReadStream, existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
-import type { ReadStatement } from '../lib/core/1-bank-files/read-bank-text';
+import type { ReadStatement } from '../lib/core/1-bank-files/read-statement';
 import { CUSTOMER_COLUMNS, readCustomers } from '../lib/core/1-open-items/read-customers';
 import { parseDay } from '../lib/core/day/day';
 import { currencyDigits } from '../lib/core/money/currency';

@@ -35,10 +35,35 @@ export type FieldKey =
 	| 'discount_days'
 	| 'email'
 	| 'address'
-	| 'phone';
+	| 'phone'
+	| 'payer_name'
+	| 'payer_account'
+	| 'invoice_numbers'
+	| 'date'
+	| 'difference_kind'
+	| 'difference_amount'
+	| BankField;
+
+/** Fields of a bank's own table of entries. */
+export type BankField =
+	| 'booked'
+	| 'valued'
+	| 'amount'
+	| 'paid_in'
+	| 'paid_out'
+	| 'direction'
+	| 'balance'
+	| 'counterparty'
+	| 'counterparty_account'
+	| 'own_account'
+	| 'text'
+	| 'text_2'
+	| 'text_3'
+	| 'bank_reference'
+	| 'entry_type';
 
 /** Tables of which the columns can be told. */
-export type TableKind = 'documents' | 'customers';
+export type TableKind = 'documents' | 'customers' | 'history' | 'bank-table';
 
 const field = (key: FieldKey, shape: FieldShape, needed = false): TableField => ({ key, shape, needed });
 
@@ -73,5 +98,47 @@ export const TABLE_FIELDS: Readonly<Record<TableKind, readonly TableField[]>> = 
 		field('terms_days', 'number'),
 		field('discount_percent', 'number'),
 		field('discount_days', 'number')
+	],
+	history: [
+		field('customer_code', 'text', true),
+		field('date', 'day', true),
+		field('amount', 'amount', true),
+		field('currency', 'currency'),
+		field('payer_name', 'text'),
+		field('payer_account', 'text'),
+		field('invoice_numbers', 'text'),
+		field('difference_kind', 'text'),
+		field('difference_amount', 'amount')
+	],
+	'bank-table': [
+		field('booked', 'day', true),
+		field('valued', 'day'),
+		field('amount', 'amount'),
+		field('paid_in', 'amount'),
+		field('paid_out', 'amount'),
+		field('direction', 'text'),
+		field('balance', 'amount'),
+		field('currency', 'currency'),
+		field('counterparty', 'text'),
+		field('counterparty_account', 'text'),
+		field('text', 'text'),
+		field('text_2', 'text'),
+		field('text_3', 'text'),
+		field('bank_reference', 'text'),
+		field('entry_type', 'text'),
+		field('own_account', 'text')
 	]
+};
+
+/** Fields of which one at least has to be there. */
+export const ONE_OF: Readonly<Partial<Record<TableKind, readonly FieldKey[]>>> = {
+	'bank-table': ['amount', 'paid_in', 'paid_out']
+};
+
+/** The field without which a line is none of a table's rows: a total, a heading between. */
+export const ROW_FIELD: Readonly<Record<TableKind, FieldKey>> = {
+	documents: 'number',
+	customers: 'code',
+	history: 'customer_code',
+	'bank-table': 'booked'
 };

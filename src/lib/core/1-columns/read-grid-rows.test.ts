@@ -17,6 +17,36 @@ describe('a table', () => {
 		'W2;4713;02.10.2026;;-7,00',
 		'Summe;;;;1.147,60'
 	);
+	it('may have documents of which nothing is open: they are left out, and said', () => {
+		const rows = ['0', '0.00', '-0.00', '0.01'].map((open, i) => ({
+			line: i + 2,
+			cells: ['H1', `AK-${i}`, '2026-10-01', open]
+		}));
+		const read = readGridRows('documents', rows, {
+			columns: { customer_code: 0, number: 1, issue_date: 2, open: 3 },
+			...{ dayOrder: 'day-first', decimalSign: '.', currency: 'GBP', currencyIsSaid: false }
+		});
+		expect([read.settled, read.leftOut, read.rows.map((row) => row.line), read.problems]).toEqual([
+			[2, 3, 4],
+			[],
+			[5],
+			[]
+		]);
+	});
+	it('may write what was received as credits: all below zero, or none', () => {
+		const read = (...amounts: string[]) =>
+			readGridRows(
+				'history',
+				amounts.map((text, i) => ({ line: i + 2, cells: ['H1', '2026-10-01', text] })),
+				{
+					columns: { customer_code: 0, date: 1, amount: 2 },
+					...{ dayOrder: 'day-first', decimalSign: ',', currency: 'GBP', currencyIsSaid: false }
+				}
+			).rows.map((row) => row.cells['amount']);
+		expect(read('-1.200,00', '7,50-')).toEqual(['1200.00', '7.50']);
+		// One among others came back, or is a mistake: the reader refuses it with its line.
+		expect(read('1.200,00', '-7,50')).toEqual(['1200.00', '-7.50']);
+	});
 	it('has its headings below a title, and its totals left out', () => {
 		const found = findHeadings('documents', ITEMS)!;
 		expect(found.line).toBe(3);

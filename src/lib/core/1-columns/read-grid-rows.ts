@@ -3,7 +3,7 @@ import type { Problem } from '../problems';
 import { cutText } from '../text/cut-text';
 import { withoutAccents } from '../text/without-accents';
 import { readDayAs, dayOrderOf, type DayOrder } from './day-form';
-import { TABLE_FIELDS, type FieldKey, type TableKind } from './fields';
+import { ROW_FIELD, TABLE_FIELDS, type FieldKey, type TableKind } from './fields';
 import type { ColumnsOf } from './guess-columns';
 import { headingKey } from './heading-key';
 import { HEADING_LANGUAGES } from './headings';
@@ -48,19 +48,24 @@ export interface GridRead {
 	readonly rows: readonly TableRow[];
 	/** Lines without a number or a code of their own: headings between, totals. */
 	readonly leftOut: readonly number[];
+	/** Lines of documents of which nothing is open any more. */
+	readonly settled: readonly number[];
 	readonly problems: readonly Problem[];
 }
 
 /**
  * The rows of a table with our own names and forms, as the readers of rows want them: dates as YYYY-MM-DD, amounts with a dot. What
  * cannot be read stays as it is, so that the reader says so with its line. What could be meant in two ways is refused here: a sum whose
- * currency is another than its row's, sums with different signs, an invoice below zero that is called one.
+ * currency is another than its row's, sums with different signs, an invoice below zero that is called one. Documents that are settled
+ * are none of what is open: a ledger's list of all of them may be brought as it is.
  */
 export function readGridRows(kind: TableKind, rows: readonly GridRow[], reading: TableReading): GridRead {
-	const key: FieldKey = kind === 'documents' ? 'number' : 'code';
+	const key = ROW_FIELD[kind];
 	const out: TableRow[] = [];
 	const leftOut: number[] = [];
+	const settled: number[] = [];
 	const problems: Problem[] = [];
+	const isCredits = kind === 'history' && areBelowZero(rows, reading);
 	for (const { line, cells: given } of rows) {
 		const texts = textsOf(kind, given, reading.columns);
 		if (!texts[key]) {
@@ -71,21 +76,39 @@ export function readGridRows(kind: TableKind, rows: readonly GridRow[], reading:
 			problems.push({ code: 'csv-field', field, text: cutText(texts[field] ?? '', 100), why, line });
 		const before = problems.length;
 		const cells = cellsOf(kind, texts, reading, fault);
+		if (kind === 'documents' && NOTHING.test(cells['open']!)) {
+			settled.push(line);
+			continue;
+		}
 		if (kind === 'documents') Object.assign(cells, asDocument(cells, fault));
+		if (isCredits) cells['amount'] = cells['amount']!.replace(/^-/, '');
 		if (problems.length === before) out.push({ line, cells });
 	}
-	return { rows: out, leftOut, problems };
+	return { rows: out, leftOut, settled, problems };
 }
+
+/** Whether all sums of a table stand below zero: a ledger writes what was received as a credit. */
+function areBelowZero(rows: readonly GridRow[], { columns, decimalSign }: TableReading): boolean {
+	const texts = rows.map(({ cells }) => cells[columns.amount ?? -1]?.trim() ?? '').filter(Boolean);
+	return texts.length > 0 && texts.every((text) => readNumberAs(text, decimalSign)?.startsWith('-'));
+}
+
+/** An amount of zero, however many decimals it is written with. */
+const NOTHING = /^-?0+(?:\.0*)?$/;
 
 type Texts = Readonly<Partial<Record<FieldKey, string>>>;
 type Fault = (field: FieldKey, why: string) => unknown;
+
+/** The mark by which our own files have a spreadsheet take something for text. */
+const AS_TEXT = /^'(?=[=+@-])/;
 
 /** What stands in each field of a row. */
 function textsOf(kind: TableKind, given: readonly string[], columns: ColumnsOf): Texts {
 	const texts: Partial<Record<FieldKey, string>> = {};
 	for (const { key } of TABLE_FIELDS[kind]) {
 		const at = columns[key];
-		texts[key] = (at === undefined ? undefined : given[at])?.trim() ?? '';
+		const text = (at === undefined ? undefined : given[at])?.trim() ?? '';
+		texts[key] = text.replace(AS_TEXT, '');
 	}
 	return texts;
 }

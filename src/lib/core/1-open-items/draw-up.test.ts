@@ -7,6 +7,15 @@ import { drawUp } from './draw-up';
 const ISSUED = day('2026-10-30');
 const line = (net: number, taxBasisPoints = 2000) => ({ text: 'clay', net: minor(net), taxBasisPoints });
 
+it('counts the days of its parts from the end of its month where the terms say so', () => {
+	const shares = [
+		{ basisPoints: 5_000, days: 0 },
+		{ basisPoints: 5_000, days: 30 }
+	];
+	const { instalments } = drawUp([line(1_000)], day('2026-10-05'), shares, 'month_end');
+	expect(instalments.map(({ due }) => due)).toEqual(['2026-10-31', '2026-11-30']);
+});
+
 it('a kiln in three instalments: a tenth on order, the rest in halves', () => {
 	const shares = [
 		{ basisPoints: 1000, days: 0 },

@@ -1,12 +1,13 @@
-import { addDays } from '../day/arithmetic';
 import type { Day } from '../day/day';
 import { sumOf } from '../money/add';
 import { minor, type Minor } from '../money/minor';
 import { proportion } from '../money/proportion';
 import { apportion } from '../money/apportion';
+import type { TermsFrom } from '../model/customer-details';
+import { dueDay } from './due-day';
 import type { DocumentLine } from './document-row';
 
-/** One share of a document: so many basis points of its total, due so many days after it is issued. */
+/** One share of a document: so many basis points of its total, due so many days after it is issued, or after the end of that month. */
 export interface Share {
 	readonly basisPoints: number;
 	readonly days: number;
@@ -28,7 +29,8 @@ export interface DrawnUp {
 export function drawUp(
 	lines: readonly { readonly text: string; readonly net: Minor; readonly taxBasisPoints: number }[],
 	issued: Day,
-	shares: readonly Share[]
+	shares: readonly Share[],
+	from: TermsFrom = 'issue'
 ): DrawnUp {
 	const taxed = lines.map((line) => ({ ...line, tax: proportion(line.net, line.taxBasisPoints, 10_000) }));
 	const net = sumOf(taxed, (line) => line.net);
@@ -40,6 +42,6 @@ export function drawUp(
 	);
 	return {
 		...{ lines: taxed, net, tax, total },
-		instalments: shares.map((one, i) => ({ due: addDays(issued, one.days), amount: amounts[i]! }))
+		instalments: shares.map((one, i) => ({ due: dueDay(issued, one.days, from), amount: amounts[i]! }))
 	};
 }

@@ -1,10 +1,27 @@
+import type { CustomerField } from '../model/customer-details';
+import { plainBankNumber } from '../text/bank-number';
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
-import { err, ok, type Result } from '../result';
+import type { Result } from '../result';
+import { allOrProblems, type RowsRead } from './rows-read';
 import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
 
 export const CUSTOMER_COLUMNS = ['code', 'name', 'currency'] as const;
+
+/** Which column says what of a customer. */
+const COLUMN_FIELDS: readonly (readonly [column: string, field: CustomerField])[] = [
+	['name', 'name'],
+	['also_known_as', 'otherNames'],
+	['address', 'address'],
+	['terms_days', 'termsDays'],
+	['discount_percent', 'discountBasisPoints'],
+	['discount_days', 'discountDays'],
+	['parent_code', 'parentCode'],
+	['email', 'statementEmail'],
+	['phone', 'phone'],
+	['payer_accounts', 'payerAccounts']
+];
 
 /** A customer as a table of the trial run describes it. */
 export interface CustomerRow {
@@ -22,14 +39,17 @@ export interface CustomerRow {
 	/** Its lines. */
 	readonly address: readonly string[];
 	readonly phone: string | null;
+	/** What the row says of a customer; an empty cell says nothing. */
+	readonly says: readonly CustomerField[];
 }
 
 /** Reads customers from rows of a table; every field that does not fit is a problem with its line. */
-export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> {
+export function readCustomerRows(rows: readonly TableRow[]): RowsRead<CustomerRow> {
 	const problems: Problem[] = [];
 	const customers: CustomerRow[] = [];
 	const seen = new Map<string, number>();
 	for (const row of rows) {
+		const faults = problems.length;
 		const fields = new Fields(row, problems);
 		const code = fields.required('code', 60);
 		const before = seen.get(code);
@@ -38,12 +58,12 @@ export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> 
 		const currency = fields.required('currency', 3).toUpperCase();
 		if (currency && currencyDigits(currency) === undefined)
 			fields.fault('currency', 'it is not one of ISO 4217');
-		customers.push({
+		const customer: CustomerRow = {
 			line: row.line,
 			code,
 			name: fields.required('name', 200),
 			otherNames: fields.list('also_known_as'),
-			payerAccounts: fields.list('payer_accounts').map((text) => text.replace(/\s/g, '').toUpperCase()),
+			payerAccounts: fields.list('payer_accounts').map(plainBankNumber),
 			parentCode: fields.optional('parent_code'),
 			currency,
 			termsDays: fields.whole('terms_days', 0, 3650) ?? 30,
@@ -51,10 +71,17 @@ export function readCustomers(rows: readonly TableRow[]): Result<CustomerRow[]> 
 			discountDays: fields.whole('discount_days', 0, 3650),
 			email: fields.optional('email', 254),
 			address: addressOf(fields),
-			phone: fields.optional('phone', 60)
-		});
+			phone: fields.optional('phone', 60),
+			says: COLUMN_FIELDS.filter(([column]) => fields.text(column) !== '').map(([, field]) => field)
+		};
+		if (problems.length === faults) customers.push(customer);
 	}
-	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(customers);
+	return { rows: customers, problems };
+}
+
+/** The same where one row that cannot be taken stops all of them. */
+export function readCustomers(rows: readonly TableRow[]): Result<readonly CustomerRow[]> {
+	return allOrProblems(readCustomerRows(rows));
 }
 
 /** Lines of an address, separated by bars, line breaks or commas. */

@@ -2,7 +2,8 @@ import type { Day } from '../day/day';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { parseDecimal } from '../money/parse-decimal';
 import type { Problem } from '../problems';
-import { err, ok, type Result } from '../result';
+import type { Result } from '../result';
+import { allOrProblems, type RowsRead } from './rows-read';
 import { proportion } from '../money/proportion';
 import { toDecimal } from '../money/to-decimal';
 import type { DocumentLine, DocumentRow } from './document-row';
@@ -27,7 +28,7 @@ const KINDS = ['invoice', 'credit_note', 'charge'] as const;
  * `purchase_order`, `order_reference`, `payment_reference`, `description`, `lines` as `clay 100.00 20%|carriage 9.00` (net amounts
  * and the rate of tax), and `instalments` as `2026-10-01 45.00|2026-11-01 45.00`.
  */
-export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> {
+export function readDocumentRows(rows: readonly TableRow[]): RowsRead<DocumentRow> {
 	const problems: Problem[] = [];
 	const documents: DocumentRow[] = [];
 	const seen = new Map<string, number>();
@@ -45,14 +46,17 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 		// Without a day of its own it follows from the customer's terms.
 		const due = fields.text('due_date') ? fields.day('due_date') : null;
 		const currency = fields.required('currency', 3).toUpperCase();
-		const [total, open] = [fields.amount('total', currency), fields.amount('open', currency)];
-		if (total !== null && total <= 0) fields.fault('total', 'it is not above zero');
+		const open = fields.amount('open', currency);
+		// A table with one sum alone has it twice: it is faulted once.
+		const isOne = fields.text('total') === fields.text('open');
+		const total = isOne ? open : fields.amount('total', currency);
+		if (!isOne && total !== null && total <= 0) fields.fault('total', 'it is not above zero');
 		if (open !== null && open <= 0) fields.fault('open', 'it is not above zero');
 		if (open !== null && total !== null && open > total) fields.fault('open', 'it is more than the total');
 		const instalments = instalmentsOf(fields, currency, total);
 		const lines = linesOf(fields, currency, total);
 		if (problems.length > before || !kind || !issued || total === null || open === null) continue;
-		documents.push({
+		const document: DocumentRow = {
 			line: row.line,
 			number,
 			kind,
@@ -68,9 +72,16 @@ export function readDocuments(rows: readonly TableRow[]): Result<DocumentRow[]> 
 			text: fields.words('description', 1_000),
 			lines,
 			instalments: instalments.length || !due ? instalments : [{ due, amount: total }]
-		});
+		};
+		// What is read last may be wrong, too.
+		if (problems.length === before) documents.push(document);
 	}
-	return problems.length > 0 ? err(...problems.slice(0, 50)) : ok(documents);
+	return { rows: documents, problems };
+}
+
+/** The same where one row that cannot be taken stops all of them. */
+export function readDocuments(rows: readonly TableRow[]): Result<readonly DocumentRow[]> {
+	return allOrProblems(readDocumentRows(rows));
 }
 
 function instalmentsOf(fields: Fields, currency: string, total: Minor | null): { due: Day; amount: Minor }[] {

@@ -16,7 +16,7 @@ import { writeOffSmallBalances } from '../allocation/commands/write-off-small-ba
 import type { Books } from '../platform/db/open';
 import { act, claim, itemState, receiptState } from '../platform/db/schema';
 import { answeredPile } from '../services/answers/answers';
-import { as, bankXml, bringIn, CLERK, credit, done, newDocument, partsOf, proves } from '../testing';
+import { as, bankXml, bringIn, CLERK, credit, done, newDocument, partsOf, proves, codesOf } from '../testing';
 import { READER, SUPERVISOR, testBooks, TODAY } from '../testing';
 import { defineAct } from './define-act';
 import { saidOf } from './said';
@@ -34,8 +34,6 @@ beforeEach(async () => {
 		bankXml([credit(10_010, 'AK-1'), credit(2_000, 'AK-2'), credit(700, 'AK-3', { account: 'ACCW2' })])
 	);
 });
-const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
-	result.ok ? [] : result.problems!.map((one) => one.code);
 const newest = async () => (await books.db.select().from(act).orderBy(asc(act.id))).at(-1)!;
 const countActs = () => books.db.$count(act);
 const open = async () =>
@@ -57,7 +55,7 @@ const lockOnce = defineAct({
 describe('one envelope', () => {
 	it('checks the role before the input, and the input before anything is done', async () => {
 		const before = await countActs();
-		expect(codes(await perform(books, lockOnce, { through: '' }, as(READER)))).toEqual(['not-allowed']);
+		expect(codesOf(await perform(books, lockOnce, { through: '' }, as(READER)))).toEqual(['not-allowed']);
 		expect(await perform(books, lockOnce, { through: '' }, as(SUPERVISOR))).toEqual({
 			ok: false,
 			problems: [{ code: 'field', field: 'through', message: 'Give the day.' }]
@@ -119,8 +117,8 @@ describe('the same key', () => {
 		const other = await perform(books, allocateReceipt, order(1, 1, 9_000), as(CLERK, 'k'));
 		expect(other).toMatchObject({ ok: false, problems: [{ code: 'key-used', who: 'Wren' }] });
 		const hers = await perform(books, allocateReceipt, order(1, 1, 10_010), as(SUPERVISOR, 'k'));
-		expect(codes(hers)).toEqual(['key-used']);
-		expect(codes(await perform(books, undoPosting, { actId: 1 }, as(CLERK, 'k')))).toEqual(['key-used']);
+		expect(codesOf(hers)).toEqual(['key-used']);
+		expect(codesOf(await perform(books, undoPosting, { actId: 1 }, as(CLERK, 'k')))).toEqual(['key-used']);
 	});
 
 	it('is known by what the person sent, where the server makes more of it', async () => {
@@ -129,7 +127,7 @@ describe('the same key', () => {
 		const first = await perform(books, allocateReceipt, order(1, 1, 10_010), sent(1));
 		expect(first.ok).toBe(true);
 		expect(await performedBefore(books, allocateReceipt, sent(1))).toEqual(first);
-		expect(codes((await performedBefore(books, allocateReceipt, sent(2)))!)).toEqual(['key-used']);
+		expect(codesOf((await performedBefore(books, allocateReceipt, sent(2)))!)).toEqual(['key-used']);
 		expect(await perform(books, allocateReceipt, order(1, 1, 9_000), sent(1))).toEqual(first);
 	});
 
@@ -164,7 +162,7 @@ describe('a decision and its parts', () => {
 		await done(books, undoPosting, { actId: parts[1]! }, CLERK);
 		await done(books, undoActs, { actIds: [actId!] }, CLERK);
 		expect(await open()).toEqual([10_010, 2_000, 700]);
-		expect(codes(await perform(books, undoActs, { actIds: [actId!] }, as(CLERK)))).toEqual([
+		expect(codesOf(await perform(books, undoActs, { actIds: [actId!] }, as(CLERK)))).toEqual([
 			'already-undone'
 		]);
 		await proves(books);
@@ -176,7 +174,7 @@ describe('a decision and its parts', () => {
 		await done(books, undoPosting, { actId: b.actId! }, CLERK);
 		const before = await countActs();
 		const both = { actIds: [a.actId!, b.actId!] };
-		expect(codes(await perform(books, undoActs, both, as(CLERK)))).toEqual(['already-undone']);
+		expect(codesOf(await perform(books, undoActs, both, as(CLERK)))).toEqual(['already-undone']);
 		expect([await open(), await countActs()]).toEqual([[0, 2_000, 700], before]);
 		await done(books, undoActs, { actIds: [a.actId!] }, CLERK);
 		expect(await open()).toEqual([10_010, 2_000, 700]);
@@ -211,7 +209,7 @@ describe('a decision and its parts', () => {
 
 	it('what cannot be undone is refused with what it is', async () => {
 		const [document] = await books.db.select().from(act).where(eq(act.kind, 'issue-document'));
-		expect(codes(await perform(books, undoActs, { actIds: [document!.id] }, as(CLERK)))).toEqual([
+		expect(codesOf(await perform(books, undoActs, { actIds: [document!.id] }, as(CLERK)))).toEqual([
 			'cannot-undo'
 		]);
 	});
@@ -239,7 +237,7 @@ describe('what the record keeps', () => {
 		await done(books, dropManualReceipts, { ids }, CLERK);
 		expect((await newest()).facts).toContain('"amount":600');
 		const gone = await perform(books, keepManualReceipts, { rows: [changed] }, as(CLERK));
-		expect(codes(gone)).toEqual(['draft-gone']);
+		expect(codesOf(gone)).toEqual(['draft-gone']);
 	});
 
 	const answer: Answer = {

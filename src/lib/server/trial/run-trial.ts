@@ -1,7 +1,7 @@
 import { append } from '../../core/append';
 import type { CustomerRow } from '../../core/1-open-items/read-customers';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
-import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
+import type { ReadStatement } from '../../core/1-bank-files/read-statement';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import {
 	answerPile,

@@ -2,7 +2,7 @@ import { append } from '../../core/append';
 import { CUSTOMER_COLUMNS, readCustomers } from '../../core/1-open-items/read-customers';
 import { DOCUMENT_COLUMNS, readDocuments } from '../../core/1-open-items/read-documents';
 import { HISTORY_COLUMNS, readHistory } from '../../core/1-open-items/read-history';
-import type { ReadStatement } from '../../core/1-bank-files/read-bank-text';
+import type { ReadStatement } from '../../core/1-bank-files/read-statement';
 import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
 import type { TableRow } from '../../core/model/table-row';

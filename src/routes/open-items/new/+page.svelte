@@ -192,7 +192,7 @@
 					aria-label="Days until part {i + 1} is due"
 					bind:value={share.days}
 				/>
-				days after it is issued
+				days after {form.termsFrom === 'month_end' ? 'the end of its month' : 'it is issued'}
 				{#if form.drawn?.instalments[i]}<span class="text-soft"
 						>{shortDay(form.drawn.instalments[i].due, today)}{form.shares.length > 1
 							? `, ${amount(form.drawn.instalments[i].amount, form.currency)}`

@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { day } from '$lib/core/day/day';
 import { NewDocument } from './new-document.svelte';
 
-const customer = { id: 7, currency: 'GBP', termsDays: 14, discountBasisPoints: 250, discountDays: 10 };
+const customer = {
+	...{ id: 7, currency: 'GBP', termsDays: 14, termsFrom: 'issue' as const },
+	...{ discountBasisPoints: 250, discountDays: 10 }
+};
 const numbers = { invoice: 'AK-2', credit_note: 'AC-2', charge: 'CH-1' };
 function begin() {
 	const form = new NewDocument({ customer, numbers, taxBasisPoints: 2000 }, day('2026-10-30'));
@@ -17,10 +20,19 @@ describe('a document as it is typed', () => {
 			...{ kind: 'invoice', creditNoteKind: null, customerId: 7, number: 'AK-2', issued: '2026-10-30' },
 			lines: [{ text: 'clay', net: 100_000, taxBasisPoints: 2000 }],
 			shares: [{ basisPoints: 10_000, days: 14 }],
+			termsFrom: 'issue',
 			discount: { basisPoints: 250, days: 10 },
 			...{ purchaseOrder: null, orderReference: null, paymentReference: null }
 		});
 		expect([form.total, form.ready]).toEqual([120_000, true]);
+	});
+	it('counts its days from the end of the month where the customer’s terms do', () => {
+		const theirs = { ...customer, termsFrom: 'month_end' as const };
+		const form = new NewDocument({ customer: theirs, numbers, taxBasisPoints: 2000 }, day('2026-10-30'));
+		Object.assign(form.lines[0]!, { text: 'clay', net: '10' });
+		form.issued = '2026-10-05';
+		expect(form.drawn!.instalments.map(({ due }) => due)).toEqual(['2026-11-14']);
+		expect(form.input.termsFrom).toBe('month_end');
 	});
 	it('another kind has its own number, and only invoices a discount', () => {
 		const form = begin();

@@ -1,4 +1,5 @@
 import { drawUp, type DrawnUp, type Share } from '$lib/core/1-open-items/draw-up';
+import type { TermsFrom } from '$lib/core/model/customer-details';
 import type { Day } from '$lib/core/day/day';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { minor, type Minor } from '$lib/core/money/minor';
@@ -20,6 +21,7 @@ export interface Beginning {
 		readonly id: number;
 		readonly currency: string;
 		readonly termsDays: number;
+		readonly termsFrom: TermsFrom;
 		readonly discountBasisPoints: number | null;
 		readonly discountDays: number | null;
 	} | null;
@@ -50,6 +52,11 @@ export class NewDocument {
 	discountPercent = $state('');
 	discountDays = $state('');
 	readonly #today: Day;
+
+	/** From when the days of its parts are counted. */
+	get termsFrom(): TermsFrom {
+		return this.beginning.customer?.termsFrom ?? 'issue';
+	}
 
 	constructor(beginning: Beginning, today: Day) {
 		this.beginning = beginning;
@@ -136,7 +143,7 @@ export class NewDocument {
 	readonly problems: readonly string[] = $derived(this.#read.problems);
 	readonly drawn: DrawnUp | null = $derived(
 		this.#read.issued && this.#read.shares.some((one) => one.basisPoints > 0)
-			? drawUp(this.#read.lines, this.#read.issued, this.#read.shares)
+			? drawUp(this.#read.lines, this.#read.issued, this.#read.shares, this.termsFrom)
 			: null
 	);
 	readonly total: Minor = $derived(this.drawn?.total ?? minor(0));
@@ -151,7 +158,7 @@ export class NewDocument {
 		const { issued, lines, shares, discount } = this.#read;
 		return {
 			...{ kind: this.kind, customerId: this.beginning.customer?.id, number: this.number.trim(), issued },
-			...{ lines, shares, discount },
+			...{ lines, shares, discount, termsFrom: this.termsFrom },
 			creditNoteKind: this.kind === 'credit_note' ? this.creditNoteKind : null,
 			purchaseOrder: this.purchaseOrder.trim() || null,
 			orderReference: this.orderReference.trim() || null,

@@ -1,8 +1,10 @@
+import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
 /** What tables in German call their fields. */
 export const de: HeadingWords = {
 	fields: {
+		...BANK_WORDS.de,
 		number: [
 			'rechnungsnummer',
 			'rechnungsnr',
@@ -65,7 +67,23 @@ export const de: HeadingWords = {
 		discount_days: ['skontotage', 'skontofrist', 'skonto tage'],
 		email: ['e mail', 'email', 'mailadresse', 'e mail adresse'],
 		address: ['anschrift', 'adresse', 'strasse', 'strae'],
-		phone: ['telefon', 'telefonnummer', 'tel']
+		phone: ['telefon', 'telefonnummer', 'tel'],
+		date: ['zahlungsdatum', 'datum', 'zahldatum', 'bezahlt am', 'eingangsdatum', 'buchungsdatum', 'valuta'],
+		payer_name: ['zahler', 'auftraggeber', 'einzahler', 'zahlender', 'name'],
+		payer_account: ['iban', 'konto des zahlers', 'auftraggeberkonto', 'bankverbindung'],
+		invoice_numbers: [
+			'rechnungsnummern',
+			'rechnungen',
+			'rechnungsnummer',
+			'rechnungsnr',
+			'belege',
+			'belegnummer',
+			'beleg',
+			'ausgeglichen',
+			'rechnung'
+		],
+		difference_kind: ['abzugsart', 'differenzart', 'grund'],
+		difference_amount: ['differenz', 'abzug', 'skontobetrag', 'kurzung']
 	},
 	kinds: {
 		invoice: ['rechnung', 're', 'rg'],

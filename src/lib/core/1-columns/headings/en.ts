@@ -1,3 +1,4 @@
+import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
 const ACCOUNT_CODE = [
@@ -17,6 +18,7 @@ const ACCOUNT_CODE = [
 /** What tables in English call their fields. */
 export const en: HeadingWords = {
 	fields: {
+		...BANK_WORDS.en,
 		number: [
 			'document number',
 			'number',
@@ -169,7 +171,56 @@ export const en: HeadingWords = {
 			'mail'
 		],
 		address: ['address', 'billing address', 'postal address', 'street', 'address line 1', 'address 1'],
-		phone: ['telephone', 'phone', 'tel', 'phone number', 'telephone number', 'mobile']
+		phone: ['telephone', 'phone', 'tel', 'phone number', 'telephone number', 'mobile'],
+		date: [
+			'payment date',
+			'date',
+			'date paid',
+			'paid on',
+			'receipt date',
+			'date received',
+			'received',
+			'posting date',
+			'value date'
+		],
+		payer_name: ['payer name', 'payer', 'paid by', 'received from', 'remitter', 'from'],
+		payer_account: [
+			'account it came from',
+			'payer account',
+			'payer iban',
+			'iban',
+			'from account',
+			'account from',
+			'bank account'
+		],
+		invoice_numbers: [
+			'invoice numbers',
+			'documents settled',
+			'invoices paid',
+			'invoices',
+			'documents',
+			'invoice number',
+			'invoice no',
+			'allocated to',
+			'applied to',
+			'reference',
+			'document'
+		],
+		difference_kind: [
+			'what closed the gap',
+			'difference kind',
+			'difference type',
+			'deduction type',
+			'reason'
+		],
+		difference_amount: [
+			'difference amount',
+			'difference',
+			'short paid',
+			'deduction',
+			'discount taken',
+			'write off'
+		]
 	},
 	kinds: {
 		invoice: ['invoice', 'inv', 'si', 'sales invoice', 'debit'],

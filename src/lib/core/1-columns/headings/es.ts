@@ -1,8 +1,10 @@
+import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
 /** What tables in Spanish call their fields. */
 export const es: HeadingWords = {
 	fields: {
+		...BANK_WORDS.es,
 		number: ['numero de factura', 'n factura', 'no factura', 'factura', 'num factura', 'documento', 'numero'],
 		kind: ['tipo', 'tipo de documento', 'clase'],
 		customer_code: [
@@ -32,7 +34,13 @@ export const es: HeadingWords = {
 		discount_days: ['dias de descuento'],
 		email: ['correo', 'correo electronico', 'e mail', 'email'],
 		address: ['direccion', 'domicilio', 'calle'],
-		phone: ['telefono', 'tel']
+		phone: ['telefono', 'tel'],
+		date: ['fecha de pago', 'fecha', 'fecha de cobro', 'pagado el', 'fecha valor'],
+		payer_name: ['pagador', 'ordenante', 'nombre'],
+		payer_account: ['iban', 'cuenta del pagador', 'cuenta ordenante'],
+		invoice_numbers: ['numeros de factura', 'facturas', 'numero de factura', 'factura', 'documentos'],
+		difference_kind: ['tipo de diferencia', 'motivo'],
+		difference_amount: ['diferencia', 'descuento', 'deduccion']
 	},
 	kinds: {
 		invoice: ['factura', 'fac'],

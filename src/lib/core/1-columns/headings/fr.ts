@@ -1,8 +1,10 @@
+import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
 /** What tables in French call their fields. */
 export const fr: HeadingWords = {
 	fields: {
+		...BANK_WORDS.fr,
 		number: [
 			'numero de facture',
 			'no facture',
@@ -42,7 +44,13 @@ export const fr: HeadingWords = {
 		discount_days: ['jours d escompte', 'delai d escompte'],
 		email: ['courriel', 'e mail', 'email', 'adresse e mail', 'mail'],
 		address: ['adresse', 'rue', 'adresse de facturation'],
-		phone: ['telephone', 'tel']
+		phone: ['telephone', 'tel'],
+		date: ['date de paiement', 'date du paiement', 'date', 'date de reglement', 'paye le', 'date valeur'],
+		payer_name: ['payeur', 'donneur d ordre', 'emetteur'],
+		payer_account: ['iban', 'compte du payeur', 'compte'],
+		invoice_numbers: ['numeros de facture', 'factures', 'facture', 'factures reglees', 'pieces', 'piece'],
+		difference_kind: ['nature de l ecart', 'motif'],
+		difference_amount: ['ecart', 'difference', 'escompte']
 	},
 	kinds: {
 		invoice: ['facture', 'fa', 'fac'],

@@ -1,8 +1,10 @@
+import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
 /** What tables in Italian call their fields. */
 export const it: HeadingWords = {
 	fields: {
+		...BANK_WORDS.it,
 		number: [
 			'numero fattura',
 			'n fattura',
@@ -33,7 +35,13 @@ export const it: HeadingWords = {
 		discount_days: ['giorni sconto'],
 		email: ['e mail', 'email', 'posta elettronica'],
 		address: ['indirizzo', 'via'],
-		phone: ['telefono', 'tel']
+		phone: ['telefono', 'tel'],
+		date: ['data di pagamento', 'data pagamento', 'data', 'pagato il', 'data incasso', 'data valuta'],
+		payer_name: ['pagatore', 'ordinante', 'nome'],
+		payer_account: ['iban', 'conto del pagatore', 'conto ordinante'],
+		invoice_numbers: ['numeri di fattura', 'fatture', 'numero fattura', 'fattura', 'documenti'],
+		difference_kind: ['tipo di differenza', 'motivo'],
+		difference_amount: ['differenza', 'abbuono', 'trattenuta']
 	},
 	kinds: {
 		invoice: ['fattura', 'ft'],

@@ -1,8 +1,10 @@
+import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
 /** What tables in Dutch call their fields. */
 export const nl: HeadingWords = {
 	fields: {
+		...BANK_WORDS.nl,
 		number: ['factuurnummer', 'factuurnr', 'factuur nr', 'factuur', 'documentnummer', 'nummer'],
 		kind: ['soort', 'type', 'documentsoort'],
 		customer_code: [
@@ -34,7 +36,13 @@ export const nl: HeadingWords = {
 		discount_days: ['kortingsdagen', 'korting dagen'],
 		email: ['e mail', 'email', 'e mailadres'],
 		address: ['adres', 'straat', 'factuuradres'],
-		phone: ['telefoon', 'telefoonnummer']
+		phone: ['telefoon', 'telefoonnummer'],
+		date: ['betaaldatum', 'datum', 'betaald op', 'ontvangstdatum', 'boekdatum'],
+		payer_name: ['betaler', 'tegenpartij', 'naam'],
+		payer_account: ['iban', 'rekening betaler', 'tegenrekening'],
+		invoice_numbers: ['factuurnummers', 'facturen', 'factuurnummer', 'factuur', 'documenten'],
+		difference_kind: ['soort verschil', 'reden'],
+		difference_amount: ['verschil', 'korting', 'inhouding']
 	},
 	kinds: {
 		invoice: ['factuur', 'fa'],

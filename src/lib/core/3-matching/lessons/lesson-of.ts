@@ -79,7 +79,10 @@ export function lessonOf({ booked, lines, others }: AllocatedPayment): Allocatio
 }
 
 /** What a payment of a history teaches: only what closed its gap, for what else was open then is not told. */
-export function lessonOfPast({ amount, difference }: PastPayment): AllocationLesson {
+export function lessonOfPast({
+	amount,
+	difference
+}: Pick<PastPayment, 'amount' | 'difference'>): AllocationLesson {
 	const of = (kind: DifferenceKind) => (difference?.kind === kind ? difference.amount : null);
 	const tax = of('withholding_tax');
 	return {

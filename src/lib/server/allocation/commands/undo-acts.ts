@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { idField } from '../../act/fields';
@@ -6,6 +6,7 @@ import { kindOf } from '../../act/kinds';
 import { saidOf } from '../../act/said';
 import { MADE_OF_PARTS, UNDOABLE_POSTINGS } from '../../act/undoable';
 import { act } from '../../platform/db/schema';
+import { refuseUndone } from '../../act/refuse-undone';
 import { DomainError } from '../../act/domain-error';
 import { reinstate } from './reinstate';
 import { undoPosting } from './undo-posting';
@@ -33,7 +34,7 @@ export const undoActs = defineAct({
 			if (!row) throw new DomainError({ code: 'not-found', what: 'act' });
 			return row;
 		});
-		for (const row of wanted) await refuseUndone(ctx, row);
+		for (const row of wanted) await refuseUndone(ctx.tx, row.id);
 		const [one] = wanted;
 		const actId = await ctx.record({
 			summary: { count: wanted.length, of: wanted.length === 1 ? saidOf(one!) : null },
@@ -74,13 +75,4 @@ async function undoParts(ctx: ActContext, row: Row): Promise<void> {
 	const left = parts.filter((part) => !gone.has(part.id));
 	if (left.length === 0) throw new DomainError({ code: 'cannot-undo', act: saidOf(row) });
 	for (const part of left.reverse()) await undo(ctx, part);
-}
-
-async function refuseUndone(ctx: ActContext, row: Row): Promise<void> {
-	const undone = await ctx.tx
-		.select()
-		.from(act)
-		.where(and(eq(act.undoesId, row.id)))
-		.get();
-	if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
 }

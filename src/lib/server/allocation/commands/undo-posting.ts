@@ -40,6 +40,7 @@ import { UNDOABLE_POSTINGS } from '../../act/undoable';
 import { saidOf } from '../../act/said';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { accountingDate } from '../../receipts/commands/accounting-day';
+import { refuseUndone } from '../../act/refuse-undone';
 import { DomainError } from '../../act/domain-error';
 
 export const undoPostingInput = actIdInput.extend({
@@ -73,8 +74,7 @@ export async function undoOne(
 	const kind = first && kindOf(first);
 	if (!first || !kind || !UNDOABLE_POSTINGS.includes(kind))
 		throw new DomainError({ code: 'not-found', what: 'allocation' });
-	const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
-	if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
+	await refuseUndone(tx, first.id);
 	const bringsMoney = kind !== 'allocate-credits';
 	const bankMatches = await tx.select().from(bankMatch).where(eq(bankMatch.actId, first.id));
 	const bankReturnMatches = await tx

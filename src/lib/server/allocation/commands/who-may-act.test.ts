@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, test } from 'vitest';
 import type { Books } from '../../platform/db/open';
 import { lookAtPeople } from '../../people/queries/people';
-import { as, CLERK, done, READER, SUPERVISOR, testBooks, TODAY } from '../../testing';
+import { as, CLERK, done, READER, SUPERVISOR, testBooks, TODAY, codesOf } from '../../testing';
 import { holdReceipt } from '../../receipts/commands/hold-receipt';
 import { lockPeriod } from '../../periods/commands/lock-period';
 import { addPerson, addPersonWithPassword, changeRole } from '../../people/commands/people';
@@ -28,8 +28,6 @@ const order = (
 	lines: lines.map(([itemId, cash, differences = []]) => ({ itemId, version: 1, cash, differences })),
 	...over
 });
-const codes = (result: { ok: boolean; problems?: readonly { code: string }[] }) =>
-	result.ok ? [] : result.problems!.map((problem) => problem.code);
 
 describe('who may do what', () => {
 	const acts: [string, AnyAct, unknown][] = [
@@ -42,10 +40,10 @@ describe('who may do what', () => {
 		['let in', addPerson as never, {}]
 	];
 	test.each(acts)('a reader may not %s', async (_, act, input) =>
-		expect(codes(await perform(books, act, input as never, as(READER)))).toEqual(['not-allowed'])
+		expect(codesOf(await perform(books, act, input as never, as(READER)))).toEqual(['not-allowed'])
 	);
 	it('a clerk may neither lock nor see the people', async () => {
-		expect(codes(await perform(books, lockPeriod, { through: TODAY }, as(CLERK)))).toEqual(['not-allowed']);
+		expect(codesOf(await perform(books, lockPeriod, { through: TODAY }, as(CLERK)))).toEqual(['not-allowed']);
 		await expect(lookAtPeople(books.db, new Date(), { who: CLERK, today: TODAY })).rejects.toThrow(
 			'not-allowed'
 		);
@@ -57,7 +55,7 @@ describe('who may do what', () => {
 			{ name: 'A', email: 'a@ashlock-kiln.example', passwordHash: 'made up', role: 'supervisor' },
 			SUPERVISOR
 		);
-		expect(codes(await perform(books, changeRole, { id, role: 'none' }, as(SUPERVISOR)))).toEqual([
+		expect(codesOf(await perform(books, changeRole, { id, role: 'none' }, as(SUPERVISOR)))).toEqual([
 			'last-supervisor'
 		]);
 	});

@@ -1,12 +1,13 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { act, customer, receipt, receiptState } from '../../platform/db/schema';
+import { act, receipt, receiptState } from '../../platform/db/schema';
+import { customerByCode } from '../../customers/store/customer-by-code';
 import { defineLook } from '../../act/define-look';
 
 const POSTINGS_SHOWN = 300;
 
 /** Payments that stand allocated to an account, newest first, for putting several right at once. */
 export const lookAtPostings = defineLook('clerk', async (db, code: string) => {
-	const owner = await db.select().from(customer).where(eq(customer.code, code)).get();
+	const owner = await customerByCode(db, code);
 	if (!owner) return null;
 	const rows = await db
 		.select({

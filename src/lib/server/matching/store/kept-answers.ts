@@ -122,7 +122,7 @@ function booksOf(
 ): MatchBooks {
 	const items = accounts.flatMap((account) => account.items);
 	const open = new Set(items.map((item) => item.documentId));
-	const settled = receipts.flatMap((one) => one.named).filter((one) => !open.has(one.id));
+	const settled = receipts.flatMap((one) => one.named).filter((one) => one.id === null || !open.has(one.id));
 	const sums = [...new Set(receipts.map((one) => one.sum))];
 	const payers = [...new Set(receipts.map((one) => one.tariff ?? ''))];
 	const lessons = new Map(

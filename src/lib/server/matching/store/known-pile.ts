@@ -3,35 +3,29 @@ import {
 	amountKey,
 	type BooksAsked,
 	booksAsked,
-	type KeptAdvice,
-	type NameIndex,
-	type NumberPatterns,
-	type PastFee,
 	type PayerLesson,
-	type Recorded,
 	tariffPayer,
-	type UsualLine,
 	usualKeys
 } from '../../../core/3-matching';
 import type { OpenItem, ReceiptFacts } from '../../../core/model/records';
+import { type KnownFirm, readFirm } from './known-firm';
 import { groupBy } from '../../../core/group-by';
 import { minor } from '../../../core/money/minor';
 import { allocatedBefore } from '../../allocation/store/allocated-before';
-import { readSetting } from '../../firm/store/settings';
+
 import { documentsNamed, marksOfDocument, type NamedDocument } from './documents-named';
 import { type KnownAccount, knownAccounts } from './known-accounts';
 import { namesIndex } from './names-index';
 import { numberSeries } from './number-series';
-import { pastFees } from './past-fees';
+
 import { ownersOfAccounts } from './owners-of-accounts';
 import { payerLessonsFor, payerMark, payerMarks } from './payer-lessons';
 import { changesSince, newestSeal } from '../../platform/db/seal/changes-since';
 import type { Reader } from '../../platform/db/open';
-import { keptAdvices } from '../../receipts/store/kept-advices';
-import { onItsWay } from '../../receipts/store/on-its-way';
+
 import { waitingReceipts, type Waiting } from '../../receipts/store/waiting-receipts';
 import { RESTS_ON } from './rests-on';
-import { usualLines } from '../../receipts/store/usual-lines';
+
 import { touchedBy } from './touched-by';
 
 /** A receipt that waits, with what of the books its answer may rest on. It is exchanged, never changed. */
@@ -51,20 +45,6 @@ export interface KnownReceipt extends ReceiptFacts {
 	readonly before: readonly AllocatedBefore[];
 	/** Whose it may be, without those who hang on them. */
 	readonly customerIds: ReadonlySet<number>;
-}
-
-/** What all receipts are answered by. Each is the same object for as long as it says the same. */
-export interface KnownFirm {
-	readonly baseCurrency: string | undefined;
-	readonly names: NameIndex;
-	readonly patterns: NumberPatterns;
-	/** Money that was recorded by hand, and advices, by what they come to (`amountKey`). */
-	readonly recorded: ReadonlyMap<string, readonly Recorded[]>;
-	readonly advices: ReadonlyMap<string, readonly KeptAdvice[]>;
-	/** How entries that are no customer's were booked, by `usualKeys`; the same object while none of it changes. */
-	readonly usual: ReadonlyMap<string, UsualLine>;
-	/** By whose tariff they may follow (`tariffPayer`). */
-	readonly fees: ReadonlyMap<string, readonly PastFee[]>;
 }
 
 /** Where more was written, reading all of it anew is as quick. */
@@ -263,69 +243,4 @@ function hangsOnLists({ sum }: KnownReceipt, before: KnownFirm, now: KnownFirm):
 	return (
 		before.advices.get(sum) !== now.advices.get(sum) || before.recorded.get(sum) !== now.recorded.get(sum)
 	);
-}
-
-/** Reads what all receipts are answered by; of the firm as it was before what is still so. */
-async function readFirm(
-	db: Reader,
-	pile: KnownPile,
-	before: KnownFirm | null,
-	what: { readonly lists: boolean; readonly fees: boolean }
-): Promise<KnownFirm> {
-	if (before && !what.lists && !what.fees) return before;
-	const recorded = async () =>
-		(await onItsWay(db)).map(({ method, reference, date, amount, currency, customerId }): Recorded => ({
-			...{ label: `${method} ${reference}`.trim(), date, amount, currency, customerId }
-		}));
-	return {
-		baseCurrency: (await readSetting(db, 'firm'))?.baseCurrency,
-		names: await namesIndex(db, pile),
-		patterns: (await numberSeries(db, pile)).patterns,
-		recorded:
-			before && !what.lists
-				? before.recorded
-				: grouped(await recorded(), (one) => amountKey(one.amount, one.currency), before?.recorded),
-		advices:
-			before && !what.lists
-				? before.advices
-				: grouped(await keptAdvices(db), (one) => amountKey(one.total, one.currency), before?.advices),
-		usual: before && !what.lists ? before.usual : await usualNow(db, before?.usual),
-		fees:
-			before && !what.fees
-				? before.fees
-				: grouped(await pastFees(db), (one) => tariffPayer(one) ?? '', before?.fees)
-	};
-}
-
-/** Usual lines, each the same object as before where it says the same. */
-async function usualNow(
-	db: Reader,
-	before: ReadonlyMap<string, UsualLine> = new Map()
-): Promise<ReadonlyMap<string, UsualLine>> {
-	const now = new Map(await usualLines(db));
-	for (const [key, line] of now) {
-		const known = before.get(key);
-		if (
-			known?.account === line.account &&
-			known.name === line.name &&
-			known.times === line.times &&
-			known.setBy === line.setBy
-		)
-			now.set(key, known);
-	}
-	return now;
-}
-
-/** Rows by a key, in the lists of before where those say the same. */
-function grouped<T>(
-	rows: readonly T[],
-	key: (row: T) => string,
-	before: ReadonlyMap<string, readonly T[]> = new Map()
-): ReadonlyMap<string, readonly T[]> {
-	const now: Map<string, readonly T[]> = groupBy(rows, key);
-	for (const [at, list] of now) {
-		const known = before.get(at);
-		if (known && JSON.stringify(known) === JSON.stringify(list)) now.set(at, known);
-	}
-	return now;
 }

@@ -5,6 +5,7 @@ import {
 	learnHabits,
 	type Lesson,
 	lessonOf,
+	lessonOfPast,
 	type Taught,
 	without
 } from '../../../core/3-matching';
@@ -13,6 +14,8 @@ import type { AllocateLine } from '../../../core/4-allocation/allocate-order';
 import type { Minor } from '../../../core/money/minor';
 import type { Reader, Tx } from '../../platform/db/open';
 import { allocationLesson } from '../../platform/db/schema';
+import type { DifferenceKind } from '../../../core/model/records';
+import { STANDING_PAST } from './standing-past';
 
 /** Newest payments of a customer that teach; ways of paying change. */
 const NEWEST = 24;
@@ -77,7 +80,8 @@ export async function habitsOf(db: Reader, customerIds: readonly number[]): Prom
 		select customer_id as customerId, lesson, max(act_id) as actId from forgotten_lesson
 		where customer_id in (select value from json_each(${ids})) group by 1, 2`);
 	const taught = new Map<number, Taught[]>();
-	for (const one of JSON.parse(row?.list ?? '[]') as Row[]) {
+	const newest = JSON.parse(row?.list ?? '[]') as Row[];
+	for (const one of [...newest, ...(await pastOf(db, ids, newest))]) {
 		const [customerId, actId, currency, choice, wholeUpTo, filled, discountDaysLate, bankCharge, tax] = one;
 		const whole: Taught = {
 			...{ currency, choice, wholeUpTo: wholeUpTo === 1, filled: filled === 1 },
@@ -91,4 +95,37 @@ export async function habitsOf(db: Reader, customerIds: readonly number[]): Prom
 		else taught.set(customerId, [left]);
 	}
 	return new Map([...taught].map(([id, list]) => [id, learnHabits(list)]));
+}
+
+interface Past {
+	readonly customerId: number;
+	readonly actId: number;
+	readonly currency: string;
+	readonly amount: Minor;
+	readonly kind: DifferenceKind | null;
+	readonly difference: Minor | null;
+}
+
+/** What payments of the books of before teach, as far as these books have fewer of a customer than count. */
+async function pastOf(db: Reader, ids: string, newest: readonly Row[]): Promise<Row[]> {
+	const counts = new Map<number, number>();
+	for (const [id] of newest) counts.set(id, (counts.get(id) ?? 0) + 1);
+	const past = await db.all<Past>(sql`
+		select customer_id as customerId, act_id as actId, currency, amount, difference_kind as kind, difference_amount as difference
+		from (
+			select p.*, row_number() over (partition by p.customer_id order by p.paid_on desc, p.id desc) as place
+			from past_payment p
+			where p.customer_id in (select value from json_each(${ids})) and ${STANDING_PAST}
+		) where place <= ${NEWEST} order by place`);
+	return past.flatMap(({ customerId, actId, currency, amount, kind, difference }): Row[] => {
+		const known = counts.get(customerId) ?? 0;
+		counts.set(customerId, known + 1);
+		if (known >= NEWEST) return [];
+		const lesson = lessonOfPast({
+			amount,
+			difference: kind === null || difference === null ? null : { kind, amount: difference }
+		});
+		const { choice, discountDaysLate, bankCharge, taxBasisPoints } = lesson;
+		return [[customerId, actId, currency, choice, 0, 0, discountDaysLate, bankCharge, taxBasisPoints]];
+	});
 }

@@ -3,6 +3,7 @@ import { err, ok, type Result } from '../../../core/result';
 import { cleanLine, cleanText } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
 import { HEAD_BYTES, recogniseFile } from '../../../tables/recognise-file';
+import { sheetText } from '../../../tables/sheet-text';
 import { contentOf, readContent, type FileContent } from '../files/file-content';
 import { decodeText } from '../files/decode-text';
 
@@ -23,22 +24,37 @@ export interface FormSource {
 	readonly content: FileContent | string;
 }
 
-/** Makes text of what came: by its encoding, and clean. */
-export async function textOfSource({ file, content }: FormSource): Promise<FormText> {
+/** Makes text of what came: by its encoding, and clean; of a spreadsheet file the rows of its first sheet that has any. */
+export async function textOfSource({ file, content }: FormSource): Promise<Result<FormText>> {
 	if (typeof content === 'string')
-		return {
+		return ok({
 			...{ file, text: cleanText(content) },
-			kind: recogniseFile(new TextEncoder().encode(content.slice(0, HEAD_BYTES)))
-		};
+			kind: kindOfText(content)
+		});
 	const bytes = await readContent(content);
 	const kind = recogniseFile(bytes.subarray(0, HEAD_BYTES));
-	return { file, text: cleanText(decodeText(bytes)), kind };
+	if (kind !== 'spreadsheet') return ok({ file, text: cleanText(decodeText(bytes)), kind });
+	const read = await sheetText(bytes);
+	if (!read.ok) return inFile(read, file);
+	const text = cleanText(read.value.text);
+	return ok({ file, text, kind: kindOfText(text) });
+}
+
+function kindOfText(text: string): FileKind {
+	return recogniseFile(new TextEncoder().encode(text.slice(0, HEAD_BYTES)));
 }
 
 /** The texts of the files in a form's field `file`, or of its field `pasted` where no file was chosen. */
 export async function readFormTexts(form: FormData): Promise<Result<FormText[]>> {
 	const sources = await readFormSources(form);
-	return sources.ok ? ok(await Promise.all(sources.value.map(textOfSource))) : sources;
+	if (!sources.ok) return sources;
+	const texts: FormText[] = [];
+	for (const source of sources.value) {
+		const text = await textOfSource(source);
+		if (!text.ok) return text;
+		texts.push(text.value);
+	}
+	return ok(texts);
 }
 
 /** The same, unread: where reading takes long it is for another thread. */
@@ -60,8 +76,8 @@ export function fileName(given: string): string {
 
 /** Kinds that are never rows or documents; of tables with other columns their reader says more. */
 const ELSEWHERE: ReadonlySet<FileKind> = new Set([
-	...(['bank-file', 'bank-notice', 'other-bank-file', 'documents', 'customers', 'rates', 'history'] as const),
-	...(['picture', 'pdf', 'spreadsheet', 'archive', 'web-page'] as const)
+	...(['bank-file', 'other-bank-file', 'bank-table', 'documents', 'customers', 'rates', 'history'] as const),
+	...(['picture', 'pdf', 'spreadsheet', 'old-spreadsheet', 'archive', 'web-page'] as const)
 ]);
 
 /** What was read; or, where that failed because the file is something else, what it is. */

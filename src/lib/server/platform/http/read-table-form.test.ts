@@ -23,6 +23,9 @@ it('what is wrong names the file as it is kept, cleaned and cut', async () => {
 		new File(['number,customer_code,issue_date,open\n1,H1,soon,5'], `a\u202E${'x'.repeat(300)}.csv`)
 	);
 	const read = await readDocumentTables(await sourcesOf(form));
-	const [problem] = read.problems;
-	expect(problem).toMatchObject({ code: 'csv-field', field: 'issue_date', file: `a${'x'.repeat(195)} […]` });
+	expect(read.refused[0]!.problem).toMatchObject({
+		code: 'csv-field',
+		field: 'issue_date',
+		file: `a${'x'.repeat(195)} […]`
+	});
 });

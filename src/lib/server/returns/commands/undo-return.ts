@@ -21,6 +21,7 @@ import {
 	returnedPayment
 } from '../../platform/db/schema';
 import { moveReceipt } from '../../receipts/store/receipt-states';
+import { refuseUndone } from '../../act/refuse-undone';
 import { DomainError } from '../../act/domain-error';
 import { nextNumber } from '../../documents/store/next-number';
 import type { JournalLine } from '../../../core/model/journal';
@@ -51,8 +52,7 @@ export const undoReturn = defineAct({
 		const first = await tx.select().from(act).where(eq(act.id, input.actId)).get();
 		const made = await tx.select().from(returnedPayment).where(eq(returnedPayment.actId, input.actId)).get();
 		if (!first || !made) throw new DomainError({ code: 'not-found', what: 'returned payment' });
-		const undone = await tx.select().from(act).where(eq(act.undoesId, first.id)).get();
-		if (undone) throw new DomainError({ code: 'already-undone', who: undone.userName, at: undone.at });
+		await refuseUndone(tx, first.id);
 		const [back] = await returnedPayments(tx, { id: made.id });
 		if (back!.moneyShown || back!.feeShown)
 			throw new DomainError({ code: 'credit-in-use', what: 'the bank’s entry that shows the return' });

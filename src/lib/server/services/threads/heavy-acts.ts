@@ -1,7 +1,4 @@
-import type { DocumentRow } from '../../../core/1-open-items/document-row';
-import type { CustomerRow } from '../../../core/1-open-items/read-customers';
-import type { TableKind } from '../../../core/1-columns/fields';
-import { err, type Result } from '../../../core/result';
+import { err, ok, type Result } from '../../../core/result';
 import { cleanLine } from '../../../core/text/clean-text';
 import type { ActKind } from '../../../core/model/act-facts';
 import type { CallContext } from '../../act/define-act';
@@ -9,28 +6,22 @@ import { perform } from '../../act/perform';
 import type { Role } from '../../act/person';
 import { postCertainKnowing, type postCertain } from '../../allocation/commands/post-certain';
 import { bringInCustomers } from '../../customers/commands/bring-in-customers';
+import { bringInHistory } from '../../matching/commands/bring-in-history';
 import { bringInDocuments } from '../../documents/commands/bring-in-documents';
 import type { z } from 'zod';
 import { KnownPile } from '../../matching/store/known-pile';
-import type { Books } from '../../platform/db/open';
-import { partsOfContent, type FileContent } from '../../platform/files/file-content';
-import {
-	readCustomerTables,
-	readDocumentTables,
-	type TablesGiven,
-	type TablesRead
-} from '../../platform/http/read-table-form';
+import type { Books, Reader } from '../../platform/db/open';
+import { partsOfContent } from '../../platform/files/file-content';
+import type { TablesRead } from '../../platform/http/read-table-form';
 import { isAsking } from '../../../tables/table-seen';
 import { keepTableReadings } from '../../firm/commands/keep-table-readings';
-import { withKnownReadings, type TablesAsked } from './with-known-readings';
+import { CUSTOMER_TABLES, DOCUMENT_TABLES, HISTORY_TABLES, type OwnTables } from './own-tables';
+import { keyOfRefused, siftRows } from './sift-rows';
+import type { CustomerTablesAsked, DocumentTablesAsked, TablesAsked } from './with-known-readings';
+import { bankFileOfTable, type BankTableAsked } from './bank-tables';
+import type { FileGiven } from '../../receipts/store/bank-files-within';
 import { importBankFile } from '../../receipts/commands/import-bank-file';
 import { readBankFile } from '../../receipts/store/read-bank-file';
-
-/** A file as it came. */
-export interface FileGiven {
-	readonly name: string;
-	readonly content: FileContent;
-}
 
 const piles = new WeakMap<Books, KnownPile>();
 
@@ -42,23 +33,51 @@ function pileOf(books: Books): KnownPile {
 }
 
 /** Reads tables as they are known to be read, brings them in, and keeps what was said of them for the next ones. */
-async function bringIn<T, O>(
+async function bringIn<A extends TablesAsked, T, O>(
 	books: Books,
-	kind: TableKind,
-	asked: TablesAsked,
+	tables: OwnTables<A, T>,
+	asked: A,
 	call: CallContext,
-	read: (given: TablesGiven) => Promise<TablesRead<T>>,
 	act: (rows: readonly T[]) => Promise<Result<O>>
 ): Promise<Result<O>> {
-	const { rows, tables, problems } = await read(await withKnownReadings(books.db, kind, asked));
-	if (problems.length > 0) return err(...problems);
-	const open = tables.find(isAsking);
+	const read = await tables.read(books.db, asked);
+	if (read.problems.length > 0) return err(...read.problems);
+	const open = read.tables.find(isAsking);
 	if (open) return err({ code: 'table-asks', ...(open.file ? { file: open.file } : {}) });
-	const done = await act(rows);
+	const rows = await rowsAgreedTo(books.db, tables, asked, read);
+	if (!rows.ok) return rows;
+	const done = await act(rows.value);
 	// An act of its own: it is not what the form's key stands for.
 	const { key: _key, ...own } = call;
 	if (done.ok && asked.answers.length > 0)
-		await perform(books, keepTableReadings, { kind, answers: [...asked.answers] }, own);
+		await perform(books, keepTableReadings, { kind: tables.kind, answers: [...asked.answers] }, own);
+	return done;
+}
+
+/** The rows without those that somebody saw and agreed to leave out; all of them where nobody agreed to any. */
+async function rowsAgreedTo<A extends TablesAsked, T>(
+	db: Reader,
+	tables: OwnTables<A, T>,
+	{ leaveOut }: A,
+	read: TablesRead<T>
+): Promise<Result<readonly T[]>> {
+	// The act looks at every row itself, and refuses.
+	if (!leaveOut && read.refused.length === 0) return ok(read.rows);
+	const { rows, refused, problems } = await siftRows(read, (some) => tables.look(db, some));
+	const faults = [...problems, ...refused.map(({ problem }) => problem)].slice(0, 50);
+	const isAgreed = problems.length === 0 && leaveOut === keyOfRefused(read, refused);
+	return faults.length === 0 || isAgreed ? ok(rows) : err(...faults);
+}
+
+/** Brings a bank's table in, and keeps how it is read and of which account it is, for the next one of that bank. */
+async function bringInBankTable(books: Books, asked: BankTableAsked, call: CallContext) {
+	const read = await bankFileOfTable(books.db, asked);
+	if (!read.ok) return read;
+	const done = await perform(books, importBankFile, read.value.file, call);
+	// An act of its own: it is not what the form's key stands for.
+	const { key: _key, ...own } = call;
+	if (done.ok)
+		await perform(books, keepTableReadings, { kind: 'bank-table', answers: [read.value.answer] }, own);
 	return done;
 }
 
@@ -69,24 +88,28 @@ async function bringIn<T, O>(
 export const HEAVY_ACTS = {
 	'import-bank-file': {
 		role: 'clerk',
-		run: async (books: Books, { name, content }: FileGiven, call: CallContext) => {
-			const read = await readBankFile(cleanLine(name), partsOfContent(content));
+		run: async (books: Books, given: FileGiven | BankTableAsked, call: CallContext) => {
+			if ('source' in given) return bringInBankTable(books, given, call);
+			const read = await readBankFile(cleanLine(given.name), partsOfContent(given.content));
 			return read.ok ? perform(books, importBankFile, read.value, call) : read;
 		}
 	},
 	'bring-in-documents': {
 		role: 'clerk',
-		run: (books: Books, asked: TablesAsked, call: CallContext) =>
-			bringIn(books, 'documents', asked, call, readDocumentTables, (rows: readonly DocumentRow[]) =>
-				perform(books, bringInDocuments, rows, call)
-			)
+		run: (books: Books, asked: DocumentTablesAsked, call: CallContext) =>
+			bringIn(books, DOCUMENT_TABLES, asked, call, (rows) => perform(books, bringInDocuments, rows, call))
 	},
 	'bring-in-customers': {
 		role: 'clerk',
-		run: (books: Books, asked: TablesAsked, call: CallContext) =>
-			bringIn(books, 'customers', asked, call, readCustomerTables, (rows: readonly CustomerRow[]) =>
-				perform(books, bringInCustomers, rows, call)
+		run: (books: Books, asked: CustomerTablesAsked, call: CallContext) =>
+			bringIn(books, CUSTOMER_TABLES, asked, call, (rows) =>
+				perform(books, bringInCustomers, { rows, takeChanges: asked.takeChanges }, call)
 			)
+	},
+	'bring-in-history': {
+		role: 'clerk',
+		run: (books: Books, asked: TablesAsked, call: CallContext) =>
+			bringIn(books, HISTORY_TABLES, asked, call, (rows) => perform(books, bringInHistory, rows, call))
 	},
 	'post-certain': {
 		role: 'clerk',

@@ -1,5 +1,11 @@
 <script lang="ts">
-	import { TABLE_FIELDS, type FieldKey, type FieldShape, type TableKind } from '$lib/core/1-columns/fields';
+	import {
+		ROW_FIELD,
+		TABLE_FIELDS,
+		type FieldKey,
+		type FieldShape,
+		type TableKind
+	} from '$lib/core/1-columns/fields';
 	import { isAsking, type TableAnswer, type TableSeen } from '$lib/tables/table-seen';
 	import { count, FIELD_WORDS, list } from '$lib/words';
 
@@ -17,15 +23,19 @@
 		say: (answer: TableAnswer) => void;
 	} = $props();
 	const fields = $derived(TABLE_FIELDS[kind]);
-	let open = $derived(isAsking(seen));
+	/** Whoever says one column goes on to the next: the list stays open. */
+	let saying = $state(false);
+	let open = $derived(isAsking(seen) || saying);
 	/** What is told by the table itself is nobody's saying: the next one may tell otherwise. */
 	const said = $derived<TableAnswer>({
 		...{ headings: seen.key, columns: seen.columns, currency: seen.answer?.currency ?? null },
+		...(seen.answer?.bankAccountId === undefined ? {} : { bankAccountId: seen.answer.bankAccountId }),
 		...{ dayOrder: seen.answer?.dayOrder ?? null, decimalSign: seen.answer?.decimalSign ?? null }
 	});
 	const fieldAt = (at: number) => fields.find(({ key }) => seen.columns[key] === at)?.key ?? '';
 	/** A column is one field, and a field is in one column. */
 	function setField(at: number, key: FieldKey | '') {
+		saying = true;
 		const others = Object.entries(seen.columns).filter(([other, place]) => other !== key && place !== at);
 		say({ ...said, columns: { ...Object.fromEntries(others), ...(key ? { [key]: at } : {}) } });
 	}
@@ -113,7 +123,7 @@
 				{/each}
 			</tbody>
 		</table>
-		{#if seen.columns.currency === undefined}
+		{#if seen.columns.currency === undefined && kind !== 'bank-table'}
 			<label class="mt-2 flex items-center gap-2 text-sm"
 				>All of it is in <input
 					type="text"
@@ -130,9 +140,15 @@
 		{/if}
 	</details>
 	{#if seen.leftOut.length}<p class="says">
-			{count(seen.leftOut.length, 'line')} without a {FIELD_WORDS[kind === 'documents' ? 'number' : 'code']} left
-			out: {list(seen.leftOut.slice(0, 5).map((line) => `line ${line}`))}{seen.leftOut.length > 5
-				? ' …'
-				: ''}.
+			{count(seen.leftOut.length, 'line')} without {kind === 'bank-table'
+				? 'a date or an amount'
+				: `a ${FIELD_WORDS[ROW_FIELD[kind]]}`} left out: {list(
+				seen.leftOut.slice(0, 5).map((line) => `line ${line}`)
+			)}{seen.leftOut.length > 5 ? ' …' : ''}.
+		</p>{/if}
+	{#if seen.settled.length}<p class="says">
+			{count(seen.settled.length, 'line')} with nothing open left out: {list(
+				seen.settled.slice(0, 5).map((line) => `line ${line}`)
+			)}{seen.settled.length > 5 ? ' …' : ''}.
 		</p>{/if}
 </section>
