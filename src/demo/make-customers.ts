@@ -1,3 +1,5 @@
+import { NO_DETAILS } from '../lib/core/model/customer-details';
+import { minor } from '../lib/core/money/minor';
 import type { NewCustomer } from '../lib/server/customers/commands/add-customers';
 import { madeUpIban } from './iban';
 import type { Chance } from './random';
@@ -105,22 +107,18 @@ export function makeCustomers(chance: Chance): Payer[] {
 		);
 		const discounted = chance.yes(0.12);
 		const customer: NewCustomer = {
+			...NO_DETAILS,
 			code,
 			name,
-			otherNames: [],
 			payerAccounts: chance.yes(0.82) ? [account] : [],
 			currency: 'GBP',
 			address: [`${chance.int(1, 80)} ${chance.pick(STREETS)}`, chance.pick(TOWNS)],
 			termsDays: chance.pick([14, 30, 30, 30, 45]),
 			discountBasisPoints: discounted ? 200 : null,
 			discountDays: discounted ? 10 : null,
-			creditLimit: chance.pick([null, 500_000, 1_000_000]),
-			parentCode: null,
+			creditLimit: chance.pick([null, minor(500_000), minor(1_000_000)]),
 			statementEmail: chance.yes(0.95) ? `accounts@${host}.example` : null,
 			reminderEmail: chance.yes(0.2) ? `payments@${host}.example` : null,
-			phone: null,
-			notes: '',
-			chasingPaused: null,
 			...over
 		};
 		const size = chance.pick([

@@ -13,7 +13,8 @@ import { item, itemState } from '../lib/server/platform/db/schema';
 import { openItemsOf } from '../lib/server/documents/store/open-items';
 import { must } from './must';
 import type { Payer } from './make-customers';
-import type { Owed, Year } from './year';
+import type { Owed } from './owed';
+import type { Year } from './year';
 
 /** The first invoice of an account of that currency that is owed whole and not meant to be paid now. */
 function owing(year: Year, currency: string, today: Day): { payer: Payer; item: Owed } | null {

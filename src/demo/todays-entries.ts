@@ -2,7 +2,8 @@ import type { Day } from '../lib/core/day/day';
 import { minor } from '../lib/core/money/minor';
 import { toDecimal } from '../lib/core/money/to-decimal';
 import type { Payer } from './make-customers';
-import type { Owed, Year } from './year';
+import type { Owed } from './owed';
+import type { Year } from './year';
 
 /**
  * The bank's entries of the last two days, one of each thing that a morning brings: numbers named, references, amounts

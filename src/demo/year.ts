@@ -1,58 +1,26 @@
-import { inArray } from 'drizzle-orm';
 import { addDays, nextWorkday } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
 import type { DifferenceKind } from '../lib/core/model/records';
-import type { ClaimFacts } from '../lib/core/model/claim';
-import { minor, ZERO } from '../lib/core/money/minor';
-import { proportion } from '../lib/core/money/proportion';
 import { CHART } from '../lib/core/5-journal/chart';
 import { importBankFile } from '../lib/server/receipts/commands/import-bank-file';
 import { issueDocuments, type NewDocument } from '../lib/server/documents/commands/issue-documents';
 import type { AddedCustomers } from '../lib/server/customers/commands/add-customers';
-import { allocateReceipt } from '../lib/server/allocation/commands/allocate-receipt';
-import { setAside } from '../lib/server/receipts/commands/set-aside';
 import { performIn } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
-import type { Books, Tx } from '../lib/server/platform/db/open';
-import { bankEntry, receipt } from '../lib/server/platform/db/schema';
+import type { Books } from '../lib/server/platform/db/open';
 import { readBankFile } from '../lib/server/receipts/store/read-bank-file';
-import { openItemsOf } from '../lib/server/documents/store/open-items';
-import { eq } from 'drizzle-orm';
+import { HIRE, kilnHire } from './kiln-hire';
+import type { Owed } from './owed';
+import { claimed, gapsOf } from './payment-gaps';
+import { paymentWords } from './payment-words';
+import { placeReceipts, type Purpose } from './place-receipts';
 import type { BankBook } from './bank-book';
 import type { Payer } from './make-customers';
 import { makeCreditNote, makeInvoice } from './make-document';
 import { chance, type Chance } from './random';
 
-/** Something that an account owes, with the day on which the generator means to pay it. */
-export interface Owed {
-	readonly number: string;
-	readonly part: number;
-	readonly document: NewDocument;
-	payOn: Day;
-	open: number;
-}
-
-interface Truth {
-	readonly customerId: number;
-	readonly lines: readonly {
-		number: string;
-		part: number;
-		cash: number;
-		differences: { kind: DifferenceKind; amount: number }[];
-		claim?: ClaimFacts;
-	}[];
-	/** The order that money on account was paid for. */
-	readonly depositFor?: string;
-	/** What of it is to be paid back. */
-	readonly refund?: number;
-	/** Whether a supervisor posts it. */
-	readonly agreed?: boolean;
-}
-
 const REFUNDS_FROM = '2026-10-01' as Day;
 const NEVER = '9999-12-31' as Day;
-/** What the standing order is for, in pence. */
-const STANDING = 6_000;
 
 /** Spring and autumn are the seasons of clay. */
 const SEASON = [0.8, 0.9, 1.2, 1.3, 1.1, 0.9, 0.7, 0.7, 1.2, 1.4, 1.2, 0.8];
@@ -68,7 +36,7 @@ export class Year {
 	readonly #ids: AddedCustomers;
 	readonly #at: (agreed?: boolean) => CallContext;
 	#documents: NewDocument[] = [];
-	#truths = new Map<string, Truth | { account: string }>();
+	#truths = new Map<string, Purpose>();
 	/** Chance of its own for rare cases, so that they leave the rest of the year as it is. */
 	readonly #odd = chance(7_331);
 	#standing = { issued: '', paid: '' };
@@ -163,9 +131,9 @@ export class Year {
 				number: item.number,
 				part: item.part,
 				cash: item.open,
-				differences: this.#gaps(item, today)
+				differences: gapsOf(item, today, this.chance)
 			}))
-			.map((line) => this.#claimed(line, today));
+			.map((line) => claimed(line, today, this.#odd));
 		for (const line of lines) line.cash -= line.differences.reduce((sum, gap) => sum + gap.amount, 0);
 		const [only] = lines;
 		if (lines.length === 1 && only!.differences.length === 0 && only!.cash > 20_000 && this.chance.yes(0.03))
@@ -195,24 +163,6 @@ export class Year {
 		}
 	}
 
-	/** Now and then goods arrive broken, and the customer pays so much less. */
-	#claimed(line: Truth['lines'][number], today: Day): Truth['lines'][number] {
-		if (line.cash < 12_000 || line.differences.length > 0 || !this.#odd.yes(0.006)) return line;
-		const amount = this.#odd.int(4, 60) * 100;
-		const [reason, note] = this.#odd.pick([
-			['damaged', 'two bags wet on arrival'],
-			['missing', 'one box short'],
-			['price', 'charged at the old price'],
-			['damaged', 'shelves cracked']
-		] as const);
-		const deadline = addDays(today, 14);
-		return {
-			...line,
-			differences: [{ kind: 'claim', amount }],
-			claim: { reason, note, deadline, owner: 'Wren Tolliver' }
-		};
-	}
-
 	/** A club that pays the same sum every month by standing order, and its hire charge for the kiln. */
 	#standingOrder(today: Day): void {
 		const payer = this.payers.find((one) => one.customer.name.includes('Pottery Club'))!;
@@ -221,24 +171,9 @@ export class Year {
 		this.owed.set(payer.customer.code, list);
 		if (this.#standing.issued !== month) {
 			this.#standing.issued = month;
-			const amount = minor(STANDING);
-			const document: NewDocument = {
-				kind: 'invoice',
-				number: `AK-${++this.#numbers.invoice}`,
-				customerId: this.#ids[payer.customer.code]!,
-				issued: today,
-				currency: 'GBP',
-				lines: [{ text: 'kiln hire', net: amount, taxBasisPoints: 0, tax: ZERO }],
-				instalments: [{ due: addDays(today, 14), amount }],
-				purchaseOrder: null,
-				orderReference: null,
-				paymentReference: null,
-				text: 'kiln hire',
-				discountBasisPoints: null,
-				discountUntil: null
-			};
+			const document = kilnHire(`AK-${++this.#numbers.invoice}`, this.#ids[payer.customer.code]!, today);
 			this.#documents.push(document);
-			list.push({ number: document.number, part: 1, document, open: amount, payOn: NEVER });
+			list.push({ number: document.number, part: 1, document, open: HIRE, payOn: NEVER });
 		}
 		const oldest = list.find((item) => item.document.text === 'kiln hire' && item.open > 0);
 		if (this.#standing.paid !== month && today.slice(8) >= '20' && oldest) {
@@ -271,24 +206,6 @@ export class Year {
 		this.settled.push(item.number);
 	}
 
-	#gaps(item: Owed, today: Day): { kind: DifferenceKind; amount: number }[] {
-		const { document } = item;
-		if (item.open <= 0) return [];
-		if (
-			document.discountUntil &&
-			today <= addDays(document.discountUntil, 2) &&
-			item.open === document.instalments[0]!.amount
-		)
-			return [
-				{ kind: 'settlement_discount', amount: proportion(item.open, document.discountBasisPoints!, 10_000) }
-			];
-		if (document.currency === 'EUR' && item.open > 5_000 && this.chance.yes(0.3))
-			return [{ kind: 'bank_charge', amount: this.chance.pick([750, 1200, 1500]) }];
-		if (item.open > 3_000 && this.chance.yes(0.006))
-			return [{ kind: 'small_difference', amount: this.chance.int(1, 40) }];
-		return [];
-	}
-
 	/** A transfer on the account's bank, as the bank prints it; returns the bank's reference. */
 	transfer(payer: Payer, amount: number, text: string, booked: Day, reference?: string): string {
 		const detail = {
@@ -302,15 +219,7 @@ export class Year {
 	}
 
 	wordsFor(payer: Payer, items: readonly Owed[]): string {
-		const numbers = [...new Set(items.map((item) => item.number))];
-		if (payer.words === 'number')
-			return (
-				this.chance.pick(['', 'INV ', 'Invoice ', 'Re ']) + numbers.join(this.chance.pick([' ', ', ', ' + ']))
-			);
-		if (payer.words === 'bare') return numbers.map((number) => number.replace('AK-', '')).join('/');
-		if (payer.words === 'order' && items[0]!.document.purchaseOrder)
-			return items.map((item) => item.document.purchaseOrder ?? item.number).join(' ');
-		return this.chance.pick(['BACS', 'your account', 'PAYMENT', 'clay', 'thank you']);
+		return paymentWords(payer, items, this.chance);
 	}
 
 	/** What comes and goes that no customer pays. */
@@ -352,43 +261,8 @@ export class Year {
 				if (!read.ok) throw new Error(JSON.stringify(read.problems));
 				await performIn(tx, importBankFile, read.value, this.#at());
 			}
-			await this.#placeAll(tx);
+			await placeReceipts(tx, this.#truths, this.#at);
+			this.#truths.clear();
 		});
-	}
-
-	async #placeAll(tx: Tx): Promise<void> {
-		const references = [...this.#truths.keys()];
-		if (references.length === 0) return;
-		const rows = await tx
-			.select({ id: receipt.id, reference: bankEntry.bankReference })
-			.from(receipt)
-			.innerJoin(bankEntry, eq(bankEntry.id, receipt.bankEntryId))
-			.where(inArray(bankEntry.bankReference, references))
-			.orderBy(receipt.id);
-		const customers = [...this.#truths.values()].flatMap((truth) =>
-			'account' in truth ? [] : truth.customerId
-		);
-		const items = await openItemsOf(tx, [...new Set(customers)]);
-		const open = new Map(
-			items.map(({ id, number, part, version }) => [`${number} ${part}`, { id, version }])
-		);
-		for (const row of rows) {
-			const truth = this.#truths.get(row.reference!)!;
-			const head = { receiptId: row.id, receiptVersion: 1 };
-			if ('account' in truth) {
-				await performIn(tx, setAside, { ...head, account: truth.account }, this.#at());
-				continue;
-			}
-			const lines = truth.lines.map(({ number, part, cash, differences, claim }) => {
-				const item = open.get(`${number} ${part}`);
-				if (!item) throw new Error(`${number} is not open`);
-				return { itemId: item.id, version: item.version++, cash, differences, claim };
-			});
-			const { customerId, depositFor = null, refund } = truth;
-			const surplus = refund ? [{ kind: 'refund' as const, amount: refund }] : [];
-			const order = { ...head, customerId, lines, depositFor, surplus };
-			await performIn(tx, allocateReceipt, order, this.#at(truth.agreed));
-		}
-		this.#truths.clear();
 	}
 }

@@ -5,7 +5,7 @@ export interface KeyBinding {
 	/** How it is shown, where that is not the key's own name. */
 	readonly shown?: string;
 	readonly what: string;
-	/** Left out where the browser or a form does it, and the list only says so. */
+	/** False where it did nothing: then the browser may. Left out where the browser or a form does it, and the list only says so. */
 	readonly run?: (key: string) => unknown;
 	/** Also where one types in a field of one line. */
 	readonly fromField?: boolean;
@@ -28,8 +28,8 @@ export function pressKey(event: KeyboardEvent, bindings: readonly KeyBinding[]):
 	const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
 	const binding = bindings.find((one) => one.run && one.keys.includes(key) && (!typing || one.fromField));
 	if (!binding) return false;
+	if (binding.run!(key) === false) return false;
 	event.preventDefault();
-	binding.run!(key);
 	return true;
 }
 

@@ -3,15 +3,18 @@ import { addDays } from '../../core/day/arithmetic';
 import type { Day } from '../../core/day/day';
 import { remittancePhrases } from '../../core/text/remittance-phrases';
 import type { FeeKind, SurplusKind } from '../../core/model/posting';
-import type { DifferenceKind, OpenItem } from '../../core/model/records';
+import type { DifferenceKind } from '../../core/model/records';
 import { minor, type Minor } from '../../core/money/minor';
 import { typedAmount } from '../../words/typed-amount';
 import type { Desk } from '../../server/allocation/queries/desk';
 import type { AllocationInput } from '../../server/allocation/allocation-input';
 import { outcomeOf } from './allocating-outcome';
+import { orderOf } from './allocating-order';
 import { rowOf } from './allocating-row';
 import { chosenFromAdvice, chosenFromAnswer, chosenFromOrder, type DraftClaim } from './chosen-from';
 import { blank, plain, type Chosen, type ClaimDraft } from './chosen-item';
+import { creditsToLay } from './credits-to-lay';
+import { oldestItems } from './oldest-items';
 import { fitCredits, type TypedCredit } from './fit-credits';
 import { settleByRate, spreadMoney } from './spread-money';
 
@@ -102,19 +105,11 @@ export class Allocating {
 		} else if (!desk.receipt) this.#layCredits();
 	}
 
-	/** Deposits on the documents of their orders, where such are open; else all credit, for the items to be chosen. */
+	/** Lays what lies on account where that is all the money there is. */
 	#layCredits(): void {
-		const { credits, items } = this.desk;
-		const orderOf = (item: OpenItem) => item.orderReference ?? item.purchaseOrder;
-		const deposits = credits.filter(
-			({ depositFor }) => depositFor && items.some((item) => orderOf(item) === depositFor)
-		);
-		// A deposit waits for the documents of its order.
-		const free = credits.filter(({ depositFor }) => !depositFor);
-		for (const one of deposits.length ? deposits : free) this.useCredit(one.receiptId);
-		const orders = new Set(deposits.map((one) => one.depositFor));
-		for (const item of items)
-			if (item.kind === 'invoice' && orders.has(orderOf(item)) && this.left > 0) this.toggle(item.id);
+		const { receiptIds, itemIds } = creditsToLay(this.desk.credits, this.desk.items);
+		for (const id of receiptIds) this.useCredit(id);
+		for (const id of itemIds) if (this.left > 0) this.toggle(id);
 	}
 
 	/** Lays an answer on the strip instead of what is there, with the earlier money that joins in. */
@@ -194,20 +189,9 @@ export class Allocating {
 			);
 		}
 		const credits = this.#chosen.filter((one) => one.item.kind === 'credit_note');
-		let left = this.amount + credits.reduce((sum, one) => sum + one.item.open, 0);
-		const taken: Chosen[] = [];
-		const own = this.desk.items.filter(
-			(item) =>
-				item.kind !== 'credit_note' &&
-				item.kind !== 'claim' &&
-				item.currency === this.currency &&
-				item.customerId === this.desk.customer?.id
-		);
-		for (const item of [...own].sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id))) {
-			if (left <= 0) break;
-			taken.push(blank(item));
-			left -= item.open;
-		}
+		const money = this.amount + credits.reduce((sum, one) => sum + one.item.open, 0);
+		const owner = { customerId: this.desk.customer?.id ?? null, currency: this.currency };
+		const taken = oldestItems(this.desk.items, owner, money).map(blank);
 		this.#chosen = [...taken, ...credits];
 		this.#spread();
 	}
@@ -291,32 +275,8 @@ export class Allocating {
 	}
 
 	/** What is sent to be posted. */
-	get order() {
-		const { receipt, customer } = this.desk;
-		return {
-			receiptId: receipt?.id ?? null,
-			receiptVersion: receipt?.version ?? null,
-			customerId: customer?.id ?? null,
-			credits: this.credits.flatMap(({ receiptId, version, use }) =>
-				use === 0 ? [] : [{ receiptId, version, use: use ?? 0 }]
-			),
-			lines: this.rows.map((row) => ({
-				itemId: row.item.id,
-				version: row.item.version,
-				cash: row.cash ?? 0,
-				...(row.settles === null ? {} : { settles: row.settles }),
-				differences: row.gaps
-					.filter((gap) => gap.amount !== 0)
-					.map((gap) => ({ kind: gap.kind, amount: gap.amount ?? 0 })),
-				...(row.claim && row.gaps.some((gap) => gap.kind === 'claim') ? { claim: row.claim } : {})
-			})),
-			fees: this.fees.map((fee) => ({ kind: fee.kind, amount: this.#read(fee.text) ?? 0 })),
-			surplus: this.surplus && this.left > 0 ? [{ kind: this.surplus, amount: this.left as number }] : [],
-			depositFor: this.depositFor.trim() || null,
-			adviceId: this.adviceId,
-			remember: this.remember,
-			date: receipt || !this.date ? null : this.date
-		} satisfies AllocationInput;
+	get order(): ReturnType<typeof orderOf> {
+		return orderOf(this);
 	}
 
 	#find(id: number): Chosen | undefined {

@@ -22,7 +22,7 @@ it('a page is meant by the beginning of its name, not by a letter or two', () =>
 });
 
 it.each([
-	['settings', true, ['Settings']],
+	['settings', true, ['Settings', 'The firm', 'Bank accounts', 'Limits']],
 	['settings', false, []],
 	['people', true, ['People', 'Reductions by person']],
 	['people', false, ['Reductions by person']]

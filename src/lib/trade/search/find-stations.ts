@@ -11,6 +11,17 @@ interface Known extends Station {
 	readonly supervises?: true;
 }
 
+/** What is set on the settings page: its name, what it is about, where it stands, other words for it. */
+const SETTINGS = [
+	['The firm', 'its name and address on letters', 'firm', 'vat number telephone e-mail sender'],
+	['Bank accounts', 'that customers pay into', 'bank-accounts', 'iban sort code add'],
+	['Limits', 'how much each may book alone', 'limits', 'approval tolerance small difference'],
+	['Ledger accounts', 'for what is not customer money', 'ledger-accounts', 'vat add nominal'],
+	['Who brings in bank files', 'anybody, or the folder alone', 'bank-files', 'watched folder confirm'],
+	['Numbers and times', 'how they are written', 'numbers', 'time zone decimal comma locale'],
+	['Anchors', 'to whom the signed record goes', 'anchors', 'auditor mail']
+] as const;
+
 const STATIONS: readonly Known[] = [
 	{ name: 'Today', about: 'the day’s work in order', href: '/', words: 'run sheet start' },
 	{ name: 'Money in', about: 'allocate what came in', href: '/money-in', words: 'receipts desk pile post' },
@@ -19,6 +30,12 @@ const STATIONS: readonly Known[] = [
 		about: 'bank statements, as files',
 		href: '/money-in/bring-in',
 		words: 'import statement upload'
+	},
+	{
+		name: 'Bank table',
+		about: 'a bank’s own CSV, or rows pasted',
+		href: '/money-in/bank-table',
+		words: 'import csv statement spreadsheet paste columns'
 	},
 	{
 		name: 'Payments by hand',
@@ -57,6 +74,12 @@ const STATIONS: readonly Known[] = [
 		words: 'unknown payer suspense age'
 	},
 	{
+		name: 'Reported entries',
+		about: 'what the bank told before its statement',
+		href: '/money-in/reported',
+		words: 'intraday notification camt.052 camt.054 mt942 batch pending'
+	},
+	{
 		name: 'Trial run',
 		about: 'what would match in files of yours',
 		href: '/money-in/trial',
@@ -75,6 +98,13 @@ const STATIONS: readonly Known[] = [
 		href: '/open-items/bring-in',
 		words: 'import csv ubl invoice'
 	},
+	{
+		name: 'Bring in customers',
+		about: 'from a table',
+		href: '/open-items/bring-in?what=customers',
+		words: 'import csv accounts addresses'
+	},
+	{ name: 'New customer', about: 'an account by hand', href: '/customers/new', words: 'add open account' },
 	{ name: 'Customers', about: 'accounts and ledgers', href: '/customers', words: 'account balance' },
 	{
 		name: 'Odd pennies',
@@ -134,6 +164,10 @@ const STATIONS: readonly Known[] = [
 		...{ name: 'Settings', about: 'bank accounts, limits, numbers', href: '/books/settings' },
 		...{ words: 'limits bank account ledger vat', supervises: true }
 	},
+	...SETTINGS.map(([name, about, at, words]): Known => ({
+		...{ name, about: `settings: ${about}`, href: `/books/settings#${at}` },
+		...{ words, supervises: true }
+	})),
 	{
 		...{ name: 'People', about: 'who may sign in, and as what', href: '/books/people' },
 		...{ words: 'users roles clerks', supervises: true }

@@ -1,8 +1,7 @@
 import { describe, expect, it, test } from 'vitest';
 import type { Said } from '../../core/model/act-facts';
 import { ACT_KINDS_IN_WORDS, actSentence } from './act-sentence';
-import { allocationReasonSentence, reasonsOfRecord } from './allocation-reason';
-import { returnReason } from './return-reasons';
+import { SENTENCES_OF_PEOPLE, SENTENCES_OF_THE_FIRM } from './testing-sentences';
 
 const gbp = { amount: 120_050, currency: 'GBP' };
 const posted: Said = {
@@ -12,58 +11,8 @@ const posted: Said = {
 
 /** Each kind of act as it stands in the record. */
 const sentences: readonly (readonly [Said, string])[] = [
-	[{ kind: 'open-books', facts: { firm: 'Ashlock' } }, 'Opened the books of Ashlock'],
-	[{ kind: 'set-up-firm', facts: { firm: 'Ashlock' } }, 'Set up the books of Ashlock'],
-	[{ kind: 'add-person', facts: { name: 'Wren', role: 'clerk' } }, 'Added Wren as clerk'],
-	[{ kind: 'change-role', facts: { name: 'Wren', role: 'none' } }, 'Removed the access of Wren'],
-	[{ kind: 'change-role', facts: { name: 'Wren', role: 'reader' } }, 'Made Wren reader'],
-	[
-		{ kind: 'add-bank-account', facts: { name: 'Euro', number: 'GB00' } },
-		'Added the bank account Euro (GB00)'
-	],
-	[
-		{ kind: 'set-bank-files', facts: { from: 'confirmed' } },
-		'Bank files come in by anybody who may post, and a second person confirms them'
-	],
-	[
-		{ kind: 'confirm-bank-file', facts: { file: 'bank.xml', who: 'Wren' } },
-		'Confirmed the bank file bank.xml, which Wren brought in'
-	],
-	[
-		{ kind: 'accept-statement', facts: { statement: 'S7', reason: 'the bank was changed' } },
-		'Took the statement S7 for the bank’s, though it does not go on from the one before: the bank was changed'
-	],
-	[
-		{ kind: 'keep-table-readings', facts: { kind: 'customers', count: 1 } },
-		'Remembered how a table of customers is read'
-	],
-	[
-		{ kind: 'keep-table-readings', facts: { kind: 'documents', count: 2 } },
-		'Remembered how 2 tables of documents are read'
-	],
-	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
-	[
-		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },
-		'Anchors of the books go to audit@tarn.example'
-	],
-	[
-		{ kind: 'set-conventions', facts: { locale: 'de-CH', timeZone: 'Europe/Zurich' } },
-		'Numbers are written as in Switzerland (German), times are those of Europe/Zurich'
-	],
-	[{ kind: 'set-limits', facts: {} }, 'Set the limits for deductions and write-offs'],
-	[
-		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: '' } },
-		'Locked the books up to 30 Sep 2026'
-	],
-	[
-		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: 'month end' } },
-		'Locked the books up to 30 Sep 2026: month end'
-	],
-	[
-		{ kind: 'unlock-period', facts: { from: '2026-09-01', reason: 'late note' } },
-		'Opened the books again from 1 Sep 2026: late note'
-	],
-	[{ kind: 'add-rates', facts: { count: 1 } }, 'Added 1 exchange rate'],
+	...SENTENCES_OF_PEOPLE,
+	...SENTENCES_OF_THE_FIRM,
 	[
 		{ kind: 'open-account', facts: { customer: 'Hazel Hill', code: 'H1059' } },
 		'Opened the account H1059 of Hazel Hill'
@@ -128,6 +77,31 @@ const sentences: readonly (readonly [Said, string])[] = [
 	[{ kind: 'drop-advice', facts: gbp }, 'Deleted a remittance advice over £1,200.50'],
 	[{ kind: 'split-receipt', facts: { parts: 3, ...gbp } }, 'Split £1,200.50 into 3 payments'],
 	[{ kind: 'join-parts', facts: { parts: 3 } }, 'Joined 3 parts of one entry again'],
+	[
+		{ kind: 'divide-receipt', facts: { parts: 2, ...gbp } },
+		'Divided £1,200.50 into the 2 payments that the bank told of'
+	],
+	[
+		{ kind: 'bring-in-history', facts: { added: 320, skipped: 4 } },
+		'Brought in a history of payments: 320 new, 4 there already'
+	],
+	[{ kind: 'take-back-history', facts: { count: 320 } }, 'Took a history of 320 payments back'],
+	[
+		{ kind: 'dismiss-reported', facts: { count: 2, reason: 'recalled by the payer’s bank' } },
+		'Took 2 reported entries off the list: recalled by the payer’s bank'
+	],
+	[
+		{ kind: 'book-reported', facts: { count: 1 } },
+		'Booked 1 entry from the bank’s reports, without a statement'
+	],
+	[
+		{ kind: 'import-bank-file', facts: { file: 'bank.xml', entriesNew: 0, entriesKnown: 0, reported: 2 } },
+		'Brought in bank.xml: 2 entries reported before the statement'
+	],
+	[
+		{ kind: 'import-bank-file', facts: { file: 'bank.xml', entriesNew: 1, entriesKnown: 0, reported: 2 } },
+		'Brought in bank.xml: 1 new entry, 0 there already; 2 entries reported before the statement'
+	],
 	[
 		{
 			kind: 'change-usual-line',
@@ -264,32 +238,6 @@ const sentences: readonly (readonly [Said, string])[] = [
 		},
 		'Rejected: write off £5.00 (ask again)'
 	],
-	[{ kind: 'make-sign-in-code', facts: { name: 'Wren' } }, 'Made a code by which Wren sets a password'],
-	[
-		{ kind: 'send-sign-in-code', facts: { name: 'Wren' } },
-		'Sent Wren a code by mail, by which they set a password'
-	],
-	[{ kind: 'set-own-password', facts: { name: 'Wren' } }, 'Wren set a password'],
-	[
-		{ kind: 'add-second-factor', facts: { name: 'Wren', kind: 'app', device: 'My phone' } },
-		'Wren added a second step: the app “My phone”'
-	],
-	[
-		{ kind: 'remove-second-factor', facts: { name: 'Wren', kind: 'passkey', device: 'Key' } },
-		'Wren took off a second step: the passkey “Key”'
-	],
-	[{ kind: 'make-recovery-codes', facts: { name: 'Wren' } }, 'Wren had recovery codes made'],
-	[
-		{ kind: 'acknowledge-findings', facts: { count: 2, reason: 'an emoji cut in half' } },
-		'Acknowledged 2 findings of the proof: an emoji cut in half'
-	],
-	[{ kind: 'use-recovery-code', facts: { name: 'Wren' } }, 'Wren came in by a recovery code'],
-	[{ kind: 'take-off-second-factors', facts: { name: 'Wren' } }, 'Took the second step off Wren’s sign-in'],
-	[
-		{ kind: 'demand-second-factor', facts: { roles: ['clerk', 'supervisor'] } },
-		'Signing in takes a second step for clerks and supervisors'
-	],
-	[{ kind: 'demand-second-factor', facts: { roles: [] } }, 'Signing in takes a second step for nobody'],
 	[{ kind: 'send-letters', facts: { letter: 'returned', count: 1 } }, 'Sent 1 returned-payment notice'],
 	[{ kind: 'send-again', facts: { subject: 'Statement of account' } }, 'Sent again: Statement of account']
 ];
@@ -305,24 +253,3 @@ describe('an act in the record', () => {
 	it('of a kind that nobody knows is shown by its kind', () =>
 		expect(actSentence({ kind: 'count-the-kilns', facts: {} } as never)).toBe('count-the-kilns'));
 });
-
-test.each([
-	[
-		{ code: 'recorded-by-hand', by: 'Wren', method: 'cheque', reference: '101' } as const,
-		'Recorded by hand by Wren: cheque 101.'
-	],
-	[{ code: 'written-off', note: '' } as const, 'Written off with other small balances.'],
-	[{ code: 'written-off', note: 'too small to ask for' } as const, 'too small to ask for'],
-	[{ code: 'not-as-proposed' } as const, 'Allocated otherwise than was proposed.'],
-	['As an earlier version wrote it.', 'As an earlier version wrote it.']
-])('%o is why it was allocated', (reason, want) => {
-	expect(allocationReasonSentence(reason)).toBe(want);
-	expect(reasonsOfRecord(JSON.stringify({ reasons: [reason] }))).toEqual([want]);
-});
-it('a record without reasons has none', () => expect(reasonsOfRecord('{}')).toEqual([]));
-
-test.each([
-	['AM04', 'not enough money on the account (AM04)'],
-	['refer', 'cheque not paid: refer to drawer'],
-	['ZZ99', 'ZZ99']
-])('a payment that came back for %s', (code, want) => expect(returnReason(code)).toBe(want));

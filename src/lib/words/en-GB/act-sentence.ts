@@ -1,18 +1,25 @@
-import type { LimitedKind, LimitScope } from '../../core/4-allocation/over-limits';
-import type { LimitChange } from '../../core/model/act-facts';
-import { CREDIT_NOTE_NAMES, reductionName, SCOPE_NAMES } from './reduction-names';
-import type { ActFacts, ActKind, ApprovalAbout, Said, Sum } from '../../core/model/act-facts';
+import { SETTING_UP_NAMES } from './setting-up-words';
+import { customerChangeWords } from './customer-words';
+import type { ActFacts, ActKind, Said } from '../../core/model/act-facts';
 import type { Lesson } from '../../core/3-matching';
 import { count, list, money, shortDay } from './format';
+import { approvalSentence } from './approval-sentence';
+import { inBrackets, named, sums, whom } from './phrases';
 import { landOf } from './land-of';
 import { LESSON_NAMES } from './habit-sentence';
 
 /** Who may bring in bank files, in words. */
 export const BANK_FILES_FROM = {
 	anybody: 'anybody who may post',
-	confirmed: 'anybody who may post, and a second person confirms them',
-	folder: 'the watched folder alone'
+	confirmed: 'anybody who may post, once a second person has confirmed them',
+	folder: 'the watched folder only'
 } as const;
+
+/** What rows of a table are, in words that follow "tables of". */
+const TABLES_OF: Readonly<Record<ActFacts['keep-table-readings']['kind'], string>> = {
+	...{ documents: 'documents', customers: 'customers' },
+	...{ history: 'past payments', 'bank-table': 'bank entries' }
+};
 
 /** The sentence of each kind of act: what somebody did, as it stands in the record. */
 const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
@@ -33,12 +40,12 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		role === 'none' ? `Removed the access of ${name}` : `Made ${name} ${role}`,
 	'add-ledger-account': ({ code, name }) => `Added the ledger account ${code} ${name}`,
 	'add-bank-account': ({ name, number }) => `Added the bank account ${name} (${number})`,
-	'set-bank-files': ({ from }) => `Bank files come in by ${BANK_FILES_FROM[from]}`,
+	'set-bank-files': ({ from }) => `Bank files are taken from ${BANK_FILES_FROM[from]}`,
 	'confirm-bank-file': ({ file, who }) => `Confirmed the bank file ${file}, which ${who} brought in`,
 	'accept-statement': ({ statement, reason }) =>
 		`Took the statement ${statement} for the bank’s, though it does not go on from the one before: ${reason}`,
 	'keep-table-readings': ({ kind, count: n }) =>
-		`Remembered how ${n === 1 ? 'a table' : `${n} tables`} of ${kind} ${n === 1 ? 'is' : 'are'} read`,
+		`Remembered how ${n === 1 ? 'a table' : `${n} tables`} of ${TABLES_OF[kind]} ${n === 1 ? 'is' : 'are'} read`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',
@@ -52,9 +59,19 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'unlock-period': ({ from, reason }) => `Opened the books again from ${shortDay(from)}: ${reason}`,
 	'add-rates': ({ count: n }) => `Added ${count(n, 'exchange rate')}`,
 	'add-customers': ({ count: n }) => `Added ${count(n, 'customer account')}`,
+	'set-firm': ({ firm }) => `Changed what letters say of ${firm}`,
+	'leave-step-out': ({ step, leftOut }) =>
+		`${leftOut ? 'Left out' : 'Took up again'}, of setting up: ${SETTING_UP_NAMES[step]}`,
+	'test-mail': ({ email }) => `Sent a test message to ${email}`,
+	'finish-setting-up': ({ proved }) =>
+		proved ? 'Set the books up: they prove' : 'Ended setting the books up, without a proof',
+	'change-customer': ({ customer, code, currency, changes }) =>
+		`Changed ${customer}, ${code}: ${changes.map((one) => customerChangeWords(one, currency)).join('; ')}`,
+	'close-account': ({ customer, code, reason }) => `Closed the account ${code} of ${customer}: ${reason}`,
+	'reopen-account': ({ customer, code }) => `Opened the account ${code} of ${customer} again`,
 	'open-account': ({ customer, code }) => `Opened the account ${code} of ${customer}`,
-	'bring-in-customers': ({ added, skipped }) =>
-		`Brought in a table of customers: ${added} new, ${skipped} there already`,
+	'bring-in-customers': ({ added, changed, skipped }) =>
+		`Brought in a table of customers: ${added} new, ${changed ? `${changed} changed, ` : ''}${skipped} there already`,
 	'set-address': ({ letter, customer }) => `Set the ${letter} address of ${customer}`,
 	'forget-habit': ({ habit, customer }) =>
 		`Forgot how ${customer} pays: ${LESSON_NAMES[habit as Lesson] ?? habit}`,
@@ -64,10 +81,24 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 			: `Forgot that ${text} pays for ${customer}`,
 	'issue-document': ({ number, customer }) => `Issued ${number} to ${customer}`,
 	'issue-by-hand': ({ number, customer }) => `Wrote ${number} for ${customer}`,
-	'bring-in-documents': ({ added, skipped }) =>
-		`Brought in documents: ${added} new, ${skipped} there already`,
-	'import-bank-file': ({ file, entriesNew, entriesKnown }) =>
-		`Brought in ${file}: ${count(entriesNew, 'new entry', 'new entries')}, ${entriesKnown} there already`,
+	'bring-in-documents': ({ added, skipped, opening }) =>
+		`Brought in ${opening ? `opening items of ${shortDay(opening)}` : 'documents'}: ${added} new, ${skipped} there already`,
+	'import-bank-file': ({ file, entriesNew, entriesKnown, reported }) => {
+		const listed = `${count(entriesNew, 'new entry', 'new entries')}, ${entriesKnown} there already`;
+		const told = reported ? `${count(reported, 'entry', 'entries')} reported before the statement` : '';
+		// Most files have statements or reports, and not both.
+		const parts = [entriesNew + entriesKnown > 0 || !told ? listed : '', told].filter(Boolean);
+		return `Brought in ${file}: ${parts.join('; ')}`;
+	},
+	'divide-receipt': ({ parts, ...sum }) =>
+		`Divided ${money(sum.amount, sum.currency)} into the ${count(parts, 'payment')} that the bank told of`,
+	'bring-in-history': ({ added, skipped }) =>
+		`Brought in a history of payments: ${added} new, ${skipped} there already`,
+	'take-back-history': ({ count: n }) => `Took a history of ${count(n, 'payment')} back`,
+	'dismiss-reported': ({ count: n, reason }) =>
+		`Took ${count(n, 'reported entry', 'reported entries')} off the list: ${reason}`,
+	'book-reported': ({ count: n }) =>
+		`Booked ${count(n, 'entry', 'entries')} from the bank’s reports, without a statement`,
 	'keep-manual-receipts': ({ added, changed, sums: of }) => {
 		const parts = [
 			added ? `Typed ${count(added, 'manual receipt')}` : '',
@@ -142,6 +173,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		];
 		return `Decided ${number}: ${parts.filter(Boolean).join(', ')}${inBrackets(note)}`;
 	},
+	'add-note': ({ customer, text }) => `Noted of ${customer}: ${text}`,
+	'take-off-note': ({ customer, text }) => `Took off a note of ${customer}: ${text}`,
 	'note-claim': ({ number, text }) => `Noted on ${number}: ${text}`,
 	'file-claim': ({ number, files }) => `Kept ${list(files)} with ${number}`,
 	'change-claim': ({ number, owner, deadline }) => `Changed ${number}: ${owner}, by ${shortDay(deadline)}`,
@@ -162,112 +195,7 @@ export function actSentence(said: Said): string {
 	return sentence ? sentence(said.facts) : said.kind;
 }
 
-/**
- * What a supervisor is asked for, in words that follow "asks to".
- * @param most things that are named one by one
- */
-export function approvalSentence(about: ApprovalAbout, most?: number): string {
-	switch (about.code) {
-		case 'text':
-			return about.text;
-		case 'write-off-claims':
-			return `write off ${list(about.sums.map((one) => `${money(one.amount, one.currency)} of ${one.number}`))}${inBrackets(about.note)}`;
-		case 'write-off':
-			return `write off ${sums(about.sums)} of ${about.number ?? count(about.documents, 'document')}${inBrackets(about.note)}`;
-		case 'decide-claims': {
-			const of = (part: readonly (Sum & { readonly number: string })[]) =>
-				list(
-					part.map((one) => `${money(one.amount, one.currency)} of ${one.number}`),
-					most
-				);
-			const parts = [
-				about.allowed.length ? `allow ${of(about.allowed)}` : '',
-				about.billedBack?.length ? `bill back ${of(about.billedBack)}` : '',
-				about.writtenOff.length ? `write off ${of(about.writtenOff)}` : ''
-			];
-			return `${list(parts.filter(Boolean))}${inBrackets(about.note)}`;
-		}
-		case 'credit':
-			return `credit ${about.customer} with ${money(about.sum.amount, about.sum.currency)} by ${about.number} (${CREDIT_NOTE_NAMES[about.of]})`;
-		case 'bring-in-credits':
-			return `bring in ${count(about.count, 'credit note')} of ${sums(about.sums)}`;
-		case 'set-aside':
-			return `book ${money(about.sum.amount, about.sum.currency)} from ${named(about.payer)} on ${about.account}, as no customer’s money`;
-		case 'refund-file':
-			return `pay back from ${about.from}: ${list(
-				about.refunds.map(
-					(one) => `${money(one.amount, one.currency)} to ${one.payee}, account ${one.account}`
-				),
-				most
-			)}`;
-		case 'add-bank-account':
-			return `add the firm’s account ${about.name}, ${about.number} at ${about.bank} (${about.currency})`;
-		case 'set-limits':
-			return about.changes.length
-				? `change limits: ${list(
-						about.changes.map((one) => limitChange(one, about.baseCurrency)),
-						most
-					)}`
-				: 'keep the limits as they are';
-		case 'add-person':
-			return `let ${about.name} (${about.email}) in as a ${about.role}`;
-		case 'change-role':
-			return about.role === 'none'
-				? `shut ${about.name} out`
-				: about.before === 'none'
-					? `let ${about.name} in again as a ${about.role}`
-					: `make ${about.name}, a ${about.before} so far, a ${about.role}`;
-		case 'make-sign-in-code':
-			return `make a code by which ${about.name} (${about.email}) sets a new password`;
-		case 'take-off-second-factors':
-			return `take the second step off the sign-in of ${about.name} (${about.email})`;
-		case 'demand-second-factor':
-			return `have signing in take a second step for ${whom(about.roles)}`;
-		case 'unlock-period':
-			return `open the books again from ${shortDay(about.from)}${inBrackets(about.reason)}`;
-		case 'set-bank-files':
-			return {
-				anybody: 'have bank files brought in by anybody',
-				confirmed: 'have bank files confirmed by a second person',
-				folder: 'have bank files taken from the watched folder alone'
-			}[about.from];
-		case 'set-auditor':
-			return about.email
-				? `send anchors of the books to ${about.email}`
-				: 'send anchors of the books to nobody';
-		case 'allocate-credits':
-			return `settle items of ${about.customer} without money (${about.currency})`;
-		case 'allocate':
-			return `post ${money(about.sum.amount, about.sum.currency)} from ${named(about.payer)} to ${about.customer}`;
-	}
-}
-
-function limitChange({ whose, scope, kind, before, after }: LimitChange, currency: string): string {
-	const sum = (limit: number | null) => (limit === null ? 'none' : money(limit, currency));
-	const what = reductionName(kind as LimitedKind | 'all');
-	if (whose === null) return `the most of a ${what} from ${sum(before)} to ${sum(after)}`;
-	const within = SCOPE_NAMES[scope as LimitScope].toLowerCase();
-	return `${whose}, ${what} ${within}, from ${sum(before)} to ${sum(after)}`;
-}
-
-function named(payer: string | null): string {
-	return payer ?? 'an unnamed payer';
-}
-
-function inBrackets(note: string): string {
-	return note ? ` (${note})` : '';
-}
-
-function sums(of: readonly Sum[]): string {
-	return list(of.map((sum) => money(sum.amount, sum.currency))) || 'nothing';
-}
-
 /** Every kind that there are words for. */
 export const ACT_KINDS_IN_WORDS = Object.keys(SENTENCES) as readonly ActKind[];
 
 const STEP = { app: 'the app', passkey: 'the passkey' } as const;
-
-/** Roles as a list of whom they are. */
-function whom(roles: readonly string[]): string {
-	return roles.length === 0 ? 'nobody' : list(roles.map((role) => `${role}s`));
-}

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { approvalSentence } from './act-sentence';
+import { approvalSentence } from './approval-sentence';
 
 const gbp = { amount: 120_050, currency: 'GBP' };
 

@@ -26,7 +26,28 @@ export const FIELD_NAMES: Readonly<Record<FieldKey, string>> = {
 	discount_days: 'days for the discount',
 	email: 'e-mail for statements',
 	address: 'address',
-	phone: 'telephone'
+	phone: 'telephone',
+	date: 'payment date',
+	payer_name: 'payer name',
+	payer_account: 'account it came from',
+	invoice_numbers: 'documents settled',
+	difference_kind: 'what closed the gap',
+	difference_amount: 'difference',
+	booked: 'booking date',
+	valued: 'value date',
+	amount: 'amount',
+	paid_in: 'paid in',
+	paid_out: 'paid out',
+	direction: 'debit or credit',
+	balance: 'balance',
+	counterparty: 'payer or payee',
+	counterparty_account: 'their account',
+	own_account: 'own account',
+	text: 'details',
+	text_2: 'further details',
+	text_3: 'more details',
+	bank_reference: 'bank reference',
+	entry_type: 'type of entry'
 };
 
 /** The same, with how they are written where that is not plain. */

@@ -83,8 +83,17 @@ export function weekDay(day: string): string {
 
 /** A moment (ISO 8601) by the firm's clock, as "30 Oct 2026, 14:05". */
 export function moment(at: string): string {
-	const date = new Date(at);
-	return `${shortDay(dayInZone(date))}, ${zoneFormats().time.format(date)}`;
+	return `${momentDay(at)}, ${momentTime(at)}`;
+}
+
+/** The day of a moment (ISO 8601) by the firm's clock, as "30 Oct 2026". */
+export function momentDay(at: string): string {
+	return shortDay(dayInZone(new Date(at)));
+}
+
+/** A moment (ISO 8601) by the firm's clock, as "14:05". */
+export function momentTime(at: string): string {
+	return zoneFormats().time.format(new Date(at));
 }
 
 /** "1 invoice", "3 invoices"; the plural is given where it is not made with an s. */

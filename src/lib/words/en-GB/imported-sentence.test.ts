@@ -7,6 +7,18 @@ describe('what came of a bank file', () => {
 	test.each([
 		[{ ...result, statements: [statement] }, 'bank.xml: 3 new entries. The balance agrees.'],
 		[
+			{ ...result, entriesNew: 0, statements: [], reports: { fresh: 3, met: 1, divided: 1, known: 2 } },
+			'bank.xml. 2 entries are reported by the bank and wait for its statement. 1 entry is on a statement already. 1 receipt was divided into the payments that the bank tells of. 2 entries were reported before.'
+		],
+		[
+			{ ...result, entriesNew: 0, statements: [], reports: { fresh: 0, met: 0, divided: 0, known: 0 } },
+			'bank.xml. It lists no entry.'
+		],
+		[
+			{ ...result, statements: [statement], reports: { fresh: 1, met: 0, divided: 0, known: 0 } },
+			'bank.xml: 3 new entries. 1 entry is reported by the bank and waits for its statement. The balance agrees.'
+		],
+		[
 			{ ...result, entriesKnown: 1, statements: [{ ...statement, notBooked: 2, balanceChecked: false }] },
 			'bank.xml: 3 new entries. 1 entry was in the books already and stayed as they are. 2 entries are not booked by the bank yet and will come again. 1 statement has no balances, so nothing could be checked against them.'
 		],

@@ -1,9 +1,11 @@
 /** All that is said in British English; another language would be a folder that says the same. */
 export * from './act-sentence';
+export * from './approval-sentence';
 export * from './allocation-reason';
 export * from './anchor-mail';
 export * from './breach-sentence';
 export * from './claim-words';
+export * from './customer-words';
 export * from './difference-names';
 export * from './field-words';
 export * from './file-kinds';
@@ -18,6 +20,7 @@ export * from './letter-text';
 export * from './lost-names';
 export * from './over-limit-sentence';
 export * from './paper-text';
+export * from './setting-up-words';
 export * from './payer-sentence';
 export * from './person-mail';
 export * from './problem-sentence';

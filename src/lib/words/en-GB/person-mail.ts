@@ -8,6 +8,7 @@ export type PersonMail =
 			readonly minutes: number;
 	  }
 	| { readonly about: 'password-set' }
+	| { readonly about: 'test' }
 	| { readonly about: 'second-step-added' | 'second-step-removed'; readonly device: string }
 	| { readonly about: 'second-step-taken-off' };
 
@@ -37,6 +38,11 @@ function wordsOf(mail: PersonMail): { readonly subject: string; readonly says: r
 						: 'On the sign-in page choose “set a password with it”, and type it there.',
 					'If it was not you, do nothing: your password stays as it is, and without this code nobody can change it.'
 				]
+			};
+		case 'test':
+			return {
+				subject: 'a test',
+				says: ['This is a test. Statements and reminders go out from the address that this one came from.']
 			};
 		case 'password-set':
 			return { subject: 'your password was set', says: ['Your password has just been changed.', NOT_YOU] };

@@ -22,7 +22,7 @@ export function problemSentence(problem: Problem): string {
 function sentence(problem: Problem): string {
 	switch (problem.code) {
 		case 'file-empty':
-			return 'The file is empty. Fetch it from the bank again.';
+			return 'The file is empty. Export it, or fetch it, again.';
 		case 'file-too-large':
 			return `The file is larger than ${Math.round(problem.most / 1e6)} MB. Ask the bank for shorter periods and bring them in one by one.`;
 		case 'file-encoding-unknown':
@@ -33,16 +33,26 @@ function sentence(problem: Problem): string {
 			return 'The file ends in the middle. Fetch it from the bank again; nothing of it was taken.';
 		case 'xml-doctype':
 			return 'The file declares a document type, which no bank statement does. It is not read, for safety.';
-		case 'not-camt053':
-			return `This is not a camt.053 statement; it says “${problem.found}”.`;
+		case 'not-camt':
+			return `This is no statement, account report or notification of a bank in XML (camt.053, camt.052, camt.054); it says “${problem.found}”.`;
 		case 'camt-version-unknown':
-			return `Version ${problem.found} of camt.053 is not known here; 001.02 to 001.12 are.`;
+			return `The version ${problem.found} is not known here; 001.01 to 001.13 of camt.052, 053 and 054 are.`;
 		case 'no-statement':
 			return 'The file holds no statement.';
 		case 'part-missing':
 			return `The part ${problem.part} is missing or not one of its allowed values.`;
 		case 'amount-bad':
 			return `The amount “${problem.text}” ${problem.currency} in ${problem.part} cannot be taken: ${AMOUNT_FAULTS[problem.why] ?? problem.why}.`;
+		case 'field-bad':
+			return `“${problem.text}” is not written as field ${problem.field} should be.`;
+		case 'control-differs':
+			return `Record ${problem.part} says ${problem.want}, but what is before it comes to ${problem.found}. Records may be missing; fetch the file again.`;
+		case 'balance-breaks':
+			return `The balance ${amount(problem.found, problem.currency)} does not follow from the line before: it should be ${amount(problem.want, problem.currency)}. Lines may be missing or there twice; export the table again.`;
+		case 'reported-met':
+			return 'Some of these are on a statement or were booked meanwhile. Nothing was booked; look at the list again.';
+		case 'corrects-entry':
+			return `It corrects the entry ${problem.other}, which cannot be taken from a file. Ask the bank for a statement that shows both.`;
 		case 'date-bad':
 			return `“${problem.text}” in ${problem.part} is not a date.`;
 		case 'entry-currency':
@@ -63,6 +73,8 @@ function sentence(problem: Problem): string {
 			return 'No line names the columns: bring the table in with its headings.';
 		case 'table-asks':
 			return 'It is not known yet how to read this table: say which column is which.';
+		case 'table-not-known':
+			return 'No table like this one, of an account that it tells, was brought in before. Bring it in once on Money in, Bank table; the next one is then taken from the folder.';
 		case 'csv-width':
 			return `There are ${problem.found} fields here, but the first line names ${problem.want} columns.`;
 		case 'csv-too-long':
@@ -74,7 +86,7 @@ function sentence(problem: Problem): string {
 		case 'not-a-document':
 			return `This is not an invoice or credit note in UBL 2.1; it says “${problem.found}”.`;
 		case 'differs':
-			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table; nothing was added.`;
+			return `The ${problem.what} is not as in the books: ${problem.why}. What is posted is never changed by a table.`;
 		case 'code-unknown':
 			return `There is no ${problem.what} “${problem.text}”.`;
 		case 'rate-bridge-missing':
@@ -181,6 +193,33 @@ function sentence(problem: Problem): string {
 			return `The credit is in use: ${problem.what}. Undo that first.`;
 		case 'period-locked':
 			return `The books are locked on ${shortDay(problem.date)}. The first open day is ${shortDay(problem.firstOpen)}.`;
+		case 'opening-later':
+			return `${problem.number} is dated ${shortDay(problem.date)}, after ${shortDay(problem.on)}, the day that the opening items are of.`;
+		case 'opening-apart':
+			return `With these, the opening items come to ${money(problem.balance, problem.currency)}; the control account shows ${money(problem.control, problem.currency)}. Look for what is missing or there twice, or bring them in with the difference.`;
+		case 'archive-too-large':
+			return problem.files > problem.most
+				? `There are ${whole(problem.files)} files in it; up to ${whole(problem.most)} are unpacked.`
+				: `Unpacked it would be ${whole(problem.bytes / 1e6)} MB, or was packed too tightly to be what it says; up to ${whole(problem.mostBytes / 1e6)} MB are unpacked.`;
+		case 'archive-broken':
+			return 'It cannot be unpacked: it is damaged, or has a password. Save it again without one.';
+		case 'sheet-unreadable':
+			return 'No sheet with rows can be read in it. Save it as XLSX or CSV again.';
+		case 'is-set-up':
+			return 'These books are set up already. All of it can be changed in Settings.';
+		case 'not-proved':
+			return `The books do not prove: ${count(problem.breaches, 'breach', 'breaches')} found. Books, Proof says where.`;
+		case 'mail-refused':
+			return `The mail server did not take the test${problem.why ? `: ${problem.why}` : ''}. Check SMTP_URL and the firm’s e-mail address; then try again.`;
+		case 'customer-changed':
+			return `Somebody changed ${problem.customer} meanwhile. What you typed is still here; load the page again to see theirs.`;
+		case 'account-not-settled': {
+			const items = problem.items ? count(problem.items, 'open item') : '';
+			const credits = problem.credits ? `money of ${count(problem.credits, 'receipt')} on account` : '';
+			return `${problem.customer} has ${[items, credits].filter(Boolean).join(' and ')}. Settle that first, or write it off; then close the account.`;
+		}
+		case 'account-closed':
+			return `The account of ${problem.customer} is closed. Open it again first.`;
 		case 'no-rate':
 			return `There is no ${problem.currency} rate on or before ${shortDay(problem.date)}. Add one first.`;
 		case 'field':

@@ -2,28 +2,25 @@
 	import { goto, preloadData } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
-	import AdviceDialog from './AdviceDialog.svelte';
-	import SetAsideDialog from './SetAsideDialog.svelte';
+	import BankNotes from './BankNotes.svelte';
+	import ReceiptDialogs from './ReceiptDialogs.svelte';
+	import type { DeskDialog } from './desk-dialog';
 	import DeskBar from './DeskBar.svelte';
 	import PileHead from './PileHead.svelte';
 	import PostCertainDialog from './PostCertainDialog.svelte';
 	import DeskView from '$lib/trade/allocating/DeskView.svelte';
 	import GoneNote from './GoneNote.svelte';
-	import HoldDialog from './HoldDialog.svelte';
 	import { isTyping, mayPress } from '$lib/ui/keys';
 	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import PileList from './PileList.svelte';
 	import { itemKeys } from '$lib/trade/allocating/item-keys';
 	import { Allocating } from '$lib/trade/allocating/allocating.svelte';
 	import type SetsHere from '$lib/trade/allocating/SetsHere.svelte';
-	import ReturnNote from './ReturnNote.svelte';
-	import BankMatchNote from './BankMatchNote.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { asideForm } from './aside-form';
 	import { DeskActs } from './desk-acts.svelte';
 	import { deskKeys } from './desk-keys';
 	import { takeProposal } from './take-proposal';
-	import NewAccountDialog from './NewAccountDialog.svelte';
 	import type { Done } from './done';
 	import MarkedBar from './MarkedBar.svelte';
 	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
@@ -43,7 +40,7 @@
 	/** The desk with a receipt, or with the first; what is shown of the pile stays. */
 	const addressOf = (id: number | null) =>
 		`/money-in?${`${id === null ? '' : `&receipt=${id}`}${filterText(data.filter)}`.slice(1)}`;
-	let dialog = $state<'certain' | 'hold' | 'aside' | 'advice' | 'account' | null>(null);
+	let dialog = $state<DeskDialog | null>(null);
 	let several = $state<'hold' | 'account' | null>(null);
 	let active = $state(0);
 	let deskSection = $state<HTMLElement>();
@@ -124,8 +121,9 @@
 		otherwise: 'That did not work; try again.',
 		refresh: false,
 		done: async () => {
-			toast('The parts are one entry again.');
 			await goto('/money-in', { invalidateAll: true });
+			// Said when it is shown: what somebody picks after reading it is not overtaken.
+			toast('The parts are one entry again.');
 		}
 	});
 	/** A form of its own for each receipt that is shown: what was sent for one is never taken for another. */
@@ -177,7 +175,7 @@
 	}
 
 	/** Opens a dialog where what it asks about is there. */
-	function ask(what: NonNullable<typeof dialog>) {
+	function ask(what: DeskDialog) {
 		const there = {
 			certain: certain.count > 0,
 			hold: Boolean(allocating?.desk.receipt),
@@ -244,6 +242,7 @@
 			{mark}
 			today={(data.today ?? '') as Day}
 			credits={data.credits}
+			reported={data.reported}
 			account={data.desk && !data.desk.receipt ? (data.desk.customer?.id ?? null) : null}
 			selected={data.desk?.receipt?.id ?? null}
 			readThrough={() => (dialog = 'certain')}
@@ -254,27 +253,7 @@
 		{#if data.gone}<GoneNote gone={data.gone} />{/if}
 		{#if problems.length}<div class="px-6 pt-4"><Problems {problems} /></div>{/if}
 		{#if allocating && data.desk}
-			{#key data.desk}
-				{#if data.desk.receipt && data.desk.bankMatches.length && data.mayAct}
-					<BankMatchNote
-						receipt={data.desk.receipt}
-						bankMatches={data.desk.bankMatches}
-						bankAccountId={data.desk.receipt.bankAccountId}
-						today={data.today ?? ''}
-						{done}
-					/>
-				{/if}
-				{#if data.desk.receipt && data.desk.debit}
-					<ReturnNote
-						receipt={data.desk.receipt}
-						debit={data.desk.debit}
-						currency={data.desk.currency}
-						today={data.today ?? ''}
-						mayAct={data.mayAct}
-						{done}
-					/>
-				{/if}
-			{/key}
+			<BankNotes desk={data.desk} today={data.today ?? ''} mayAct={data.mayAct} {done} />
 			<DeskView
 				bind:this={desk}
 				{allocating}
@@ -317,32 +296,15 @@
 	today={data.today ?? ''}
 	{done}
 />
-{#if data.desk?.receipt}
-	<HoldDialog
-		bind:open={() => dialog === 'hold', (on) => (dialog = on ? 'hold' : null)}
-		receipt={data.desk.receipt}
-		order={allocating?.order ?? null}
-		people={data.ways.people}
-		{done}
-	/>
-	<NewAccountDialog
-		bind:open={() => dialog === 'account', (on) => (dialog = on ? 'account' : null)}
-		receipt={data.desk.receipt}
-		to={(customerId) => `${addressOf(data.desk?.receipt?.id ?? null)}&customer=${customerId}`}
-	/>
-	<SetAsideDialog
-		bind:open={() => dialog === 'aside', (on) => (dialog = on ? 'aside' : null)}
-		receipt={data.desk.receipt}
-		accounts={data.desk.setAside}
-		usual={data.desk.answer?.usual?.account ?? null}
-		{done}
-	/>
-{/if}
-{#if allocating?.desk.customer}<AdviceDialog
-		bind:open={() => dialog === 'advice', (on) => (dialog = on ? 'advice' : null)}
-		bind:text={adviceText}
-		{allocating}
-	/>{/if}
+<ReceiptDialogs
+	bind:dialog
+	bind:adviceText
+	desk={data.desk}
+	{allocating}
+	people={data.ways.people}
+	addressOf={(customerId) => `${addressOf(data.desk?.receipt?.id ?? null)}&customer=${customerId}`}
+	{done}
+/>
 <SeveralDialogs
 	bind:what={several}
 	rows={markedRows}

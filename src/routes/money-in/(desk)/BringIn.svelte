@@ -27,7 +27,7 @@
 
 	takeFiles({
 		// XML of another kind is looked at by the reader of statements, which says what it is.
-		kinds: ['bank-file', 'bank-notice', 'other-xml'],
+		kinds: ['bank-file', 'other-xml', 'archive'],
 		take: (files) => {
 			if (!mayAct) return;
 			putIntoField(input, files);
@@ -71,7 +71,7 @@
 	>
 </form>
 <div aria-live="polite">
-	{#each told as one (one.name)}
+	{#each told as one, i (i)}
 		{#if one.ok}<p class={['mt-2 text-sm', one.doubted ? 'text-copper' : 'text-patina']}>
 				{one.lines.join(' ')}
 			</p>

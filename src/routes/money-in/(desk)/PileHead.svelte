@@ -28,6 +28,7 @@
 	{/if}
 	<BringIn mayAct={data.mayAct} />
 	<p class="mt-1 text-sm">
+		<a href="/money-in/bank-table">Bank table</a> ·
 		<a href="/money-in/manual-receipts">Record by hand</a> · <a href="/money-in/advice">Advice</a> ·
 		<a href="/money-in/refunds">Refunds</a> · <a href="/money-in/returned">Returned</a>
 	</p>

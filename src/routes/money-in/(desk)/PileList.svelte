@@ -24,6 +24,7 @@
 		filter,
 		marked,
 		mark,
+		reported,
 		today
 	}: {
 		groups: readonly PileGroupRows[];
@@ -38,6 +39,8 @@
 		/** Receipts that are marked, to be dealt with together. */
 		marked: ReadonlySet<number>;
 		mark: (id: number) => void;
+		/** What the bank told and no statement lists yet. */
+		reported: { readonly waiting: number; readonly leftOut: number };
 		today: Day;
 	} = $props();
 	/** Going from one to the next keeps what is shown of the pile. */
@@ -146,6 +149,12 @@
 			{/if}
 		{/if}
 	{/each}
+	{#if reported.waiting}
+		{#snippet toList()}<a class={reported.leftOut ? 'text-oxblood' : 'text-copper'} href="/money-in/reported"
+				>{reported.waiting} · list</a
+			>{/snippet}
+		{@render heading('Reported, no statement yet', null, toList)}
+	{/if}
 	{#if credits.length}
 		{#snippet number()}{credits.length}{/snippet}
 		{@render heading('Credit that could be allocated', null, number)}

@@ -6,7 +6,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';
 	import HandRow from './HandRow.svelte';
-	import VoidDialog from './VoidDialog.svelte';
+	import Lately from './Lately.svelte';
 	import type { addMethod as addMethodAct } from '$lib/server/firm/commands/add-method';
 	import type { makeSlip } from '$lib/server/receipts/commands/make-paying-in-slip';
 	import type { dropManualReceipts, keepManualReceipts } from '$lib/server/receipts/commands/manual-receipts';
@@ -21,19 +21,10 @@
 	/** Rows that are not posted now. */
 	let later = new SvelteSet<number>();
 	let editing = $state.raw<(typeof data.due)[number] | null>(null);
-	let voiding = $state.raw<(typeof data.lately)[number] | null>(null);
 	const today = $derived((data.today ?? '') as Day);
 	const late = $derived(data.way.filter((one) => one.date < data.lateSince));
 	const now = $derived(data.due.filter((row) => !later.has(row.id)));
 	const picked = $derived(data.loose.filter((row) => onSlip.has(row.id)));
-	const WHERE = {
-		way: 'on its way',
-		slip: 'on a paying-in slip',
-		bank: 'the bank shows it',
-		'petty cash': 'in petty cash',
-		pile: 'waits in Money in',
-		voided: 'voided'
-	} as const;
 	const pays = (text: string) =>
 		text === 'oldest' ? 'the oldest' : text === 'account' ? 'on account' : text;
 
@@ -273,39 +264,5 @@
 		</table>
 	{/if}
 
-	{#if data.lately.length}
-		<h2 class="mt-8 text-xl">Recorded lately</h2>
-		<p class="says">Recorded by mistake? Void it: what it was allocated to is open again.</p>
-		<table class="mt-1">
-			<thead
-				><tr
-					><th>Customer</th><th>Date</th><th>How</th><th>Reference</th><th>Where it is</th><th class="num"
-						>Amount</th
-					><th></th></tr
-				></thead
-			>
-			<tbody {@attach rowCursor}>
-				{#each data.lately as one (one.id)}
-					<tr class={[one.state === 'voided' && 'text-soft']}>
-						<td>{one.name}</td><td>{shortDay(one.booked, today)}</td><td>{one.method}</td><td
-							>{one.reference}</td
-						><td>{WHERE[one.where]}</td><td class={['num', one.state === 'voided' && 'line-through']}
-							>{money(one.amount, one.currency)}</td
-						>
-						<td class="num whitespace-nowrap"
-							><a class="mr-3 text-sm text-soft" href="/books/journal?act={one.actId ?? one.lastActId}"
-								>journal</a
-							>{#if data.mayAct && one.where !== 'voided' && one.where !== 'bank'}<button
-									class="cursor-pointer text-sm text-soft hover:text-ink"
-									aria-label="Void the {one.method} of {one.name}"
-									onclick={() => (voiding = one)}>void</button
-								>{/if}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	{/if}
+	{#if data.lately.length}<Lately lately={data.lately} {today} mayAct={data.mayAct} />{/if}
 </div>
-
-<VoidDialog receipt={voiding} close={() => (voiding = null)} />

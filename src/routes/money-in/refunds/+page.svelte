@@ -93,7 +93,7 @@
 				></label
 			>
 			<button class="btn btn-main" disabled={form.busy || chosen.size === 0 || !data.mayMake} onclick={make}
-				>Make the file of {count(chosen.size, 'refund')}</button
+				>{chosen.size === 0 ? 'Make the file' : `Make the file of ${count(chosen.size, 'refund')}`}</button
 			>
 			{#if !data.mayMake}<span class="says">Making the file takes a supervisor.</span>{/if}
 		</div>

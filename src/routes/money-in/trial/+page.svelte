@@ -36,7 +36,13 @@
 			'.csv',
 			false
 		],
-		['bank', 'Bank files', 'camt.053, one or several', '.xml,.zip,.camt', true],
+		[
+			'bank',
+			'Bank files',
+			'camt.053, MT940, BAI2 or OFX, one or several',
+			'.xml,.camt,.sta,.mt940,.940,.bai,.bai2,.ofx,.qfx,.txt',
+			true
+		],
 		[
 			'history',
 			'What was settled before, if you have it',
@@ -53,7 +59,7 @@
 	/** Which field takes a kind of file. */
 	const FIELD_OF: Partial<Readonly<Record<FileKind, (typeof FIELDS)[number][0]>>> = {
 		...{ customers: 'customers', documents: 'invoices', history: 'history' },
-		...{ 'bank-file': 'bank', 'bank-notice': 'bank', 'other-xml': 'bank', archive: 'bank' }
+		...{ 'bank-file': 'bank', 'other-xml': 'bank', archive: 'bank' }
 	};
 	/** Puts dropped files where they belong, and matches as soon as the three are there. */
 	function take(files: readonly File[], kind: FileKind) {

@@ -45,7 +45,7 @@
 
 	/** What belongs to no page of its own is kept with the claim, wherever on its page it is dropped. */
 	takeFiles({
-		kinds: ['picture', 'pdf', 'spreadsheet', 'archive', 'unknown'],
+		kinds: ['picture', 'pdf', 'spreadsheet', 'old-spreadsheet', 'archive', 'unknown'],
 		take: (given) => {
 			if (!fileForm) return;
 			putIntoField(files, given);

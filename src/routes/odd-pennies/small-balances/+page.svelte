@@ -137,7 +137,8 @@
 		{#if data.mayAct}
 			<footer class="double-top fixed inset-x-0 bottom-0 flex h-[54px] items-center gap-3 bg-raised px-5">
 				<button class="btn btn-main" disabled={form.busy || chosen.length === 0} onclick={writeOff}
-					>{over ? 'Ask to write off' : 'Write off'} {count(chosen.length, noun)}</button
+					>{over ? 'Ask to write off' : 'Write off'}
+					{chosen.length ? count(chosen.length, noun) : ''}</button
 				>
 				<label class="flex items-center gap-2 text-sm"
 					>as <select bind:value={kind}

@@ -6,7 +6,7 @@
 
 <svelte:head><title>Paying-in slip {slip.id} · Odd Penny</title></svelte:head>
 
-<div class="mx-auto max-w-[640px] px-8 pt-6 pb-12">
+<div class="max-w-[640px] px-8 pt-6 pb-12">
 	<p class="text-sm print:hidden">
 		<a href="/money-in/manual-receipts">Payments recorded by hand</a>
 		<button class="btn float-right" onclick={() => window.print()}>Print</button>

@@ -1,0 +1,71 @@
+import type {
+	Contact,
+	ContactCopies,
+	CustomerChange,
+	CustomerField,
+	TermsFrom
+} from '../../core/model/customer-details';
+import { count, money, shortDay } from './format';
+
+/** What is kept of a customer, by name. */
+export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
+	name: 'name',
+	otherNames: 'other names',
+	address: 'address',
+	statementAddress: 'address for letters',
+	termsDays: 'terms',
+	termsFrom: 'terms counted from',
+	discountBasisPoints: 'settlement discount',
+	discountDays: 'days for the discount',
+	creditLimit: 'credit limit',
+	parentCode: 'branch of',
+	statementEmail: 'e-mail for statements',
+	reminderEmail: 'e-mail for reminders',
+	phone: 'telephone',
+	contacts: 'contacts',
+	taxNumber: 'VAT number',
+	tags: 'tags',
+	notes: 'notes',
+	chasingPaused: 'reminders paused',
+	pausedUntil: 'paused until',
+	payerAccounts: 'accounts they pay from'
+};
+
+/** A change in words: `terms 30 days, now 45 days`. @param currency of the account, for its credit limit */
+export function customerChangeWords({ field, before, after }: CustomerChange, currency: string): string {
+	const name = CUSTOMER_FIELD_NAMES[field];
+	const [was, is] = [valueWords(field, before, currency), valueWords(field, after, currency)];
+	if (!was) return `${name} ${is}`;
+	return is ? `${name} ${was}, now ${is}` : `${name} ${was} taken off`;
+}
+
+/** From when the days of terms are counted. */
+export const TERMS_FROM_WORDS: Readonly<Record<TermsFrom, string>> = {
+	issue: 'the day of issue',
+	month_end: 'the end of the month'
+};
+
+/** Which letters somebody gets a copy of. */
+export const CONTACT_COPY_WORDS: Readonly<Record<ContactCopies, string>> = {
+	none: 'no copies',
+	statements: 'copies of statements',
+	reminders: 'copies of reminders',
+	all: 'copies of all letters'
+};
+
+/** Somebody at a customer's, in a line: `Ada Reed, bought ledger, ada@…, copies of statements`. */
+export function contactWords({ name, role, email, phone, copies }: Contact): string {
+	const copied = copies === 'none' ? '' : CONTACT_COPY_WORDS[copies];
+	return [name, role, email, phone, copied].filter(Boolean).join(', ');
+}
+
+/** A value as it is read; empty where there is none. */
+function valueWords(field: CustomerField, value: CustomerChange['before'], currency: string): string {
+	if (value === null || value === '') return '';
+	if (typeof value === 'object')
+		return value.map((one) => (typeof one === 'string' ? `“${one}”` : `“${contactWords(one)}”`)).join(', ');
+	if (field === 'termsFrom') return TERMS_FROM_WORDS[value as TermsFrom];
+	if (typeof value === 'string') return field === 'pausedUntil' ? shortDay(value) : `“${value}”`;
+	if (field === 'creditLimit') return money(value, currency);
+	return field === 'discountBasisPoints' ? `${value / 100}%` : count(value, 'day');
+}

@@ -1,0 +1,137 @@
+import type { Said } from '../../core/model/act-facts';
+
+/** Acts on customers and on how people sign in, as they stand in the record. */
+export const SENTENCES_OF_PEOPLE: readonly (readonly [Said, string])[] = [
+	[
+		{ kind: 'add-note', facts: { customer: 'Hazel Hill', text: 'Rang, pays on Friday' } },
+		'Noted of Hazel Hill: Rang, pays on Friday'
+	],
+	[
+		{ kind: 'take-off-note', facts: { customer: 'Hazel Hill', text: 'Rang, pays on Friday' } },
+		'Took off a note of Hazel Hill: Rang, pays on Friday'
+	],
+	[
+		{
+			kind: 'change-customer',
+			facts: {
+				...{ customer: 'Hazel Hill', code: 'H1059', currency: 'GBP' },
+				changes: [
+					{ field: 'termsDays', before: 30, after: 45 },
+					{ field: 'creditLimit', before: null, after: 500_000 },
+					{ field: 'discountBasisPoints', before: 250, after: null },
+					{ field: 'address', before: 'Kiln Row', after: 'Kiln Row, Mere' },
+					{ field: 'pausedUntil', before: null, after: '2026-12-01' },
+					{ field: 'tags', before: ['north', 'kilns'], after: [] }
+				]
+			}
+		},
+		'Changed Hazel Hill, H1059: terms 30 days, now 45 days; credit limit £5,000.00; settlement discount 2.5% taken off; address “Kiln Row”, now “Kiln Row, Mere”; paused until 1 Dec 2026; tags “north”, “kilns” taken off'
+	],
+	[{ kind: 'set-firm', facts: { firm: 'Ashlock Kiln' } }, 'Changed what letters say of Ashlock Kiln'],
+	[{ kind: 'leave-step-out', facts: { step: 'people', leftOut: true } }, 'Left out, of setting up: People'],
+	[{ kind: 'leave-step-out', facts: { step: 'mail', leftOut: false } }, 'Took up again, of setting up: Mail'],
+	[
+		{ kind: 'test-mail', facts: { email: 'wren@ashlock-kiln.example' } },
+		'Sent a test message to wren@ashlock-kiln.example'
+	],
+	[{ kind: 'finish-setting-up', facts: { proved: true } }, 'Set the books up: they prove'],
+	[{ kind: 'finish-setting-up', facts: { proved: false } }, 'Ended setting the books up, without a proof'],
+	[
+		{ kind: 'bring-in-customers', facts: { added: 2, changed: 3, skipped: 1 } },
+		'Brought in a table of customers: 2 new, 3 changed, 1 there already'
+	],
+	[
+		{ kind: 'close-account', facts: { customer: 'Hazel Hill', code: 'H1059', reason: 'sold' } },
+		'Closed the account H1059 of Hazel Hill: sold'
+	],
+	[
+		{ kind: 'reopen-account', facts: { customer: 'Hazel Hill', code: 'H1059' } },
+		'Opened the account H1059 of Hazel Hill again'
+	],
+	[
+		{ kind: 'bring-in-documents', facts: { added: 2, skipped: 1, opening: '2026-09-30' } },
+		'Brought in opening items of 30 Sep 2026: 2 new, 1 there already'
+	],
+	[{ kind: 'make-sign-in-code', facts: { name: 'Wren' } }, 'Made a code by which Wren sets a password'],
+	[
+		{ kind: 'send-sign-in-code', facts: { name: 'Wren' } },
+		'Sent Wren a code by mail, by which they set a password'
+	],
+	[{ kind: 'set-own-password', facts: { name: 'Wren' } }, 'Wren set a password'],
+	[
+		{ kind: 'add-second-factor', facts: { name: 'Wren', kind: 'app', device: 'My phone' } },
+		'Wren added a second step: the app “My phone”'
+	],
+	[
+		{ kind: 'remove-second-factor', facts: { name: 'Wren', kind: 'passkey', device: 'Key' } },
+		'Wren took off a second step: the passkey “Key”'
+	],
+	[{ kind: 'make-recovery-codes', facts: { name: 'Wren' } }, 'Wren had recovery codes made'],
+	[
+		{ kind: 'acknowledge-findings', facts: { count: 2, reason: 'an emoji cut in half' } },
+		'Acknowledged 2 findings of the proof: an emoji cut in half'
+	],
+	[{ kind: 'use-recovery-code', facts: { name: 'Wren' } }, 'Wren came in by a recovery code'],
+	[{ kind: 'take-off-second-factors', facts: { name: 'Wren' } }, 'Took the second step off Wren’s sign-in'],
+	[
+		{ kind: 'demand-second-factor', facts: { roles: ['clerk', 'supervisor'] } },
+		'Signing in takes a second step for clerks and supervisors'
+	],
+	[{ kind: 'demand-second-factor', facts: { roles: [] } }, 'Signing in takes a second step for nobody']
+];
+
+/** Acts on the firm's own settings, its accounts, tables and periods. */
+export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
+	[{ kind: 'open-books', facts: { firm: 'Ashlock' } }, 'Opened the books of Ashlock'],
+	[{ kind: 'set-up-firm', facts: { firm: 'Ashlock' } }, 'Set up the books of Ashlock'],
+	[{ kind: 'add-person', facts: { name: 'Wren', role: 'clerk' } }, 'Added Wren as clerk'],
+	[{ kind: 'change-role', facts: { name: 'Wren', role: 'none' } }, 'Removed the access of Wren'],
+	[{ kind: 'change-role', facts: { name: 'Wren', role: 'reader' } }, 'Made Wren reader'],
+	[
+		{ kind: 'add-bank-account', facts: { name: 'Euro', number: 'GB00' } },
+		'Added the bank account Euro (GB00)'
+	],
+	[
+		{ kind: 'set-bank-files', facts: { from: 'confirmed' } },
+		'Bank files are taken from anybody who may post, once a second person has confirmed them'
+	],
+	[
+		{ kind: 'confirm-bank-file', facts: { file: 'bank.xml', who: 'Wren' } },
+		'Confirmed the bank file bank.xml, which Wren brought in'
+	],
+	[
+		{ kind: 'accept-statement', facts: { statement: 'S7', reason: 'the bank was changed' } },
+		'Took the statement S7 for the bank’s, though it does not go on from the one before: the bank was changed'
+	],
+	[
+		{ kind: 'keep-table-readings', facts: { kind: 'customers', count: 1 } },
+		'Remembered how a table of customers is read'
+	],
+	[
+		{ kind: 'keep-table-readings', facts: { kind: 'documents', count: 2 } },
+		'Remembered how 2 tables of documents are read'
+	],
+	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
+	[
+		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },
+		'Anchors of the books go to audit@tarn.example'
+	],
+	[
+		{ kind: 'set-conventions', facts: { locale: 'de-CH', timeZone: 'Europe/Zurich' } },
+		'Numbers are written as in Switzerland (German), times are those of Europe/Zurich'
+	],
+	[{ kind: 'set-limits', facts: {} }, 'Set the limits for deductions and write-offs'],
+	[
+		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: '' } },
+		'Locked the books up to 30 Sep 2026'
+	],
+	[
+		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: 'month end' } },
+		'Locked the books up to 30 Sep 2026: month end'
+	],
+	[
+		{ kind: 'unlock-period', facts: { from: '2026-09-01', reason: 'late note' } },
+		'Opened the books again from 1 Sep 2026: late note'
+	],
+	[{ kind: 'add-rates', facts: { count: 1 } }, 'Added 1 exchange rate']
+];
