@@ -16,6 +16,13 @@ module.exports = {
 			to: { pathNot: ['^src/lib/core/', 'node_modules/saxes/'] }
 		},
 		{
+			name: 'helpers-of-tests',
+			comment: 'what only tests need is imported by tests alone',
+			severity: 'error',
+			from: { path: '^src/', pathNot: ['\\.test\\.ts$', '/testing'] },
+			to: { path: '/testing-' }
+		},
+		{
 			name: 'stages-stand-alone',
 			severity: 'error',
 			from: { path: stage, pathNot: '\\.test\\.ts$' },

@@ -5,10 +5,11 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	test: {
-		include: ['src/**/*.test.ts', 'bench/**/*.test.ts', 'attack/**/*.test.ts'],
+		include: ['src/**/*.test.ts', 'bench/**/*.test.ts', 'attack/**/*.test.ts', 'fuzz/**/*.test.ts'],
 		environment: 'node',
 		env: { LOG_LEVEL: 'silent' },
-		testTimeout: 30_000,
+		testTimeout: 120_000,
+		hookTimeout: 120_000,
 		maxWorkers: 2,
 		coverage: {
 			provider: 'v8',

@@ -24,6 +24,7 @@ export default defineConfig({
 				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
 				attack: entry('./attack/main.ts'),
+				fuzz: entry('./fuzz/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts'),
 				'looks-worker': entry('./src/lib/workers/looks-worker.ts'),

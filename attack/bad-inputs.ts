@@ -26,6 +26,7 @@ const OWN_FIELDS: Readonly<Record<string, object>> = {
 	'/books/rates?/add': { text: 'day,currency,rate\n2026-10-30,EUR,0.85' },
 	'/open-items/bring-in?/documents': { text: 'number,kind\n1,invoice', what: 'documents' },
 	'/open-items/bring-in?/customers': { text: 'code,name\n1,x', what: 'customers' },
+	'/open-items/bring-in?/history': { text: 'customer_code,date,amount\n1,x,y', what: 'history' },
 	'/open-items/bring-in?/preview': { text: 'code,name\n1,x', what: 'customers' },
 	'/books/rates?/preview': { text: 'x' },
 	'/me/second-step?/app': { name: 'x', mark: 'a'.repeat(22), code: '000000' },

@@ -8,7 +8,6 @@ ownBooks('with-files');
 test.describe.configure({ mode: 'serial' });
 
 test('the rest of the file is allocated', async ({ page }) => {
-	test.setTimeout(120_000);
 	await signIn(page);
 	await open(page, '/money-in');
 	for (let left = await waiting(page); left > 0; left = await waiting(page)) {

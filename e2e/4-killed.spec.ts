@@ -28,7 +28,6 @@ function kill(name: string, args: string[], folder: string, after: number): Prom
 }
 
 test('killed at any moment of making books, what is there proves', async () => {
-	test.setTimeout(120_000);
 	for (const after of [900, 1400, 2100, 2900]) {
 		const folder = mkdtempSync(join(tmpdir(), 'odd-penny-killed-'));
 		await kill('demo', ['--books-only'], folder, after);
@@ -37,7 +36,6 @@ test('killed at any moment of making books, what is there proves', async () => {
 });
 
 test('killed at any moment of an import, the file is in whole or not at all', async () => {
-	test.setTimeout(120_000);
 	const source = MADE.fresh;
 	const receipts = (text: string) => Number(/(\d+) receipts/.exec(text)![1]);
 	const before = receipts(prove(source));
@@ -54,7 +52,6 @@ test('killed at any moment of an import, the file is in whole or not at all', as
 });
 
 test('several processes write to the same books at once, and each finds its own in them', async () => {
-	test.setTimeout(120_000);
 	const folder = mkdtempSync(join(tmpdir(), 'odd-penny-together-'));
 	cpSync(MADE.fresh, folder, { recursive: true });
 	const server = await startServer(await freePort(), folder);

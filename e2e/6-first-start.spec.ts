@@ -19,7 +19,7 @@ const codeIn = (log: string) => /code: ([0-9A-Z-]{19})/.exec(log)![1]!;
 
 const person = {
 	firm: 'Garrick Kilns Ltd',
-	address: 'Mill Lane, Garrick',
+	address: 'Mill Lane\nGarrick',
 	phone: '01632 960 111',
 	baseCurrency: 'GBP',
 	bank: 'Mere & Marches Bank',
@@ -36,7 +36,7 @@ test('the first start asks for the first supervisor, and then never again', asyn
 	try {
 		await page.goto(`${home}/money-in`);
 		expect(page.url()).toContain('/first-start');
-		for (const [name, value] of Object.entries(person)) await page.fill(`input[name=${name}]`, value);
+		for (const [name, value] of Object.entries(person)) await page.fill(`[name=${name}]`, value);
 		await page.fill('input[name=again]', 'salt glaze at down');
 		// Who cannot see the console of the server cannot open its books.
 		await page.fill('input[name=code]', 'ABCD-EFGH-JKLM-NPQR');
@@ -53,8 +53,10 @@ test('the first start asks for the first supervisor, and then never again', asyn
 		await page.fill('input[name=password]', person.password);
 		await page.fill('input[name=again]', person.password);
 		await page.getByRole('button', { name: 'Open the books' }).click();
-		await page.waitForURL(`${home}/`);
+		await page.waitForURL(`${home}/setting-up`);
+		await page.getByRole('navigation').getByRole('link', { name: 'Today' }).click();
 		await expect(page.locator('h1')).toHaveText('All receipts are allocated.');
+		await expect(page.getByText('2 of 10 steps are done. Next: people.')).toBeVisible();
 		await page.goto(`${home}/books`);
 		await expect(page.getByText('The books prove.')).toBeVisible();
 		// The bank names by its IBAN what was typed as sort code and number.

@@ -48,7 +48,7 @@ test('a statement written by hand is taken and doubted, and a second person is a
 }) => {
 	await signIn(page, 'supervisor');
 	await open(page, '/books/settings');
-	await page.getByLabel('Bank files come in by').selectOption('confirmed');
+	await page.getByLabel('Bank files are taken from').selectOption('confirmed');
 	await page.locator('form[action="?/files"] button').click();
 	// Within ten minutes of the last time nobody is asked again: this session is the one of the test before.
 	await expect(page.getByRole('dialog')).toHaveCount(0);
@@ -86,7 +86,7 @@ test('a statement written by hand is taken and doubted, and a second person is a
 test('what is changed in the file itself shows in the proof', async ({ page }) => {
 	const client = createClient({
 		url: `file:${join(process.env['E2E_FOLDER']!, 'odd-penny.db')}`,
-		timeout: 5000
+		timeout: 20_000
 	});
 	await client.execute('drop trigger allocation_no_update');
 	await client.execute('update allocation set amount = amount - 1 where id = 7');

@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, dropFile, expectAccessible, pick, postTo, postByKey, signIn, waiting } from './helpers';
+import {
+	complaints,
+	dropFile,
+	expectAccessible,
+	pick,
+	postTo,
+	postByKey,
+	signIn,
+	waiting,
+	desk
+} from './helpers';
 import { MADE, ownBooks } from './own-books';
 
 ownBooks('with-files');
@@ -10,12 +20,6 @@ const shown = (page: Page) => page.locator('[data-receipt][aria-current="true"]'
 const messages = (page: Page) => page.locator('[data-sonner-toast]');
 
 /** Opens the desk as a person does: by its station. */
-async function desk(page: Page): Promise<void> {
-	await page.goto('/');
-	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Money in' }).click();
-	await page.waitForURL('**/money-in');
-	await page.waitForLoadState('networkidle');
-}
 
 test('each message undoes the posting that it names', async ({ page }) => {
 	const heard = complaints(page);
@@ -84,7 +88,8 @@ test('a file goes where it belongs, and one that belongs nowhere is said to be w
 	await dropFile(page, 'photo.xml', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]));
 	await expect(page.getByText('photo.xml: this is a picture. Pictures are kept with a claim')).toBeVisible();
 	await dropFile(page, 'bank.csv', 'Date,Description,Paid in,Balance\n30/10/2026,x,1.00,1.00\n');
-	await expect(page.getByText('bank.csv: this is a table of bank entries.')).toBeVisible();
+	await page.waitForURL('**/money-in/bank-table');
+	await expect(page.getByText('names none of the firm’s accounts')).toBeVisible();
 	await page.goto('/');
 	await dropFile(
 		page,

@@ -1,15 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, expectAccessible, pick, postTo, signIn, violations, waiting } from './helpers';
+import { complaints, expectAccessible, pick, postTo, signIn, violations, waiting, desk } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('with-files');
 
-async function desk(page: Page): Promise<void> {
-	await page.goto('/');
-	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Money in' }).click();
-	await page.waitForURL('**/money-in');
-	await page.waitForLoadState('networkidle');
-}
 const shown = (page: Page) => page.locator('[data-receipt][aria-current="true"]');
 
 test('the pile is filtered by name and amount, sorted, and gone through as it is shown; the address says so', async ({
@@ -119,7 +113,6 @@ test('what is booked as unidentified is no work of the day any more, and has a l
 test('open items of several accounts are ticked, a sum is found, and they are recorded as one', async ({
 	page
 }) => {
-	test.setTimeout(90_000);
 	const heard = complaints(page);
 	await signIn(page);
 	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Open items' }).click();

@@ -1,5 +1,7 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, expectAccessible, signIn } from './helpers';
+import { SheetDay, xlsx } from '../src/lib/tables/testing-xlsx';
+import { complaints, dropFile, expectAccessible, signIn } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('fresh');
@@ -26,7 +28,7 @@ K8,LW-4714,02/10/2026,1.234
 
 async function bringIn(page: Page, name: string, text: string): Promise<void> {
 	await page
-		.getByLabel(/^A CSV file/)
+		.getByLabel(/^A spreadsheet \(XLSX\) or CSV file/)
 		.setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 }
 async function toBringIn(page: Page): Promise<void> {
@@ -77,9 +79,7 @@ test('what could be two things is asked, and known the next time', async ({ page
 		.getByLabel('Each amount could be read in two ways.')
 		.selectOption({ label: 'a comma, as in 1,23' });
 	await expect(page.getByRole('heading', { name: '1 document would be added' })).toBeVisible();
-	await expect(page.getByRole('row').filter({ hasText: 'LW-4714' })).toContainText(
-		'1234.00 GBP open, due 2026-11-01'
-	);
+	await expect(page.getByRole('row', { name: /LW-4714 K8/ })).toContainText('£1,234.00 open, due 1 Nov 2026');
 	await page.getByRole('button', { name: 'Add 1 document' }).click();
 	await expect(page.getByText('Added 1 document')).toBeVisible();
 	await bringIn(page, 'liste-2.csv', OPEN_QUESTIONS.replace('LW-4714', 'LW-4715'));
@@ -88,8 +88,51 @@ test('what could be two things is asked, and known the next time', async ({ page
 	).toBeVisible();
 	await expect(page.getByRole('heading', { name: '1 document would be added' })).toBeVisible();
 	// Rows that cannot be read are told by line and by the name of their field.
-	await bringIn(page, 'liste-3.csv', `${OPEN_QUESTIONS}K8,LW-4716,31/02/2026,1.234\n`);
+	await bringIn(
+		page,
+		'liste-3.csv',
+		`${OPEN_QUESTIONS.replace('LW-4714', 'LW-4717')}K8,LW-4716,31/02/2026,1.234\n`
+	);
 	await expect(
 		page.getByText('liste-3.csv, line 3: “31/02/2026” in issue date cannot be taken')
 	).toBeVisible();
+	// The others can come in without them, and a file of those that cannot is mended and read as the first was.
+	await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0);
+	await expectAccessible(page);
+	const saving = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Save liste-3-not-taken.csv' }).click();
+	const saved = await readFile(await (await saving).path(), 'utf8');
+	expect(saved).toContain('Wer,Rechnung,Datum,Offen,Why it was not taken');
+	expect(saved).toContain('K8,LW-4716,31/02/2026,1.234,“31/02/2026” in issue date cannot be taken');
+	await page.getByLabel('Bring in the others without it').check();
+	await page.getByRole('button', { name: 'Add 1 document' }).click();
+	// An earlier message may still be there: it is done when nothing is left to add.
+	await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0);
+	await bringIn(page, 'liste-3-not-taken.csv', saved.replaceAll('31/02/2026', '28/10/2026'));
+	await expect(page.getByText(/^Read as was said before, 4 columns of 5/)).toBeVisible();
+	await page.getByRole('button', { name: 'Add 1 document' }).click();
+	await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0);
+});
+
+test('a spreadsheet file that is dropped anywhere is led by its rows to where they belong', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page);
+	const bytes = xlsx({
+		Notes: [],
+		'Open items': [
+			['Kunde', 'Rg.-Nr.', 'Rechnungsdatum', 'Fällig am', 'Offen'],
+			['K8', 'LW-4720', new SheetDay('2026-10-05'), new SheetDay('2026-10-19'), 1044.6],
+			['K8', 'LW-4721', new SheetDay('2026-10-06'), null, -7]
+		]
+	});
+	await dropFile(page, 'offene-posten.xlsx', Buffer.from(bytes));
+	await page.waitForURL('**/open-items/bring-in');
+	await expect(page.getByRole('heading', { name: '2 documents would be added' })).toBeVisible();
+	await expect(page.getByText('offene-posten.xlsx', { exact: true })).toBeVisible();
+	await expect(page.getByRole('row', { name: /LW-4720 K8, £1,044.60 open, due 19 Oct 2026/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Add 2 documents' }).click();
+	await expect(page.getByText('Added 2 documents')).toBeVisible();
+	expect(heard).toEqual([]);
 });

@@ -66,6 +66,14 @@ export async function waiting(page: Page): Promise<number> {
 	return page.locator('[data-receipt]').count();
 }
 
+/** Goes to Money in as a person does. */
+export async function desk(page: Page): Promise<void> {
+	await page.goto('/');
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Money in' }).click();
+	await page.waitForURL('**/money-in');
+	await page.waitForLoadState('networkidle');
+}
+
 /** Picks the first receipt of the pile that has a text, and waits until the desk shows it: what is typed before is typed elsewhere. */
 export async function pick(page: Page, text: string): Promise<void> {
 	const id = await page.locator('[data-receipt]', { hasText: text }).first().getAttribute('data-receipt');

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { movingIn } from './moving-in.mjs';
 import { built, chromium as haveChromium, installed, root } from './ready.mjs';
 
 // Makes docs/screenshots from the demo books: one picture of each main view at 1280x800.
@@ -117,10 +118,10 @@ try {
 	await shot('books');
 	await open('/books/journal?account=1100');
 	await shot('journal');
-	await open('/books/people');
-	await shot('people');
 	await open('/books/approvals');
 	await shot('approvals');
+	server.kill('SIGINT');
+	await movingIn(page, shot);
 } finally {
 	await browser.close();
 	server.kill('SIGINT');

@@ -32,6 +32,7 @@ export function stamp() {
 		'static',
 		'bench',
 		'attack',
+		'fuzz',
 		'package-lock.json',
 		'svelte.config.js',
 		'vite.config.ts',

@@ -1,9 +1,10 @@
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { camtXml, type XmlDetail, type XmlEntry } from '../../demo/camt-xml';
 import type { ActKind } from '../core/model/act-facts';
+import { NO_DETAILS } from '../core/model/customer-details';
 import { day, type Day } from '../core/day/day';
 import { minor } from '../core/money/minor';
 import { addCustomers, type NewCustomer } from './customers/commands/add-customers';
@@ -32,11 +33,24 @@ export function as(who: Person, key?: string): CallContext {
 	return { who, today: TODAY, now: () => '2026-10-30T10:00:00.000Z', key };
 }
 
+/** Made once for each file of tests and copied for each test: the tables take longer to make than most tests run. */
+let bare: Promise<string> | undefined;
+
 /** New books, with documents where some are given: items have the numbers 1, 2, … in their order. */
 export async function testBooks(
 	...documents: readonly NewDocument[]
 ): Promise<Books & { readonly file: string }> {
-	const file = join(mkdtempSync(join(tmpdir(), 'odd-penny-')), 'books.db');
+	const file = newFile();
+	copyFileSync(await (bare ??= bareBooks()), file);
+	const books = await openBooks(`file:${file}`, { migrations: 'drizzle' });
+	if (documents.length > 0) await done(books, issueDocuments, documents, CLERK);
+	return { ...books, db: books.db, file };
+}
+
+const newFile = () => join(mkdtempSync(join(tmpdir(), 'odd-penny-')), 'books.db');
+
+async function bareBooks(): Promise<string> {
+	const file = newFile();
 	const books = await openBooks(`file:${file}`, { migrations: 'drizzle' });
 	const firm = {
 		name: 'Ashlock Kiln & Clay Ltd',
@@ -54,44 +68,23 @@ export async function testBooks(
 		ledger,
 		kind: 'current' as const
 	});
-	await done(
-		books,
-		setUpFirm,
-		{ firm, bankAccounts: [account(IBAN, 'GBP', '1200'), account('GB00ZZAM2', 'EUR', '1210')] },
-		SUPERVISOR
-	);
-	await done(
-		books,
-		addCustomers,
-		[
-			newCustomer('H1', 'Hazel Hill Pottery'),
-			newCustomer('W2', 'Wicker Lane Ceramics'),
-			newCustomer('E3', 'Atelier Ardoise', { currency: 'EUR' })
-		],
-		CLERK
-	);
-	if (documents.length > 0) await done(books, issueDocuments, documents, CLERK);
-	return { ...books, db: books.db, file };
+	const bankAccounts = [account(IBAN, 'GBP', '1200'), account('GB00ZZAM2', 'EUR', '1210')];
+	await done(books, setUpFirm, { firm, bankAccounts }, SUPERVISOR);
+	const customers = [
+		newCustomer('H1', 'Hazel Hill Pottery'),
+		newCustomer('W2', 'Wicker Lane Ceramics'),
+		newCustomer('E3', 'Atelier Ardoise', { currency: 'EUR' })
+	];
+	await done(books, addCustomers, customers, CLERK);
+	await books.close();
+	return file;
 }
 
 export function newCustomer(code: string, name: string, over: Partial<NewCustomer> = {}): NewCustomer {
 	return {
-		code,
-		name,
-		otherNames: [],
-		payerAccounts: [`ACC${code}`],
-		currency: 'GBP',
-		address: ['Kiln Row'],
-		termsDays: 30,
-		discountBasisPoints: null,
-		discountDays: null,
-		creditLimit: null,
-		parentCode: null,
+		...NO_DETAILS,
+		...{ code, name, currency: 'GBP', address: ['Kiln Row'], payerAccounts: [`ACC${code}`] },
 		statementEmail: `${code.toLowerCase()}@hazel.example`,
-		reminderEmail: null,
-		phone: null,
-		notes: '',
-		chasingPaused: null,
 		...over
 	};
 }
@@ -226,3 +219,7 @@ export async function letIn(
 	const { id } = await done(books, addPersonWithPassword, { name, email, role, passwordHash }, APPLICATION);
 	return { id, name, role };
 }
+
+/** The codes of what was refused; none where it was done. */
+export const codesOf = (result: { ok: boolean; problems?: readonly { code: string }[] }): string[] =>
+	result.ok ? [] : result.problems!.map((problem) => problem.code);
