@@ -1,21 +1,12 @@
-import { append } from '../lib/core/append';
-import { createReadStream, existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { basename } from 'node:path';
+import { existsSync, statSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import type { ReadStatement } from '../lib/core/1-bank-files/read-statement';
-import { CUSTOMER_COLUMNS, readCustomers } from '../lib/core/1-open-items/read-customers';
 import { parseDay } from '../lib/core/day/day';
 import { currencyDigits } from '../lib/core/money/currency';
-import { HISTORY_COLUMNS, readHistory } from '../lib/core/1-open-items/read-history';
-import { DOCUMENT_COLUMNS, readDocuments } from '../lib/core/1-open-items/read-documents';
-import type { TableRow } from '../lib/core/model/table-row';
-import type { Problem } from '../lib/core/problems';
-import type { Result } from '../lib/core/result';
-import { decodeText } from '../lib/server/platform/files/decode-text';
-import { readBankFile } from '../lib/server/receipts/store/read-bank-file';
-import { runTrial } from '../lib/server/trial/run-trial';
-import { parseTable } from '../lib/tables/parse-table';
-import { problemSentence } from '../lib/words';
+import type { FormSource } from '../lib/server/platform/http/read-form-text';
+import type { TrialTable } from '../lib/server/trial/read-trial-files';
+import { tryFiles } from '../lib/server/trial/try-files';
+import { isAsking } from '../lib/tables/table-seen';
+import { FIELD_WORDS, list, problemSentence } from '../lib/words';
 
 const USAGE =
 	'npm run -s trial -- --customers customers.csv --invoices invoices.csv --bank bank.xml [--bank …] [--history history.csv] [--today 2026-10-30] [--base-currency GBP] --out result.json';
@@ -23,10 +14,6 @@ const USAGE =
 function stop(...lines: string[]): never {
 	for (const line of lines) console.error(line);
 	process.exit(2);
-}
-
-function fail(file: string, problems: readonly Problem[]): never {
-	return stop(...problems.map((problem) => `${file}: ${problemSentence(problem)}`));
 }
 
 function args() {
@@ -47,59 +34,62 @@ function args() {
 	}
 }
 
-function readOrStop(file: string): Buffer {
-	try {
-		return readFileSync(file);
-	} catch (error) {
-		return stop(`${file}: it can't be read (${(error as Error).message}).`);
-	}
+/** A file that is there, to be read where it lies. */
+function given(file: string): FormSource {
+	if (!existsSync(file) || !statSync(file).isFile()) return stop(`${file}: there is no such file.`);
+	return { file, content: { path: file } };
 }
 
-function table<T>(
-	file: string,
-	columns: readonly string[],
-	read: (rows: readonly TableRow[]) => Result<T>
-): T {
-	if (!existsSync(file)) stop(`${file}: there is no such file.`);
-	const rows = parseTable(decodeText(readOrStop(file)), columns);
-	const result = rows.ok ? read(rows.value) : rows;
-	return result.ok ? result.value : fail(file, result.problems);
+/** What a table asks, in a line: nobody is there to be asked. */
+function asking({ kind, seen }: TrialTable): string {
+	const { fields, dayOrder, decimalSign } = seen.asks;
+	const asked = [
+		...(fields.length ? [`which column is ${list(fields.map((key) => FIELD_WORDS[key]))}`] : []),
+		...(dayOrder ? ['whether the day stands before the month'] : []),
+		...(decimalSign ? ['whether decimals stand after a point or a comma'] : [])
+	];
+	return `${seen.file}: it is not told ${list(asked)}. Use the headings of the template for ${kind} (docs/tables.md).`;
 }
 
 const began = process.hrtime.bigint();
-const given = args();
-if (!given.customers || !given.invoices || !given.bank?.length || !given.out)
+const named = args();
+if (!named.customers || !named.invoices || !named.bank?.length || !named.out)
 	stop('Name the customers, the invoices, a bank file and where the result goes.', USAGE);
-const customers = table(given.customers!, CUSTOMER_COLUMNS, readCustomers);
-const documents = table(given.invoices!, DOCUMENT_COLUMNS, readDocuments);
-console.error(`${customers.length} customers, ${documents.length} open documents.`);
-const statements: ReadStatement[] = [];
-for (const file of given.bank!) {
-	if (!existsSync(file) || !statSync(file).isFile()) stop(`${file}: there is no such file.`);
-	const read = await readBankFile(basename(file), createReadStream(file));
-	if (!read.ok) fail(file, read.problems);
-	append(statements, read.value.statements);
-}
-const history = given.history ? table(given.history, HISTORY_COLUMNS, readHistory) : [];
-const baseCurrency = given['base-currency'];
+const baseCurrency = named['base-currency'];
 if (baseCurrency !== undefined && currencyDigits(baseCurrency) === undefined)
 	stop(`--base-currency ${baseCurrency}: that is no currency of ISO 4217.`);
-const today = given.today === undefined ? null : parseDay(given.today);
-if (given.today !== undefined && today === null)
-	stop(`--today ${given.today}: that is not a date; write 2026-10-30.`);
-// What happened after the day of the trial can teach nothing to somebody who stands on it.
-const known = today === null ? history : history.filter((one) => one.date <= today);
-const trial = runTrial({ customers, documents, statements, history: known, baseCurrency });
-if (!trial.ok) fail(`${given.customers} and ${given.invoices}`, trial.problems);
+const today = named.today === undefined ? undefined : parseDay(named.today);
+if (today === null) stop(`--today ${named.today}: that is not a date; write 2026-10-30.`);
+const trial = await tryFiles(
+	{
+		customers: given(named.customers!),
+		invoices: given(named.invoices!),
+		bank: named.bank!.map(given),
+		history: named.history ? given(named.history) : null,
+		answers: { customers: [], documents: [], history: [], 'bank-table': [] },
+		currency: baseCurrency ?? 'GBP'
+	},
+	{ today: today ?? undefined, baseCurrency }
+);
+if (!trial.ok) stop(...trial.problems.map(problemSentence));
+const { tables, answered, problems } = trial.value;
+if (!answered)
+	stop(...tables.filter(({ seen }) => isAsking(seen)).map(asking), ...problems.map(problemSentence));
+for (const { seen } of tables) {
+	const known = new Set(Object.values(seen.columns));
+	const others = seen.headings.filter((heading, at) => heading && !known.has(at));
+	if (others.length > 0) console.error(`${seen.file}: not used: ${others.join(', ')}.`);
+}
+console.error(`${answered!.customers} customers, ${answered!.documents} open documents.`);
 const seconds = Number(process.hrtime.bigint() - began) / 1e9;
-const summary = { ...trial.value.summary, seconds: Math.round(seconds * 1000) / 1000 };
-const json = `${JSON.stringify({ receipts: trial.value.receipts, summary }, null, '\t')}\n`;
-if (given.out === '-') process.stdout.write(json);
+const summary = { ...answered!.summary, seconds: Math.round(seconds * 1000) / 1000 };
+const json = `${JSON.stringify({ receipts: answered!.receipts, summary }, null, '\t')}\n`;
+if (named.out === '-') process.stdout.write(json);
 else
 	try {
-		writeFileSync(given.out!, json);
+		writeFileSync(named.out!, json);
 	} catch (error) {
-		stop(`${given.out}: the result can't be written there (${(error as Error).message}).`);
+		stop(`${named.out}: the result can't be written there (${(error as Error).message}).`);
 	}
 const share = (n: number) => (summary.receipts ? ` (${((100 * n) / summary.receipts).toFixed(0)} %)` : '');
 console.error(

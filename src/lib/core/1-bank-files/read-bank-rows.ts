@@ -16,7 +16,8 @@ import { directionOf } from './table-direction';
 
 /** The firm's own account that a table is of. */
 export interface OwnAccount {
-	readonly number: string;
+	/** Null where it may be any: of books there are none. */
+	readonly number: string | null;
 	readonly currency: string;
 }
 
@@ -82,7 +83,7 @@ export function readBankRows(rows: readonly TableRow[], account: OwnAccount): Re
 	const header: StatementHeader = {
 		// Two tables of one day are told apart by what they end with.
 		reference: [`${from} to ${to}`, chain.closing].filter((part) => part !== null).join(' at '),
-		...{ sequence: null, account: account.number, currency: account.currency, from, to }
+		...{ sequence: null, account: account.number ?? '', currency: account.currency, from, to }
 	};
 	const has = chain.opening !== null;
 	const statement: ReadStatement = {
@@ -102,7 +103,8 @@ function lineOf(row: TableRow, account: OwnAccount, outSign: 1 | -1 | null, faul
 	if (cells['valued'] && !parseDay(cells['valued'])) fault('valued', 'it is not a date');
 	if (cells['currency'] && cells['currency'] !== account.currency)
 		fault('currency', `the account is kept in ${account.currency}`);
-	if (cells['own_account'] && bankNumberKey(cells['own_account']) !== bankNumberKey(account.number))
+	const own = cells['own_account'];
+	if (own && account.number !== null && bankNumberKey(own) !== bankNumberKey(account.number))
 		fault('own_account', `it is another account than ${account.number}`);
 	const read = (field: string) => {
 		const text = cells[field] ?? '';

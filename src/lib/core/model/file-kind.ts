@@ -1,8 +1,7 @@
 /** What a file is, by its content. */
 export const FILE_KINDS = [
-	/** A bank statement in a format that is read: ISO 20022 camt.053, MT940. */
+	/** A bank statement, or what a bank tells before it, in a format that is read: ISO 20022 camt.052 to .054, MT940, MT942, BAI2, OFX. */
 	'bank-file',
-	/** ISO 20022 camt.052 or camt.054, or MT942: of the day, or of single entries. */
 	/** Formats of statements that are not read. */
 	'other-bank-file',
 	/** Entries of a bank account as a table. */
@@ -10,7 +9,7 @@ export const FILE_KINDS = [
 	/** Invoices, credit notes, charges: a table, or UBL. */
 	'documents',
 	'customers',
-	/** What was settled before, for a trial run. */
+	/** Payments of the past, to learn from. */
 	'history',
 	'rates',
 	/** What a processor took, payment by payment, less its fees. */

@@ -1,6 +1,7 @@
 import { append } from '../../core/append';
 import type { CustomerRow } from '../../core/1-open-items/read-customers';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
+import { instalmentsOfRow } from '../../core/1-open-items/instalments-of-row';
 import type { ReadStatement } from '../../core/1-bank-files/read-statement';
 import { receiptsOfEntry } from '../../core/2-receipts/receipts-of-entry';
 import {
@@ -56,13 +57,17 @@ export function runTrial(input: {
 	/** What was settled before: it teaches who pays for whom, and which numbers are settled. */
 	readonly history?: readonly PastPayment[];
 	readonly baseCurrency?: string;
+	/** The files of customers and documents, to name them with what is wrong there. */
+	readonly named?: { readonly customers?: string; readonly documents?: string };
 }): Result<Omit<Trial, 'summary'> & { summary: Omit<Trial['summary'], 'seconds'> }> {
 	const problems: Problem[] = [];
+	const unknown = (text: string, line: number, file: string | undefined) =>
+		problems.push({ code: 'code-unknown', what: 'customer', text, line, ...(file ? { file } : {}) });
 	const ids = new Map(input.customers.map((row, i) => [row.code, i + 1]));
 	const customers = input.customers.map((row, i): Customer => {
 		const parentId = row.parentCode === null ? null : (ids.get(row.parentCode) ?? null);
 		if (row.parentCode !== null && parentId === null)
-			problems.push({ code: 'code-unknown', what: 'customer', text: row.parentCode, line: row.line });
+			unknown(row.parentCode, row.line, input.named?.customers);
 		return {
 			id: i + 1,
 			code: row.code,
@@ -76,8 +81,7 @@ export function runTrial(input: {
 	const items: OpenItem[] = [];
 	for (const [i, row] of input.documents.entries()) {
 		const customerId = ids.get(row.customerCode);
-		if (customerId === undefined)
-			problems.push({ code: 'code-unknown', what: 'customer', text: row.customerCode, line: row.line });
+		if (customerId === undefined) unknown(row.customerCode, row.line, input.named?.documents);
 		else append(items, itemsOf(row, i + 1, customerId, input.customers[customerId - 1]!, items.length));
 	}
 	if (problems.length > 0) return err(...problems.slice(0, 50));
@@ -176,11 +180,13 @@ function itemsOf(
 ): OpenItem[] {
 	const { number, kind, currency, issued, purchaseOrder, paymentReference, text } = row;
 	let paid = row.total - row.open;
+	// A table of customers does not say from when their days are counted.
+	const instalments = instalmentsOfRow(row, { termsDays: owner.termsDays, termsFrom: 'issue' });
 	const bases = apportion(
 		row.total,
-		row.instalments.map((part) => part.amount)
+		instalments.map((part) => part.amount)
 	);
-	return row.instalments.flatMap(({ due, amount }, i) => {
+	return instalments.flatMap(({ due, amount }, i) => {
 		const settled = Math.min(paid, amount);
 		paid -= settled;
 		const open = minor(amount - settled);
@@ -199,7 +205,7 @@ function itemsOf(
 				open,
 				openBase: proportion(bases[i]!, open, amount),
 				part: i + 1,
-				parts: row.instalments.length,
+				parts: instalments.length,
 				purchaseOrder,
 				orderReference: row.orderReference ?? null,
 				paymentReference,

@@ -1,7 +1,12 @@
 import { preview } from '$lib/server/platform/http/action';
-import { tryFiles, type GivenFile, type Tried, type TrialFiles } from '$lib/server/trial/try-files';
+import { tryFiles, type Tried } from '$lib/server/trial/try-files';
+import type { TrialFiles } from '$lib/server/trial/read-trial-files';
+import { fileName, type FormSource } from '$lib/server/platform/http/read-form-text';
+import { readTableAnswers } from '$lib/server/services/threads/read-table-answers';
+import { withKnownReadings } from '$lib/server/services/threads/with-known-readings';
 import { runWorker } from '$lib/server/platform/worker-pool';
 import { contentOf } from '$lib/server/platform/files/file-content';
+import type { TableKind } from '$lib/core/1-columns/fields';
 import { err, ok, type Result } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 
@@ -16,7 +21,7 @@ export const load: PageServerLoad = () => ({});
 export const actions = {
 	default: preview(
 		'reader',
-		async (_, form) => {
+		async (_, form, { locals }) => {
 			const given = (name: string) =>
 				form.getAll(name).filter((one): one is File => one instanceof File && one.size > 0);
 			const [customers] = given('customers');
@@ -27,25 +32,43 @@ export const actions = {
 					...{ code: 'field', field: 'files' },
 					message: 'Choose the customers, the open invoices and a bank file.'
 				});
-			const bytes = [customers, invoices, ...bank].reduce((sum, file) => sum + file.size, 0);
+			const bytes = [customers, invoices, ...bank, ...given('history')].reduce(
+				(sum, file) => sum + file.size,
+				0
+			);
 			if (bytes > TRIAL_BYTES) return err({ code: 'file-too-large', bytes, most: TRIAL_BYTES });
-			const read = async (file: File): Promise<GivenFile> => ({
-				name: file.name,
+			const said = readTableAnswers(form);
+			if (!said.ok) return said;
+			const source = async (file: File): Promise<FormSource> => ({
+				file: fileName(file.name),
 				content: await contentOf(file)
 			});
+			const known = async (kind: TableKind) =>
+				withKnownReadings(locals.app.books.db, kind, { sources: [], answers: said.value });
+			const { currency, answers } = await known('customers');
 			const [history] = given('history');
 			const files: TrialFiles = {
-				customers: await read(customers),
-				invoices: await read(invoices),
-				bank: await Promise.all(bank.map(read)),
-				history: history ? await read(history) : null
+				customers: await source(customers),
+				invoices: await source(invoices),
+				bank: await Promise.all(bank.map(source)),
+				history: history ? await source(history) : null,
+				answers: {
+					customers: answers,
+					documents: (await known('documents')).answers,
+					history: (await known('history')).answers,
+					'bank-table': (await known('bank-table')).answers
+				},
+				currency
 			};
 			const tried = await (runWorker<TrialFiles, Result<Tried>>('trial-worker', files, {
 				limit: TRIAL_LIMIT
 			}) ?? tryFiles(files));
 			if (!tried.ok) return tried;
-			const { receipts, ...rest } = tried.value;
-			return ok({ ...rest, receipts: receipts.slice(0, SHOWN) });
+			const { answered, ...rest } = tried.value;
+			return ok({
+				...rest,
+				answered: answered && { ...answered, receipts: answered.receipts.slice(0, SHOWN) }
+			});
 		},
 		TRIAL_BYTES + 1_000_000
 	)

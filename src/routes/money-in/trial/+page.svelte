@@ -1,18 +1,24 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { tick } from 'svelte';
 	import { SvelteSet } from 'svelte/reactivity';
 	import type { Band } from '$lib/core/3-matching';
 	import { FILE_KINDS, type FileKind } from '$lib/core/model/file-kind';
 	import { putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, shortDay, whole } from '$lib/words';
+	import { TABLE_FIELDS, type TableKind } from '$lib/core/1-columns/fields';
+	import ColumnsOfTable from '$lib/trade/tables/ColumnsOfTable.svelte';
+	import { TablePreview } from '$lib/trade/tables/table-preview.svelte';
+	import type { TableAnswer } from '$lib/tables/table-seen';
+	import { count, FIELD_WORDS, list, problemSentence, shortDay, whole } from '$lib/words';
 	import type { ActionData } from './$types';
 	let { data } = $props();
-	type Tried = Extract<NonNullable<ActionData>, { summary: unknown }>;
-	let tried = $state.raw<Tried | null>(null);
-	let problems = $state<readonly string[]>([]);
-	let busy = $state(false);
+	type Tried = Extract<NonNullable<ActionData>, { answered: unknown }>;
+	const table = new TablePreview<Tried>('That did not work; try again.', () => (band = null));
+	const busy = $derived(table.reading);
+	const tried = $derived(table.shown?.answered ?? null);
+	const problems = $derived([...table.refused, ...(table.shown?.problems ?? []).map(problemSentence)]);
 	let band = $state<Band | null>(null);
 	let opened = $state<string | null>(null);
 	const BANDS = [
@@ -21,33 +27,30 @@
 		['choose', 'Choose', 'several answers', 1],
 		['none', 'Nothing yet', 'nothing found, or not a customer’s money', 0]
 	] as const;
+	const TABLES = '.csv,.txt,.tsv,.xlsx';
+	const words = (kind: TableKind) =>
+		TABLE_FIELDS[kind].filter(({ needed }) => needed).map(({ key }) => FIELD_WORDS[key]);
 	const FIELDS = [
-		[
-			'customers',
-			'Customers',
-			'code, name, currency; also_known_as, payer_accounts, parent_code …',
-			'.csv',
-			false
-		],
+		['customers', 'Customers', `A table with ${list(words('customers'))} at least`, TABLES, false],
 		[
 			'invoices',
 			'Open invoices and credit notes',
-			'number, kind, customer_code, issue_date, due_date, currency, total, open …',
-			'.csv',
+			`A table with ${list(words('documents'))} at least`,
+			TABLES,
 			false
 		],
 		[
 			'bank',
 			'Bank files',
-			'camt.053, MT940, BAI2 or OFX, one or several',
-			'.xml,.camt,.sta,.mt940,.940,.bai,.bai2,.ofx,.qfx,.txt',
+			'Of any format, or the bank’s own table, one or several',
+			`.xml,.camt,.sta,.mt940,.940,.942,.bai,.bai2,.ofx,.qfx,.zip,${TABLES}`,
 			true
 		],
 		[
 			'history',
-			'What was settled before, if you have it',
-			'payer_name, payer_account, customer_code, date, amount, currency, invoice_numbers',
-			'.csv',
+			'Payments of the past, if you have them',
+			`A table with ${list(words('history'))} at least; payer and invoices teach most`,
+			TABLES,
 			false
 		]
 	] as const;
@@ -59,10 +62,11 @@
 	/** Which field takes a kind of file. */
 	const FIELD_OF: Partial<Readonly<Record<FileKind, (typeof FIELDS)[number][0]>>> = {
 		...{ customers: 'customers', documents: 'invoices', history: 'history' },
-		...{ 'bank-file': 'bank', 'other-xml': 'bank', archive: 'bank' }
+		...{ 'bank-file': 'bank', 'bank-table': 'bank', 'other-xml': 'bank', archive: 'bank' }
 	};
 	/** Puts dropped files where they belong, and matches as soon as the three are there. */
 	function take(files: readonly File[], kind: FileKind) {
+		table.shown = null;
 		const name = FIELD_OF[kind];
 		if (!name) {
 			for (const file of files) strange.add(file.name);
@@ -72,6 +76,10 @@
 		putIntoField(field(name), files);
 		const missing = ['customers', 'invoices', 'bank'].filter((one) => !field(one).files?.length);
 		if (missing.length === 0) form.requestSubmit();
+	}
+	function say(answer: TableAnswer) {
+		table.say(answer);
+		void tick().then(() => form.requestSubmit());
 	}
 	const shown = $derived(tried?.receipts.filter((one) => band === null || one.band === band) ?? []);
 	const percent = (n: number) =>
@@ -94,24 +102,22 @@
 			class="grid gap-4"
 			bind:this={form}
 			use:enhance={() => {
-				busy = true;
-				problems = [];
-				return async ({ result }) => {
-					busy = false;
-					if (result.type === 'success') {
-						tried = result.data as Tried;
-						band = null;
-					} else if (result.type === 'failure') {
-						problems = (result.data?.problems as string[]) ?? ['That was refused.'];
-						tried = null;
-					} else problems = ['That did not work; try again.'];
-				};
+				const shows = table.showing();
+				return async ({ result }) => shows({ result });
 			}}
 		>
+			<input type="hidden" name="answers" value={JSON.stringify(table.answers)} />
 			{#each FIELDS as [name, label, about, accept, multiple] (name)}
 				<label class="grid min-w-0 gap-1 text-sm"
 					><span class="font-semibold">{label}</span>
-					<input type="file" {name} {accept} {multiple} class="w-full min-w-0" />
+					<input
+						type="file"
+						{name}
+						{accept}
+						{multiple}
+						class="w-full min-w-0"
+						onchange={() => (table.shown = null)}
+					/>
 					<span class="text-xs text-soft">{about}</span></label
 				>
 			{/each}
@@ -122,13 +128,17 @@
 		<Problems
 			problems={[
 				...[...strange].map(
-					(name) => `${name}: its first line names no columns of customers, invoices or history.`
+					(name) =>
+						`${name}: it names no columns of customers, invoices or payments. Choose where it belongs, and say which column is which.`
 				),
 				...problems
 			]}
 		/>
 	</section>
 	<section class="px-8 pt-5 pb-10" aria-live="polite">
+		{#each table.shown?.tables ?? [] as { kind, seen }, i (`${i} ${seen.key}`)}
+			<ColumnsOfTable {kind} {seen} {busy} {say} />
+		{/each}
 		{#if tried}
 			<h2 class="text-2xl">
 				{percent(tried.summary.certain)} of 100 receipts would be posted as certain.
@@ -197,13 +207,13 @@
 			{#if tried.summary.receipts > tried.receipts.length}<p class="mt-2 says">
 					The first {whole(tried.receipts.length)} are listed.
 				</p>{/if}
-		{:else}
+		{:else if !table.shown}
 			<h2 class="text-xl">{busy ? 'Reading and matching …' : 'What you need'}</h2>
 			<p class="mt-1 max-w-[560px] says">
-				Three files: your customers and your open documents as tables (CSV), and a bank statement. Drop them
-				anywhere on this page; each goes where it belongs by its columns, and matching begins when the three
-				are there. The same rules answer as on Money in, and each answer says why. On the command line the
-				same is
+				Three files: your customers and your open documents as tables (spreadsheets or CSV, with your own
+				headings), and a bank statement or the bank’s own table. Drop them anywhere on this page; each goes
+				where it belongs by its columns, and matching begins when the three are there. The same rules answer
+				as on Money in, and each answer says why. On the command line the same is
 				<span class="font-mono text-[13px]">npm run trial</span>.
 			</p>
 		{/if}

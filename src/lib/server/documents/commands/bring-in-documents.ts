@@ -17,7 +17,7 @@ import { differsProblem, refusalsOf, type BroughtIn, type PreviewRow } from '../
 import { issue, type NewDocument } from './issue-documents';
 import { openingSums } from '../queries/opening-balances';
 import { hasAnotherSupervisor } from '../../approvals/store/takes-two';
-import { dueDay } from '../../../core/1-open-items/due-day';
+import { instalmentsOfRow } from '../../../core/1-open-items/instalments-of-row';
 import { askApproval, overLimitProblems } from '../../approvals/store/ask-approval';
 import { baseCurrencyOr } from '../../firm/store/settings';
 import { converter } from '../../receipts/commands/accounting-day';
@@ -55,7 +55,7 @@ export async function previewDocuments(db: Reader, rows: readonly DocumentRow[])
 				: owner && before.customerId !== owner.id
 					? 'the books have it for another customer'
 					: '';
-		const due = owner ? dueOf(row, owner) : row.due;
+		const due = owner ? instalmentsOfRow(row, owner)[0]!.due : row.due;
 		const called = row.kind === 'invoice' ? '' : `${row.kind.replace('_', ' ')}, `;
 		return {
 			...{ file: row.file, line: row.line, label: row.number, fate: before ? 'same' : 'new', why: '' },
@@ -229,11 +229,6 @@ async function ownersOf(
 		(row.customerName ? (byName.get(nameKey(row.customerName)) ?? undefined) : undefined);
 }
 
-/** The day on which it is due: its own, else by the customer's terms. */
-function dueOf(row: DocumentRow, owner: Owner): Day {
-	return row.due ?? dueDay(row.issued, owner.termsDays, owner.termsFrom);
-}
-
 function asNew(row: DocumentRow, owner: Owner): NewDocument {
 	const { kind, number, issued, currency, purchaseOrder, paymentReference, text, total } = row;
 	const usual = kind === 'invoice' && owner.discountBasisPoints && owner.discountDays !== null;
@@ -246,7 +241,7 @@ function asNew(row: DocumentRow, owner: Owner): NewDocument {
 		lines: row.lines.length
 			? row.lines
 			: [{ text: text || number, net: total, taxBasisPoints: 0, tax: ZERO }],
-		instalments: row.instalments.length ? row.instalments : [{ due: dueOf(row, owner), amount: total }],
+		instalments: instalmentsOfRow(row, owner),
 		orderReference: row.orderReference ?? null,
 		discountBasisPoints: discount?.basisPoints ?? null,
 		discountUntil: discount?.until ?? null,

@@ -16,8 +16,8 @@ export interface FileGiven {
 }
 
 /**
- * The files that a bank packed into a ZIP archive, each named after it, in order of their names; any other file as it is. Only the beginning of that
- * is read.
+ * The files that a bank packed into a ZIP archive, each named after it, in order of their names; any other file as it is. Only the
+ * beginning of that is read.
  * @returns `archive-too-large`, `archive-broken`, or `file-empty` for an archive of nothing
  */
 export async function bankFilesWithin(given: FileGiven): Promise<Result<readonly FileGiven[]>> {
