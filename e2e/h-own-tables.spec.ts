@@ -84,7 +84,7 @@ test('what could be two things is asked, and known the next time', async ({ page
 	await expect(page.getByText('Added 1 document')).toBeVisible();
 	await bringIn(page, 'liste-2.csv', OPEN_QUESTIONS.replace('LW-4714', 'LW-4715'));
 	await expect(
-		page.getByText(/^Read as was said before, .*day before month, decimals after a comma/)
+		page.getByText(/^Read as was said before of “liste.csv”, .*day before month, decimals after a comma/)
 	).toBeVisible();
 	await expect(page.getByRole('heading', { name: '1 document would be added' })).toBeVisible();
 	// Rows that cannot be read are told by line and by the name of their field.
@@ -109,7 +109,7 @@ test('what could be two things is asked, and known the next time', async ({ page
 	// An earlier message may still be there: it is done when nothing is left to add.
 	await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0);
 	await bringIn(page, 'liste-3-not-taken.csv', saved.replaceAll('31/02/2026', '28/10/2026'));
-	await expect(page.getByText(/^Read as was said before, 4 columns of 5/)).toBeVisible();
+	await expect(page.getByText(/^Read as was said before of “liste.csv”, 4 columns of 5/)).toBeVisible();
 	await page.getByRole('button', { name: 'Add 1 document' }).click();
 	await expect(page.getByRole('button', { name: /^Add / })).toHaveCount(0);
 });
@@ -134,5 +134,44 @@ test('a spreadsheet file that is dropped anywhere is led by its rows to where th
 	await expect(page.getByRole('row', { name: /LW-4720 K8, £1,044.60 open, due 19 Oct 2026/ })).toBeVisible();
 	await page.getByRole('button', { name: 'Add 2 documents' }).click();
 	await expect(page.getByText('Added 2 documents')).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('payments of the past are learned from, and taken back', async ({ page }) => {
+	await signIn(page);
+	await dropFile(
+		page,
+		'zahlungen.csv',
+		'Kundennummer;Zahlungsdatum;Betrag;Zahler;Rechnungen\nK8;01.09.2026;80,00;AU HOLDING;LW-4400\n'
+	);
+	await page.waitForURL('**/open-items/bring-in');
+	await expect(page.getByRole('heading', { name: '1 payment would be learned from' })).toBeVisible();
+	await page.getByRole('button', { name: 'Learn from 1 payment' }).click();
+	await expect(page.getByRole('heading', { name: 'Learned from before' })).toBeVisible();
+	await expectAccessible(page);
+	await page.getByRole('button', { name: 'take back' }).click();
+	await expect(page.getByText('Taken back. What it taught counts no more.')).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Learned from before' })).toHaveCount(0);
+});
+
+test('a table that is known is found by key, given a name, forgotten and known again', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page, 'supervisor');
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('Control+k');
+	await page.getByRole('combobox', { name: /^Find a number/ }).fill('columns');
+	await expect(page.getByRole('option')).toHaveCount(2);
+	await page.getByRole('option', { name: /Tables that are known/ }).click();
+	await page.waitForURL('**/books/settings#tables');
+	await expectAccessible(page);
+	const name = page.getByLabel('What the table of open items is called');
+	await expect(name).toHaveValue('liste.csv');
+	await name.fill('Our ledger’s list');
+	await name.press('Enter');
+	await expect(page.getByText('It is called “Our ledger’s list” now.')).toBeVisible();
+	await page.getByRole('button', { name: 'Forget “Our ledger’s list”' }).click();
+	await expect(name).toHaveCount(0);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(name).toHaveValue('Our ledger’s list');
 	expect(heard).toEqual([]);
 });

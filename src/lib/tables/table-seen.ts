@@ -14,6 +14,8 @@ export interface TableAnswer {
 	readonly currency: string | null;
 	/** The firm's own account that a bank's table is of; nothing for other tables. */
 	readonly bankAccountId?: number;
+	/** What such tables are called: as its file was, until a person says otherwise. */
+	readonly name?: string;
 }
 
 /** A table as it was understood, and what a person has to say before it can be read. */

@@ -127,8 +127,8 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 			}
 			formData.set('key', this.#key);
 			return async ({ result, formElement }) => {
-				const answer = await this.#take(result, action.href, formData);
-				if (answer && !make) formElement.reset();
+				const sent = make ? null : formElement;
+				await this.#take(result, action.href, formData, () => sent?.reset());
 			};
 		};
 	}
@@ -139,7 +139,12 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 	}
 
 	/** Takes what the server told; where it asks for the password first, that is asked, and the same sent again. */
-	async #take(told: Told, action: string, body: FormData): Promise<Answered<OutputOf<A>> | null> {
+	async #take(
+		told: Told,
+		action: string,
+		body: FormData,
+		empty: () => void = () => {}
+	): Promise<Answered<OutputOf<A>> | null> {
 		let result = told;
 		if (asksForPassword(result)) {
 			if (await confirmYourself.ask()) result = await this.#post(action, body);
@@ -165,6 +170,8 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 		}
 		this.#key = crypto.randomUUID();
 		const answer = result['data'] as unknown as Answered<OutputOf<A>>;
+		// Before anybody is told: whoever goes on at once must not lose what they put there meanwhile.
+		empty();
 		if (isAsked(answer.output)) toast('Another supervisor is asked: it is done once they approve it.');
 		else await this.#options.done?.(answer);
 		if (this.#options.refresh ?? true) await invalidateAll();

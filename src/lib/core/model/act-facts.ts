@@ -9,6 +9,9 @@ export interface Sum {
 	readonly currency: string;
 }
 
+/** What the rows of a firm's own table are. */
+export type TableOf = 'documents' | 'customers' | 'history' | 'bank-table';
+
 /** Whose second factor, of what kind, and what they call the device. */
 export interface SecondFactorFacts {
 	readonly name: string;
@@ -138,9 +141,11 @@ export interface ActFacts {
 	'add-ledger-account': { readonly code: string; readonly name: string };
 	'add-method': { readonly name: string };
 	'keep-table-readings': {
-		readonly kind: 'documents' | 'customers' | 'history' | 'bank-table';
+		readonly kind: TableOf;
 		readonly count: number;
 	};
+	'name-table-reading': { readonly kind: TableOf; readonly before: string; readonly name: string };
+	'forget-table-reading': { readonly kind: TableOf; readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
 	'set-conventions': { readonly locale: string; readonly timeZone: string };

@@ -18,6 +18,12 @@ const SETTINGS = [
 	['Limits', 'how much each may book alone', 'limits', 'approval tolerance small difference'],
 	['Ledger accounts', 'for what is not customer money', 'ledger-accounts', 'vat add nominal'],
 	['Who brings in bank files', 'anybody, or the folder alone', 'bank-files', 'watched folder confirm'],
+	[
+		'Tables that are known',
+		'how lists of your own are read',
+		'tables',
+		'columns headings mapping import csv'
+	],
 	['Numbers and times', 'how they are written', 'numbers', 'time zone decimal comma locale'],
 	['Anchors', 'to whom the signed record goes', 'anchors', 'auditor mail']
 ] as const;

@@ -30,7 +30,8 @@
 	const said = $derived<TableAnswer>({
 		...{ headings: seen.key, columns: seen.columns, currency: seen.answer?.currency ?? null },
 		...(seen.answer?.bankAccountId === undefined ? {} : { bankAccountId: seen.answer.bankAccountId }),
-		...{ dayOrder: seen.answer?.dayOrder ?? null, decimalSign: seen.answer?.decimalSign ?? null }
+		...{ dayOrder: seen.answer?.dayOrder ?? null, decimalSign: seen.answer?.decimalSign ?? null },
+		...(seen.answer?.name || seen.file ? { name: seen.answer?.name ?? seen.file! } : {})
 	});
 	const fieldAt = (at: number) => fields.find(({ key }) => seen.columns[key] === at)?.key ?? '';
 	/** A column is one field, and a field is in one column. */
@@ -44,7 +45,9 @@
 		fields.some((one) => one.shape === shape && seen.columns[one.key] !== undefined);
 	const understood = $derived(
 		[
-			seen.answer ? 'Read as was said before' : 'Read by its headings',
+			seen.answer
+				? `Read as was said before${seen.answer.name && seen.answer.name !== seen.file ? ` of “${seen.answer.name}”` : ''}`
+				: 'Read by its headings',
 			`${count(Object.keys(seen.columns).length, 'column')} of ${seen.headings.length}`,
 			...(seen.dayOrder && has('day')
 				? [seen.dayOrder === 'day-first' ? 'day before month' : 'month before day']

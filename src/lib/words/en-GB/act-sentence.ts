@@ -46,6 +46,10 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		`Took the statement ${statement} for the bank’s, though it does not go on from the one before: ${reason}`,
 	'keep-table-readings': ({ kind, count: n }) =>
 		`Remembered how ${n === 1 ? 'a table' : `${n} tables`} of ${TABLES_OF[kind]} ${n === 1 ? 'is' : 'are'} read`,
+	'name-table-reading': ({ kind, before, name }) =>
+		`Called a table of ${TABLES_OF[kind]}${before ? `, “${before}” before,` : ''} “${name}”`,
+	'forget-table-reading': ({ kind, name }) =>
+		`Forgot how ${name ? `“${name}”, a table of ${TABLES_OF[kind]},` : `a table of ${TABLES_OF[kind]}`} is read`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',

@@ -111,6 +111,22 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		{ kind: 'keep-table-readings', facts: { kind: 'documents', count: 2 } },
 		'Remembered how 2 tables of documents are read'
 	],
+	[
+		{ kind: 'name-table-reading', facts: { kind: 'customers', before: 'kunden.csv', name: 'Ledger' } },
+		'Called a table of customers, “kunden.csv” before, “Ledger”'
+	],
+	[
+		{ kind: 'name-table-reading', facts: { kind: 'bank-table', before: '', name: 'Mere' } },
+		'Called a table of bank entries “Mere”'
+	],
+	[
+		{ kind: 'forget-table-reading', facts: { kind: 'history', name: 'Ledger' } },
+		'Forgot how “Ledger”, a table of past payments, is read'
+	],
+	[
+		{ kind: 'forget-table-reading', facts: { kind: 'documents', name: '' } },
+		'Forgot how a table of documents is read'
+	],
 	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],
 	[
 		{ kind: 'set-auditor', facts: { email: 'audit@tarn.example' } },

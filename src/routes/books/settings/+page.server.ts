@@ -8,6 +8,8 @@ import { addLedgerAccount } from '$lib/server/firm/commands/add-ledger-account';
 import { setBankFiles } from '$lib/server/firm/commands/set-bank-files';
 import { setAuditor } from '$lib/server/firm/commands/set-auditor';
 import { setFirm } from '$lib/server/firm/commands/set-firm';
+import { keepTableReadings } from '$lib/server/firm/commands/keep-table-readings';
+import { forgetTableReading, nameTableReading } from '$lib/server/firm/commands/known-tables';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
 import type { PageServerLoad } from './$types';
 
@@ -20,6 +22,10 @@ export const actions = {
 	limits: action(setLimits),
 	bank: action(addBankAccount),
 	ledger: action(addLedgerAccount),
+	nameTable: action(nameTableReading),
+	forgetTable: action(forgetTableReading),
+	/** The way back of forgetting. */
+	keepTable: action(keepTableReadings),
 	auditor: action(setAuditor),
 	files: action(setBankFiles),
 	conventions: action(setConventions, {

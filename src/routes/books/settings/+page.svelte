@@ -3,6 +3,7 @@
 	import BankFilesFrom from './BankFilesFrom.svelte';
 	import Firm from './Firm.svelte';
 	import LedgerAccounts from './LedgerAccounts.svelte';
+	import KnownTables from './KnownTables.svelte';
 	import Limits from './Limits.svelte';
 	import NewBankAccount from './NewBankAccount.svelte';
 	import NumbersAndTimes from './NumbersAndTimes.svelte';
@@ -12,7 +13,13 @@
 <svelte:head><title>Settings · Odd Penny</title></svelte:head>
 
 <div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-	<Limits {data} />
+	<div>
+		<Limits {data} />
+		<section class="px-8 pb-10">
+			<NumbersAndTimes conventions={data.conventions} timeZones={data.timeZones} />
+			<AuditorAddress email={data.auditor} />
+		</section>
+	</div>
 	<section class="border-l border-rule px-8 pt-5 pb-10">
 		{#if data.firm}<Firm firm={data.firm} />{/if}
 		<h2 id="bank-accounts" class="text-xl">Bank accounts</h2>
@@ -32,7 +39,6 @@
 		<NewBankAccount />
 		<LedgerAccounts accounts={data.accounts} />
 		<BankFilesFrom from={data.bankFiles} />
-		<NumbersAndTimes conventions={data.conventions} timeZones={data.timeZones} />
-		<AuditorAddress email={data.auditor} />
+		<KnownTables tables={data.tables} banks={data.banks} />
 	</section>
 </div>

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineAct } from '../../act/define-act';
 import { readSetting, writeSetting } from '../store/settings';
-import { TABLE_ANSWER, TABLE_KIND } from '../store/table-answer';
+import { isSameTable, TABLE_ANSWER, TABLE_KIND, type KeptTable } from '../store/table-answer';
 
 /** So many tables are remembered; the one that was said longest ago goes first. */
 const MOST = 100;
@@ -19,13 +19,7 @@ export const keepTableReadings = defineAct({
 	run: async (ctx, { kind, answers }): Promise<{ kept: number }> => {
 		const before = (await readSetting(ctx.tx, 'tableReadings')) ?? [];
 		const said = answers.map((one) => ({ ...one, kind }));
-		const isSaid = (one: (typeof before)[number]) =>
-			said.some(
-				(other) =>
-					other.kind === one.kind &&
-					other.headings === one.headings &&
-					other.bankAccountId === one.bankAccountId
-			);
+		const isSaid = (one: KeptTable) => said.some((other) => isSameTable(one, other));
 		const after = [...said, ...before.filter((one) => !isSaid(one))].slice(0, MOST);
 		if (JSON.stringify(after) === JSON.stringify(before)) return ctx.unchanged({ kept: 0 });
 		await writeSetting(ctx.tx, 'tableReadings', after);

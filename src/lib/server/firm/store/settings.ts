@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { TABLE_ANSWER, TABLE_KIND } from './table-answer';
+import { KEPT_TABLE } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
 import { SETTING_UP_STEPS } from '../../../core/model/setting-up-step';
 import { LIMITED_KINDS, type LimitsOfOne } from '../../../core/4-allocation/over-limits';
@@ -58,7 +58,7 @@ const SHAPES = {
 	/** How money may come by hand. */
 	methods: z.array(z.string()),
 	/** How tables with certain headings are read, as somebody said, the latest first. */
-	tableReadings: z.array(TABLE_ANSWER.extend({ kind: TABLE_KIND })),
+	tableReadings: z.array(KEPT_TABLE),
 	/** To whom anchors of the books go by mail, so that they lie with somebody else. */
 	auditor: z.object({ email: z.string() }),
 	/** Who may bring in bank files: anybody; anybody, and a second person confirms it; or the watched folder alone. */

@@ -144,7 +144,8 @@ export async function bankFileOfTable(
 		// What the table tells itself is nobody's saying: the next one may tell otherwise.
 		answer: {
 			...{ headings, columns, bankAccountId, currency: answer?.currency ?? null },
-			...{ dayOrder: answer?.dayOrder ?? null, decimalSign: answer?.decimalSign ?? null }
+			...{ dayOrder: answer?.dayOrder ?? null, decimalSign: answer?.decimalSign ?? null },
+			...(answer?.name || file ? { name: answer?.name ?? file! } : {})
 		}
 	});
 }
