@@ -44,6 +44,35 @@ describe('an advice as a table', () => {
 				['AK-1', 10_000]
 			]
 		],
+		[
+			'German headings, decimals after a comma, a title above',
+			'Zahlungsavis;;\nBeleg-Nr.;Bruttobetrag;Skonto;Zahlbetrag\nAK-1;1.200,00;24,00;1.176,00\nAK-2;80,00;;80,00\nSumme;;;1.256,00',
+			[
+				['AK-1', 117_600, 'settlement_discount', 'other', 2_400],
+				['AK-2', 8_000]
+			]
+		],
+		[
+			'French headings',
+			'Facture;Montant réglé;Retenue;Motif\nAK-1;95,50;4,50;casse',
+			[['AK-1', 9_550, 'claim', 'other', 450]]
+		],
+		['Spanish', 'Nº factura\tImporte pagado\nAK-1\t1.043,20', [['AK-1', 104_320]]],
+		[
+			'Italian',
+			'Fattura;Lordo;Sconto\nAK-1;100,00;2,00',
+			[['AK-1', 9_800, 'settlement_discount', 'other', 200]]
+		],
+		['Dutch', 'Factuurnummer;Betaald bedrag\nAK-1;1.043,20', [['AK-1', 104_320]]],
+		[
+			'a column of thousands, told by one of them',
+			'Ref,Paid\nAK-1,1.234\nAK-2,"12,50"',
+			[
+				['AK-1', 123_400],
+				['AK-2', 1_250]
+			]
+		],
+		['words above that are no headings', 'Hello, we paid your invoice\nAK-1 100.00', [['AK-1', 10_000]]],
 		['a total is left out', 'Invoice,Amount\nAK-1,100.00\nTotal,100.00', [['AK-1', 10_000]]]
 	])('%s', (_, text, wanted) => expect(short(text)).toEqual(wanted));
 	it('an amount that is none names its line and column', () => {

@@ -1,6 +1,5 @@
 import { currencyDigits } from '../core/money/currency';
 import type { FileKind } from '../core/model/file-kind';
-import { isAdviceTable } from '../core/2-receipts/advice/read-advice-table';
 import { readAdviceText } from '../core/2-receipts/advice/read-advice-text';
 import { findHeadings, missingFields } from '../core/1-columns/find-headings';
 import { guessColumns } from '../core/1-columns/guess-columns';
@@ -91,7 +90,7 @@ function tableKind(text: string): FileKind {
 	if (any(/date|booked|datum|buchung/) && any(/balance|saldo|debit|credit|paid in|paid out|iban/))
 		return 'bank-table';
 	if (isBankTable(text)) return 'bank-table';
-	if (isAdviceTable(names)) return 'advice';
+	if (isAdvice(text)) return 'advice';
 	if (readAdviceText(text, 'GBP').some((line) => line.paid !== null)) return 'advice';
 	return names.length > 1 ? 'other-table' : 'unknown';
 }
@@ -114,6 +113,13 @@ function isBankTable(text: string): boolean {
 	const { balance, counterparty, counterparty_account, valued, paid_in, paid_out, direction } = found.columns;
 	const telling = [balance, counterparty, counterparty_account, valued, direction, paid_in && paid_out];
 	return telling.filter((one) => one !== undefined).length > 0;
+}
+
+/** A customer's table of what they paid: documents and sums, by what their headings are called in any language. */
+function isAdvice(text: string): boolean {
+	const found = findHeadings('advice', gridOf(text));
+	if (!found || missingFields('advice', found.columns).length > 0) return false;
+	return missingFields('advice', guessColumns('advice', found.headings, [])).length === 0;
 }
 
 /** What the day of a payment is called, and no other day is. */

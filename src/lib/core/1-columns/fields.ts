@@ -42,7 +42,8 @@ export type FieldKey =
 	| 'date'
 	| 'difference_kind'
 	| 'difference_amount'
-	| BankField;
+	| BankField
+	| AdviceField;
 
 /** Fields of a bank's own table of entries. */
 export type BankField =
@@ -62,8 +63,14 @@ export type BankField =
 	| 'bank_reference'
 	| 'entry_type';
 
+/** Fields of a customer's remittance advice, beside the number of the document. */
+export type AdviceField = 'paid' | 'gross' | 'taken_off' | 'why';
+
 /** Tables of which the columns can be told. */
-export type TableKind = 'documents' | 'customers' | 'history' | 'bank-table';
+export type TableKind = AskedKind | 'advice';
+
+/** Those of which somebody is asked what they do not tell, and that are known the next time; an advice is one customer's, once. */
+export type AskedKind = 'documents' | 'customers' | 'history' | 'bank-table';
 
 const field = (key: FieldKey, shape: FieldShape, needed = false): TableField => ({ key, shape, needed });
 
@@ -127,12 +134,20 @@ export const TABLE_FIELDS: Readonly<Record<TableKind, readonly TableField[]>> = 
 		field('bank_reference', 'text'),
 		field('entry_type', 'text'),
 		field('own_account', 'text')
+	],
+	advice: [
+		field('number', 'text', true),
+		field('gross', 'amount'),
+		field('taken_off', 'amount'),
+		field('paid', 'amount'),
+		field('why', 'text')
 	]
 };
 
 /** Fields of which one at least has to be there. */
 export const ONE_OF: Readonly<Partial<Record<TableKind, readonly FieldKey[]>>> = {
-	'bank-table': ['amount', 'paid_in', 'paid_out']
+	'bank-table': ['amount', 'paid_in', 'paid_out'],
+	advice: ['paid', 'gross']
 };
 
 /** The field without which a line is none of a table's rows: a total, a heading between. */
@@ -140,5 +155,6 @@ export const ROW_FIELD: Readonly<Record<TableKind, FieldKey>> = {
 	documents: 'number',
 	customers: 'code',
 	history: 'customer_code',
-	'bank-table': 'booked'
+	'bank-table': 'booked',
+	advice: 'number'
 };

@@ -1,5 +1,5 @@
 import type { ReadStatement } from '../../core/1-bank-files/read-statement';
-import type { TableKind } from '../../core/1-columns/fields';
+import type { AskedKind } from '../../core/1-columns/fields';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
 import type { CustomerRow } from '../../core/1-open-items/read-customers';
 import type { HistoryRow } from '../../core/1-open-items/read-history';
@@ -28,14 +28,14 @@ export interface TrialFiles {
 	readonly bank: readonly FormSource[];
 	readonly history: FormSource | null;
 	/** What was said of tables with such headings, the latest first. */
-	readonly answers: Readonly<Record<TableKind, readonly TableAnswer[]>>;
+	readonly answers: Readonly<Record<AskedKind, readonly TableAnswer[]>>;
 	/** Of rows and bank tables where nothing says their currency. */
 	readonly currency: string;
 }
 
 /** A table as it was understood. */
 export interface TrialTable {
-	readonly kind: TableKind;
+	readonly kind: AskedKind;
 	readonly seen: TableSeen;
 }
 
@@ -58,7 +58,7 @@ export async function readTrialFiles(files: TrialFiles): Promise<TrialRead> {
 	const problems: Problem[] = [];
 	const tables: TrialTable[] = [];
 	const rowsOf = async <T>(
-		kind: TableKind,
+		kind: AskedKind,
 		source: FormSource | null,
 		read: (given: Parameters<typeof readCustomerTables>[0]) => Promise<TablesRead<T>>
 	): Promise<readonly T[]> => {

@@ -4,7 +4,7 @@
 		TABLE_FIELDS,
 		type FieldKey,
 		type FieldShape,
-		type TableKind
+		type AskedKind
 	} from '$lib/core/1-columns/fields';
 	import { isAsking, type TableAnswer, type TableSeen } from '$lib/tables/table-seen';
 	import { count, FIELD_WORDS, list } from '$lib/words';
@@ -16,7 +16,7 @@
 		busy,
 		say
 	}: {
-		kind: TableKind;
+		kind: AskedKind;
 		seen: TableSeen;
 		busy: boolean;
 		/** Takes what somebody says of the table. */

@@ -47,7 +47,11 @@ export const FIELD_NAMES: Readonly<Record<FieldKey, string>> = {
 	text_2: 'further details',
 	text_3: 'more details',
 	bank_reference: 'bank reference',
-	entry_type: 'type of entry'
+	entry_type: 'type of entry',
+	paid: 'paid',
+	gross: 'gross',
+	taken_off: 'taken off',
+	why: 'reason'
 };
 
 /** The same, with how they are written where that is not plain. */

@@ -4,6 +4,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { count, money, problemSentence } from '$lib/words';
+	import { textOfFile } from '$lib/trade/files/text-of-file';
 	import AdviceLines from '$lib/trade/AdviceLines.svelte';
 	import type { Allocating } from '$lib/trade/allocating/allocating.svelte';
 
@@ -19,28 +20,34 @@
 		text?: string;
 	} = $props();
 	const read = $derived(readAdvice(text, allocating.currency));
-	const problems = $derived(read.ok ? [] : read.problems.map(problemSentence));
+	/** Why a file could not be read. */
+	let unread = $state.raw<readonly string[]>([]);
+	const problems = $derived([...unread, ...(read.ok ? [] : read.problems.map(problemSentence))]);
 	const lines = $derived(matchAdvice(read.ok ? read.value : [], allocating.desk.items));
 	const tied = $derived(lines.filter((line) => line.item && line.wrong !== 'it is on the advice twice'));
 	const sum = $derived(lines.reduce((all, line) => all + (line.paid ?? 0), 0));
 	const off = $derived(sum - allocating.amount);
 	async function takeFile(event: Event & { currentTarget: HTMLInputElement }) {
 		const file = event.currentTarget.files?.[0];
-		if (file) text = await file.text();
+		if (!file) return;
+		const taken = await textOfFile(file, 'advice');
+		unread = taken.ok ? [] : taken.problems.map(problemSentence);
+		if (taken.ok) text = taken.value;
 	}
 </script>
 
 <Dialog title="Remittance advice" wide bind:open>
 	<p class="says">
-		Paste what they wrote, or rows of their table; or take a file (CSV, text, UBL RemittanceAdvice). One line
-		for each document.
+		Paste what they wrote, or rows of their table; or take a file (a spreadsheet, CSV, text, UBL
+		RemittanceAdvice). One line for each document.
 	</p>
 	<textarea
 		class="mt-2 w-full font-mono text-[13px]"
 		rows="6"
 		aria-label="The advice"
 		placeholder="AK-40017   1,043.20&#10;AK-40018   100.00   4.50   95.50   breakage"
-		bind:value={text}></textarea>
+		bind:value={text}
+		oninput={() => (unread = [])}></textarea>
 	<input type="file" class="mt-1" aria-label="The advice as a file" onchange={takeFile} />
 	<div class="mt-2"><Problems {problems} /></div>
 	{#if lines.length}

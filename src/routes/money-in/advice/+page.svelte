@@ -6,6 +6,7 @@
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import { matchAdvice } from '$lib/core/3-matching';
 	import AdviceLines from '$lib/trade/AdviceLines.svelte';
+	import { textOfFile } from '$lib/trade/files/text-of-file';
 	import { bringFiles, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import CustomerField from '$lib/trade/CustomerField.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -38,7 +39,11 @@
 	}
 	takeFiles({
 		kinds: ['advice', 'other-table', 'processor-report', 'unknown'],
-		take: ([file]) => void file!.text().then((text) => (source = text))
+		take: async ([file]) => {
+			const taken = await textOfFile(file!, 'advice');
+			if (taken.ok) source = taken.value;
+			else form.say(...taken.problems.map(problemSentence));
+		}
 	});
 </script>
 
@@ -113,7 +118,7 @@
 			<input
 				type="file"
 				class="mt-1"
-				aria-label="The advice as a file: text, CSV or UBL"
+				aria-label="The advice as a file: a spreadsheet, CSV, text or UBL"
 				onchange={({ currentTarget }) => void bringFiles([...(currentTarget.files ?? [])])}
 			/>
 			<div class="mt-2"><Problems {problems} /></div>

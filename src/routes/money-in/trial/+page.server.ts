@@ -6,7 +6,7 @@ import { readTableAnswers } from '$lib/server/services/threads/read-table-answer
 import { withKnownReadings } from '$lib/server/services/threads/with-known-readings';
 import { runWorker } from '$lib/server/platform/worker-pool';
 import { contentOf } from '$lib/server/platform/files/file-content';
-import type { TableKind } from '$lib/core/1-columns/fields';
+import type { AskedKind } from '$lib/core/1-columns/fields';
 import { err, ok, type Result } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 
@@ -43,7 +43,7 @@ export const actions = {
 				file: fileName(file.name),
 				content: await contentOf(file)
 			});
-			const known = async (kind: TableKind) =>
+			const known = async (kind: AskedKind) =>
 				withKnownReadings(locals.app.books.db, kind, { sources: [], answers: said.value });
 			const { currency, answers } = await known('customers');
 			const [history] = given('history');

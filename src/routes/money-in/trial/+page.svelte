@@ -7,7 +7,7 @@
 	import { putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { TABLE_FIELDS, type TableKind } from '$lib/core/1-columns/fields';
+	import { TABLE_FIELDS, type AskedKind } from '$lib/core/1-columns/fields';
 	import ColumnsOfTable from '$lib/trade/tables/ColumnsOfTable.svelte';
 	import { TablePreview } from '$lib/trade/tables/table-preview.svelte';
 	import type { TableAnswer } from '$lib/tables/table-seen';
@@ -28,7 +28,7 @@
 		['none', 'Nothing yet', 'nothing found, or not a customer’s money', 0]
 	] as const;
 	const TABLES = '.csv,.txt,.tsv,.xlsx';
-	const words = (kind: TableKind) =>
+	const words = (kind: AskedKind) =>
 		TABLE_FIELDS[kind].filter(({ needed }) => needed).map(({ key }) => FIELD_WORDS[key]);
 	const FIELDS = [
 		['customers', 'Customers', `A table with ${list(words('customers'))} at least`, TABLES, false],

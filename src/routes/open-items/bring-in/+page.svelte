@@ -4,7 +4,7 @@
 	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
-	import { TABLE_FIELDS, type TableKind } from '$lib/core/1-columns/fields';
+	import { TABLE_FIELDS, type AskedKind } from '$lib/core/1-columns/fields';
 	import { isAsking, type TableAnswer } from '$lib/tables/table-seen';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, FIELD_WORDS, list, problemSentence, shortDay } from '$lib/words';
@@ -24,7 +24,7 @@
 	import type { ActionData } from './$types';
 	let { data } = $props();
 	type Preview = Extract<NonNullable<ActionData>, { rows: unknown }>;
-	type What = Exclude<TableKind, 'bank-table'>;
+	type What = Exclude<AskedKind, 'bank-table'>;
 	const WHATS: Readonly<
 		Record<What, { readonly label: string; readonly one: string; readonly heading: string }>
 	> = {

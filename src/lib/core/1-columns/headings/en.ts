@@ -1,3 +1,4 @@
+import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
@@ -19,6 +20,7 @@ const ACCOUNT_CODE = [
 export const en: HeadingWords = {
 	fields: {
 		...BANK_WORDS.en,
+		...ADVICE_WORDS.en,
 		number: [
 			'document number',
 			'number',
@@ -33,7 +35,10 @@ export const en: HeadingWords = {
 			'transaction number',
 			'transaction no',
 			'reference no',
-			'reference'
+			'reference',
+			'bill no',
+			'bill',
+			'ref'
 		],
 		kind: ['kind', 'type', 'document type', 'doc type', 'transaction type', 'tran type'],
 		customer_code: [...ACCOUNT_CODE, 'debtor', 'customer'],

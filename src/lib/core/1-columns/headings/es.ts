@@ -1,3 +1,4 @@
+import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
@@ -5,6 +6,7 @@ import type { HeadingWords } from './language';
 export const es: HeadingWords = {
 	fields: {
 		...BANK_WORDS.es,
+		...ADVICE_WORDS.es,
 		number: ['numero de factura', 'n factura', 'no factura', 'factura', 'num factura', 'documento', 'numero'],
 		kind: ['tipo', 'tipo de documento', 'clase'],
 		customer_code: [

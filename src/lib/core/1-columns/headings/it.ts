@@ -1,3 +1,4 @@
+import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
 import type { HeadingWords } from './language';
 
@@ -5,6 +6,7 @@ import type { HeadingWords } from './language';
 export const it: HeadingWords = {
 	fields: {
 		...BANK_WORDS.it,
+		...ADVICE_WORDS.it,
 		number: [
 			'numero fattura',
 			'n fattura',

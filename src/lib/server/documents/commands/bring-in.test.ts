@@ -5,7 +5,7 @@ import { CUSTOMER_COLUMNS, readCustomers } from '../../../core/1-open-items/read
 import { parseTable } from '../../../tables/parse-table';
 import type { Books } from '../../platform/db/open';
 import { act, customer, customerName, document, item, itemState } from '../../platform/db/schema';
-import { decodeText } from '../../platform/files/decode-text';
+import { decodeText } from '../../../tables/decode-text';
 import { proveBooks } from '../../ledger/queries/proof';
 import { as, CLERK, testBooks } from '../../testing';
 import { bringInCustomers, previewCustomers } from '../../customers/commands/bring-in-customers';

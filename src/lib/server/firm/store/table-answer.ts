@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { currencyField, idField } from '../../act/fields';
-import { TABLE_FIELDS, type FieldKey, type TableKind } from '../../../core/1-columns/fields';
+import { TABLE_FIELDS, type FieldKey, type AskedKind } from '../../../core/1-columns/fields';
 
 export const TABLE_KIND = z.enum([
 	'documents',
 	'customers',
 	'history',
 	'bank-table'
-] satisfies readonly TableKind[]);
+] satisfies readonly AskedKind[]);
 
 const KEYS = [...new Set(Object.values(TABLE_FIELDS).flatMap((fields) => fields.map(({ key }) => key)))];
 

@@ -5,7 +5,7 @@ import { cutText } from '../../../core/text/cut-text';
 import { HEAD_BYTES, recogniseFile } from '../../../tables/recognise-file';
 import { sheetText } from '../../../tables/sheet-text';
 import { contentOf, readContent, type FileContent } from '../files/file-content';
-import { decodeText } from '../files/decode-text';
+import { decodeText } from '../../../tables/decode-text';
 
 /** Larger files are refused: 100,000 open documents are a tenth of it. */
 export const FORM_TEXT_BYTES = 100_000_000;

@@ -1,4 +1,4 @@
-import type { TableKind } from '../../../core/1-columns/fields';
+import type { AskedKind } from '../../../core/1-columns/fields';
 import type { GridRow } from '../../../core/1-columns/read-grid-rows';
 import type { RowsRead } from '../../../core/1-open-items/rows-read';
 import { append } from '../../../core/append';
@@ -66,7 +66,7 @@ function documentOfXml({ text, file }: FormText): Result<DocumentRow> | null {
 /** The rows of all sources, those that cannot be taken, and what is wrong with whole files. */
 async function together<T>(
 	{ sources, answers, currency }: TablesGiven,
-	kind: TableKind,
+	kind: AskedKind,
 	readXml: (source: FormText) => Result<T> | null,
 	read: (rows: readonly TableRow[]) => RowsRead<T>
 ): Promise<TablesRead<T>> {

@@ -1,4 +1,4 @@
-import type { TableKind } from '../../../core/1-columns/fields';
+import type { AskedKind } from '../../../core/1-columns/fields';
 import type { DocumentRow } from '../../../core/1-open-items/document-row';
 import type { CustomerRow } from '../../../core/1-open-items/read-customers';
 import type { HistoryRow } from '../../../core/1-open-items/read-history';
@@ -18,7 +18,7 @@ import { withKnownReadings, type DocumentTablesAsked, type TablesAsked } from '.
 
 /** A firm's own tables of one kind: how they are read, and what would become of their rows. */
 export interface OwnTables<A extends TablesAsked, T> {
-	readonly kind: TableKind;
+	readonly kind: AskedKind;
 	readonly read: (db: Reader, asked: A) => Promise<TablesRead<T>>;
 	readonly look: (db: Reader, rows: readonly T[]) => Promise<PreviewRow[]>;
 }

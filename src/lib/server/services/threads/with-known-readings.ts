@@ -1,5 +1,5 @@
 import type { Opening } from '../../../core/1-open-items/document-row';
-import type { TableKind } from '../../../core/1-columns/fields';
+import type { AskedKind } from '../../../core/1-columns/fields';
 import type { TableAnswer } from '../../../tables/table-seen';
 import type { Reader } from '../../platform/db/open';
 import type { FormSource } from '../../platform/http/read-form-text';
@@ -27,7 +27,7 @@ export interface CustomerTablesAsked extends TablesAsked {
 /** The same with what was said of such tables before, and the currency of rows that do not say theirs. */
 export async function withKnownReadings(
 	db: Reader,
-	kind: TableKind,
+	kind: AskedKind,
 	{ sources, answers }: Pick<TablesAsked, 'sources' | 'answers'>
 ): Promise<TablesGiven> {
 	const kept = ((await readSetting(db, 'tableReadings')) ?? []).filter((one) => one.kind === kind);
