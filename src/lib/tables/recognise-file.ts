@@ -85,7 +85,7 @@ function tableKind(text: string): FileKind {
 	const own = ownTableKind(text);
 	if (own) return own;
 	const currencies = names.filter((name) => /^[a-z]{3}$/.test(name) && currencyDigits(name.toUpperCase()));
-	if (any(/^date$/) && (has('currency', 'rate') || currencies.length > 1)) return 'rates';
+	if (isRates(text, currencies.length)) return 'rates';
 	if (any(/gross|amount/) && any(/\bfees?\b|commission/)) return 'processor-report';
 	if (any(/date|booked|datum|buchung/) && any(/balance|saldo|debit|credit|paid in|paid out|iban/))
 		return 'bank-table';
@@ -120,6 +120,14 @@ function isAdvice(text: string): boolean {
 	const found = findHeadings('advice', gridOf(text));
 	if (!found || missingFields('advice', found.columns).length > 0) return false;
 	return missingFields('advice', guessColumns('advice', found.headings, [])).length === 0;
+}
+
+/** Rates by day: a row for each, or a column for each currency. */
+function isRates(text: string, currencies: number): boolean {
+	const found = findHeadings('rates', gridOf(text));
+	if (!found || found.columns.rate_day === undefined) return false;
+	const { currency, rate } = guessColumns('rates', found.headings, []);
+	return currencies > 1 || (currency !== undefined && rate !== undefined);
 }
 
 /** What the day of a payment is called, and no other day is. */

@@ -43,7 +43,8 @@ export type FieldKey =
 	| 'difference_kind'
 	| 'difference_amount'
 	| BankField
-	| AdviceField;
+	| AdviceField
+	| RateField;
 
 /** Fields of a bank's own table of entries. */
 export type BankField =
@@ -66,10 +67,13 @@ export type BankField =
 /** Fields of a customer's remittance advice, beside the number of the document. */
 export type AdviceField = 'paid' | 'gross' | 'taken_off' | 'why';
 
-/** Tables of which the columns can be told. */
-export type TableKind = AskedKind | 'advice';
+/** Fields of exchange rates, beside the currency. */
+export type RateField = 'rate_day' | 'rate';
 
-/** Those of which somebody is asked what they do not tell, and that are known the next time; an advice is one customer's, once. */
+/** Tables of which the columns can be told. */
+export type TableKind = AskedKind | 'advice' | 'rates';
+
+/** Those of which somebody is asked what they do not tell, and that are known the next time; an advice is one customer's, once, and of rates nothing is guessed. */
 export type AskedKind = 'documents' | 'customers' | 'history' | 'bank-table';
 
 const field = (key: FieldKey, shape: FieldShape, needed = false): TableField => ({ key, shape, needed });
@@ -141,7 +145,8 @@ export const TABLE_FIELDS: Readonly<Record<TableKind, readonly TableField[]>> = 
 		field('taken_off', 'amount'),
 		field('paid', 'amount'),
 		field('why', 'text')
-	]
+	],
+	rates: [field('rate_day', 'day', true), field('currency', 'currency'), field('rate', 'amount')]
 };
 
 /** Fields of which one at least has to be there. */
@@ -156,5 +161,6 @@ export const ROW_FIELD: Readonly<Record<TableKind, FieldKey>> = {
 	customers: 'code',
 	history: 'customer_code',
 	'bank-table': 'booked',
-	advice: 'number'
+	advice: 'number',
+	rates: 'rate_day'
 };

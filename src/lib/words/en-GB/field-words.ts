@@ -51,7 +51,9 @@ export const FIELD_NAMES: Readonly<Record<FieldKey, string>> = {
 	paid: 'paid',
 	gross: 'gross',
 	taken_off: 'taken off',
-	why: 'reason'
+	why: 'reason',
+	rate_day: 'date',
+	rate: 'rate'
 };
 
 /** The same, with how they are written where that is not plain. */

@@ -146,8 +146,12 @@
 				use:enhance={(turn) => (turn.action.search === '?/preview' ? showing() : addForm.submit()(turn))}
 			>
 				<p class="says">
-					A table with a column date and either currency and rate or a column for each currency; or XML of
-					daily reference rates.
+					A table (a spreadsheet, CSV or pasted rows) with the publisher’s own headings and decimals: a date,
+					and either currency and rate or a column for each currency. <a
+						class="underline"
+						href="/open-items/bring-in/template/rates"
+						download>A template to fill in</a
+					>; or XML of daily reference rates.
 				</p>
 				<fieldset class="grid gap-2">
 					<legend class="mb-1 text-soft">What do its figures say?</legend>
@@ -165,7 +169,12 @@
 					>
 				</fieldset>
 				<label class="grid gap-1"
-					>A CSV or XML file <input type="file" name="file" bind:this={field} onchange={choose} /></label
+					>A spreadsheet (XLSX), CSV or XML file <input
+						type="file"
+						name="file"
+						bind:this={field}
+						onchange={choose}
+					/></label
 				>
 				<label class="grid gap-1"
 					>or rows pasted here

@@ -1,5 +1,6 @@
 import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
+import { RATE_WORDS } from './rate-words';
 import type { HeadingWords } from './language';
 
 /** What tables in German call their fields. */
@@ -7,6 +8,7 @@ export const de: HeadingWords = {
 	fields: {
 		...BANK_WORDS.de,
 		...ADVICE_WORDS.de,
+		...RATE_WORDS.de,
 		number: [
 			'rechnungsnummer',
 			'rechnungsnr',

@@ -1,5 +1,6 @@
 import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
+import { RATE_WORDS } from './rate-words';
 import type { HeadingWords } from './language';
 
 const ACCOUNT_CODE = [
@@ -21,6 +22,7 @@ export const en: HeadingWords = {
 	fields: {
 		...BANK_WORDS.en,
 		...ADVICE_WORDS.en,
+		...RATE_WORDS.en,
 		number: [
 			'document number',
 			'number',

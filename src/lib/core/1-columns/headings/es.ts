@@ -1,5 +1,6 @@
 import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
+import { RATE_WORDS } from './rate-words';
 import type { HeadingWords } from './language';
 
 /** What tables in Spanish call their fields. */
@@ -7,6 +8,7 @@ export const es: HeadingWords = {
 	fields: {
 		...BANK_WORDS.es,
 		...ADVICE_WORDS.es,
+		...RATE_WORDS.es,
 		number: ['numero de factura', 'n factura', 'no factura', 'factura', 'num factura', 'documento', 'numero'],
 		kind: ['tipo', 'tipo de documento', 'clase'],
 		customer_code: [

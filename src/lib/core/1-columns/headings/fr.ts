@@ -1,5 +1,6 @@
 import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
+import { RATE_WORDS } from './rate-words';
 import type { HeadingWords } from './language';
 
 /** What tables in French call their fields. */
@@ -7,6 +8,7 @@ export const fr: HeadingWords = {
 	fields: {
 		...BANK_WORDS.fr,
 		...ADVICE_WORDS.fr,
+		...RATE_WORDS.fr,
 		number: [
 			'numero de facture',
 			'no facture',

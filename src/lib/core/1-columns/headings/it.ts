@@ -1,5 +1,6 @@
 import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
+import { RATE_WORDS } from './rate-words';
 import type { HeadingWords } from './language';
 
 /** What tables in Italian call their fields. */
@@ -7,6 +8,7 @@ export const it: HeadingWords = {
 	fields: {
 		...BANK_WORDS.it,
 		...ADVICE_WORDS.it,
+		...RATE_WORDS.it,
 		number: [
 			'numero fattura',
 			'n fattura',

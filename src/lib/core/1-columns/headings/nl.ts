@@ -1,5 +1,6 @@
 import { ADVICE_WORDS } from './advice-words';
 import { BANK_WORDS } from './bank-words';
+import { RATE_WORDS } from './rate-words';
 import type { HeadingWords } from './language';
 
 /** What tables in Dutch call their fields. */
@@ -7,6 +8,7 @@ export const nl: HeadingWords = {
 	fields: {
 		...BANK_WORDS.nl,
 		...ADVICE_WORDS.nl,
+		...RATE_WORDS.nl,
 		number: ['factuurnummer', 'factuurnr', 'factuur nr', 'factuur', 'documentnummer', 'nummer'],
 		kind: ['soort', 'type', 'documentsoort'],
 		customer_code: [

@@ -4,7 +4,7 @@ import { groupBy } from '../../../core/group-by';
 import type { DocumentRow, Opening } from '../../../core/1-open-items/document-row';
 import { nameKey } from '../../../core/text/name-key';
 import { addDays } from '../../../core/day/arithmetic';
-import type { Day } from '../../../core/day/day';
+
 import { sumOf } from '../../../core/money/add';
 import { minor, ZERO, type Minor } from '../../../core/money/minor';
 import { money, shortDay } from '../../../words';

@@ -1,10 +1,9 @@
 import type { DayRate, QuotedAs } from '../../../core/1-rates/quote';
 import { ratesInBase } from '../../../core/1-rates/rates-in-base';
-import { readRatesTable } from '../../../core/1-rates/read-rates-table';
 import { readRatesXml } from '../../../core/1-rates/read-rates-xml';
 import { currencyDigits } from '../../../core/money/currency';
 import { err, ok, type Result } from '../../../core/result';
-import { parseTable } from '../../../tables/parse-table';
+import { readOwnRates } from '../../../tables/read-own-rates';
 import { asKind, inFile, readFormTexts, type FormText } from './read-form-text';
 
 /** Reads rates from a form: a file or pasted rows (CSV or XML), and what their figures mean. */
@@ -20,8 +19,7 @@ export async function readRatesForm(
 	if (quoted !== 'WORTH' && currencyDigits(quoted) === undefined)
 		return err({ code: 'code-unknown', what: 'currency', text: quoted });
 	const as: QuotedAs = quoted === 'WORTH' ? { way: 'worth' } : { way: 'buys', of: quoted };
-	const table = text.trimStart().startsWith('<') ? null : parseTable(text, ['date']);
-	const quotes = !table ? readRatesXml(text) : table.ok ? readRatesTable(table.value) : table;
+	const quotes = text.trimStart().startsWith('<') ? readRatesXml(text) : readOwnRates(text);
 	const rates = quotes.ok ? ratesInBase(quotes.value, as, base) : quotes;
 	const read = rates.ok ? ok(rates.value.map((one) => ({ ...one, source: file ?? '' }))) : rates;
 	return inFile(asKind('rates', source, read), file);
