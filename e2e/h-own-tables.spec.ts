@@ -137,6 +137,32 @@ test('a spreadsheet file that is dropped anywhere is led by its rows to where th
 	expect(heard).toEqual([]);
 });
 
+test('how far long work has come is shown, and whoever goes elsewhere is told when it is done', async ({
+	page
+}) => {
+	await toBringIn(page);
+	// As slow as a hundred thousand rows are.
+	let go = () => {};
+	const held = new Promise<void>((resolve) => (go = resolve));
+	await page.route('**/open-items/bring-in?/documents', async (route) => {
+		await held;
+		await route.continue();
+	});
+	await page.route('**/api/progress?key=*', (route) => route.fulfill({ json: { done: 437, of: 1000 } }));
+	await bringIn(page, 'offene.csv', 'Kunde;Rg.-Nr.;Rechnungsdatum;Offen\nK8;LW-4730;07.10.2026;3,10\n');
+	await page.getByRole('button', { name: 'Add 1 document' }).click();
+	await expect(page.getByText('43% is written.')).toBeVisible();
+	await expectAccessible(page);
+	await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Customers' }).click();
+	await page.waitForURL('**/customers');
+	go();
+	await expect(page.getByText('Added 1 document; 0 were there already.')).toBeVisible();
+	expect(page.url()).toContain('/customers');
+	// Of what is not under way, or is somebody else's, nothing is told.
+	await page.unroute('**/api/progress?key=*');
+	expect(await (await page.request.get('/api/progress?key=none')).json()).toBeNull();
+});
+
 test('payments of the past are learned from, and taken back', async ({ page }) => {
 	await signIn(page);
 	await dropFile(

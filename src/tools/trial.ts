@@ -41,14 +41,14 @@ function given(file: string): FormSource {
 }
 
 /** What a table asks, in a line: nobody is there to be asked. */
-function asking({ kind, seen }: TrialTable): string {
+function asking({ seen }: TrialTable): string {
 	const { fields, dayOrder, decimalSign } = seen.asks;
 	const asked = [
 		...(fields.length ? [`which column is ${list(fields.map((key) => FIELD_WORDS[key]))}`] : []),
 		...(dayOrder ? ['whether the day stands before the month'] : []),
 		...(decimalSign ? ['whether decimals stand after a point or a comma'] : [])
 	];
-	return `${seen.file}: it is not told ${list(asked)}. Use the headings of the template for ${kind} (docs/tables.md).`;
+	return `${seen.file}: it is not told ${list(asked)}.${fields.length ? ` Call them ${list(fields)}.` : ' Write 2026-10-30 and 1234.50.'}`;
 }
 
 const began = process.hrtime.bigint();

@@ -5,6 +5,7 @@ import type { SubmitFunction } from '@sveltejs/kit';
 import { attributesOf, type FieldAttributes, type FieldFaults } from '$lib/ui/field-faults';
 import { toast } from 'svelte-sonner';
 import type { Asked } from '$lib/server/approvals/store/takes-two';
+import type { Progress } from '$lib/server/platform/db/meter';
 import { confirmYourself } from './confirm-yourself.svelte';
 import type { Answered } from '$lib/server/platform/http/action';
 
@@ -23,6 +24,8 @@ export interface ActFormOptions<Output> {
 	readonly done?: (answer: Answered<Output>) => void | Promise<void>;
 	/** What is said where the act leads to another page. */
 	readonly leaving?: () => void;
+	/** Whether it may take long, so that how far it has come is asked for. */
+	readonly measured?: boolean;
 	/** Whether the page is loaded anew afterwards; it is, where this is left out. */
 	readonly refresh?: boolean;
 }
@@ -35,6 +38,9 @@ interface Failed {
 
 type Told = ({ readonly type: string } & Record<string, unknown>) | null;
 
+/** Milliseconds between two questions how far something has come. */
+const MEASURED_EVERY = 1_000;
+
 let forms = 0;
 
 /**
@@ -43,6 +49,8 @@ let forms = 0;
  */
 export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 	busy = $state(false);
+	/** How far it has come, where it is asked for; null before that is known. */
+	progress = $state.raw<Progress | null>(null);
 	#problems = $state.raw<readonly string[]>([]);
 	#fields = $state.raw<Readonly<Record<string, string>>>({});
 	/** Fields that show their errors themselves; the list leaves those out. */
@@ -135,7 +143,18 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 
 	#begin(): void {
 		this.busy = true;
+		this.progress = null;
 		this.say();
+		if (this.#options.measured) void this.#measure(this.#key);
+	}
+
+	/** Asks how far it has come, as long as it is on its way. */
+	async #measure(key: string): Promise<void> {
+		const wait = () => new Promise((resolve) => setTimeout(resolve, MEASURED_EVERY));
+		for (await wait(); this.busy && this.#key === key; await wait()) {
+			const told = await fetch(`/api/progress?key=${key}`).catch(() => null);
+			if (told?.ok) this.progress = (await told.json()) as Progress | null;
+		}
 	}
 
 	/** Takes what the server told; where it asks for the password first, that is asked, and the same sent again. */

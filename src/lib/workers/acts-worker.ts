@@ -1,3 +1,4 @@
+import { measured } from '../server/platform/db/meter';
 import { openBooks, type Books } from '../server/platform/db/open';
 import { prepareAct, runAct, type ActAsked } from '../server/services/threads/perform-in-thread';
 
@@ -11,11 +12,13 @@ export default async function ({
 	name,
 	given,
 	prepare,
-	call
+	call,
+	meter
 }: ActAsked): Promise<unknown> {
 	const books = open.get(place.url) ?? openBooks(place.url, { migrations, token: place.token });
 	open.set(place.url, books);
 	const now = () => new Date().toISOString();
 	if (prepare) return prepareAct(await books, name);
-	return runAct(await books, name, given as never, { ...call, now });
+	const opened = await books;
+	return measured(meter, () => runAct(opened, name, given as never, { ...call, now }));
 }

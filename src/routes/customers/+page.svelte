@@ -5,7 +5,7 @@
 	import { plainAmount } from '$lib/words/plain-amount';
 	import Pages from '$lib/ui/Pages.svelte';
 	import { goto } from '$app/navigation';
-	import { amount, count } from '$lib/words';
+	import { amount, count, whole } from '$lib/words';
 	let { data } = $props();
 	type Row = (typeof data.rows)[number];
 	const columns: readonly TableColumn<Row>[] = $derived([
@@ -27,7 +27,7 @@
 {#snippet name(row: Row)}<a href="/customers/{row.code}">{row.name}</a>{#if !row.email}<span
 			class="pl-1.5 text-sm text-copper">no e-mail address</span
 		>{/if}{/snippet}
-{#snippet items(row: Row)}{row.items || ''}{/snippet}
+{#snippet items(row: Row)}{row.items ? whole(row.items) : ''}{/snippet}
 {#snippet late(row: Row)}<span class="text-oxblood">{row.late ? amount(row.late, data.base) : ''}</span
 	>{/snippet}
 {#snippet owed(row: Row)}{row.owed ? amount(row.owed, data.base) : '–'}{/snippet}

@@ -6,6 +6,7 @@
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { TABLE_FIELDS, type AskedKind } from '$lib/core/1-columns/fields';
 	import { isAsking, type TableAnswer } from '$lib/tables/table-seen';
+	import WorkProgress from '$lib/ui/WorkProgress.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { count, FIELD_WORDS, list, problemSentence, shortDay } from '$lib/words';
 	import { TablePreview } from '$lib/trade/tables/table-preview.svelte';
@@ -59,10 +60,15 @@
 		table.shown = null;
 	};
 	const otherwise = 'That did not work. Nothing was added; try again.';
-	const customersForm = new ActForm<typeof bringInCustomers>('?/customers', { done, otherwise });
-	const documentsForm = new ActForm<typeof bringInDocuments>('?/documents', { done, otherwise });
+	const customersForm = new ActForm<typeof bringInCustomers>('?/customers', {
+		...{ done, otherwise, measured: true }
+	});
+	const documentsForm = new ActForm<typeof bringInDocuments>('?/documents', {
+		...{ done, otherwise, measured: true }
+	});
 	const historyForm = new ActForm<typeof bringInHistory>('?/history', {
 		otherwise,
+		measured: true,
 		done: ({ output }) => {
 			toast(`${count(output.added, 'payment')} to learn from; ${output.skipped} were there already.`);
 			table.shown = null;
@@ -199,6 +205,7 @@
 					oninput={() => table.start()}></textarea></label
 			>
 			<Problems {problems} />
+			{#if adding.busy && adding.progress}<WorkProgress progress={adding.progress} />{/if}
 			<div class="flex gap-3">
 				<button
 					class="btn btn-main"

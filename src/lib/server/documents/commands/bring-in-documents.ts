@@ -11,10 +11,11 @@ import { money, shortDay } from '../../../words';
 import type { Problem } from '../../../core/problems';
 import { chunks } from '../../platform/db/chunks';
 import type { Reader, Tx } from '../../platform/db/open';
-import { customer, customerName, document } from '../../platform/db/schema';
+import { customer, customerName } from '../../platform/db/schema';
 import { DomainError } from '../../act/domain-error';
 import { differsProblem, refusalsOf, type BroughtIn, type PreviewRow } from '../../act/preview-rows';
 import { issue, type NewDocument } from './issue-documents';
+import { documentName, documentsByNumber } from '../store/documents-by-number';
 import { openingSums } from '../queries/opening-balances';
 import { hasAnotherSupervisor } from '../../approvals/store/takes-two';
 import { instalmentsOfRow } from '../../../core/1-open-items/instalments-of-row';
@@ -33,21 +34,10 @@ type Owner = Pick<
 /** What would become of each document of a table: added, skipped because it is there already, or refused because it differs. */
 export async function previewDocuments(db: Reader, rows: readonly DocumentRow[]): Promise<PreviewRow[]> {
 	const owners = await ownersOf(db, rows);
-	const known = new Map<string, { total: number; customerId: number }>();
-	for (const part of chunks(rows.map((row) => row.number)))
-		for (const row of await db
-			.select({
-				kind: document.kind,
-				number: document.number,
-				total: document.total,
-				customerId: document.customerId
-			})
-			.from(document)
-			.where(inArray(document.number, part)))
-			known.set(`${row.kind} ${row.number}`, row);
+	const known = await documentsByNumber(db, rows);
 	return rows.map((row): PreviewRow => {
 		const owner = owners(row);
-		const before = known.get(`${row.kind} ${row.number}`);
+		const before = known.get(documentName(row));
 		const differs = !before
 			? ''
 			: before.total !== row.total

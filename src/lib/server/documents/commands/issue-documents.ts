@@ -11,8 +11,10 @@ import { sumOf } from '../../../core/money/add';
 import { minor, type Minor } from '../../../core/money/minor';
 import { apportion } from '../../../core/money/apportion';
 import type { Problem } from '../../../core/problems';
+import { documentName, documentsByNumber } from '../store/documents-by-number';
 import { chunks } from '../../platform/db/chunks';
 import { takeId, takeIds } from '../../platform/db/take-ids';
+import { willWrite } from '../../platform/db/meter';
 import { insertRows } from '../../platform/db/insert-rows';
 import type { Tx } from '../../platform/db/open';
 import { customer, difference, document, documentLine, item, itemState } from '../../platform/db/schema';
@@ -85,6 +87,14 @@ export async function issue(
 		const toBase = convert.get(`${one.currency} ${postedOn(one)}`)!;
 		return { net, tax, total, totalBase: toBase(total), taxBase: toBase(tax) };
 	});
+	// Of each its act, itself, its lines, its items and their states, and two or three lines of journal.
+	willWrite(
+		input.reduce(
+			(rows, one, i) =>
+				rows + 2 + one.lines.length + 2 * one.instalments.length + (sums[i]!.tax === 0 ? 2 : 3),
+			0
+		)
+	);
 	const actIds = await ctx.recordParts(
 		'issue-document',
 		input.map((one, i) => ({
@@ -232,13 +242,7 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 			names.set(row.id, row.name);
 			if (row.closedOn !== null) closed.add(row.id);
 		}
-	const taken = new Set<string>();
-	for (const part of chunks(input.map((one) => one.number)))
-		for (const row of await tx
-			.select({ kind: document.kind, number: document.number })
-			.from(document)
-			.where(inArray(document.number, part)))
-			taken.add(`${row.kind} ${row.number}`);
+	const taken = new Set((await documentsByNumber(tx, input)).keys());
 	for (const one of input) {
 		const total = sumOf(one.lines, (line) => minor(line.net + line.tax));
 		if (!names.has(one.customerId)) problems.push({ code: 'not-found', what: 'customer' });
@@ -249,8 +253,8 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 			problems.push({ code: 'period-locked', date: postedOn(one), firstOpen });
 		if (one.opening && one.issued > one.opening.on)
 			problems.push({ code: 'opening-later', number: one.number, date: one.issued, on: one.opening.on });
-		if (taken.has(`${one.kind} ${one.number}`)) problems.push({ code: 'number-taken', number: one.number });
-		taken.add(`${one.kind} ${one.number}`);
+		if (taken.has(documentName(one))) problems.push({ code: 'number-taken', number: one.number });
+		taken.add(documentName(one));
 		const parts = sumOf(one.instalments, (part) => part.amount);
 		const before = one.settledBefore ?? 0;
 		if (

@@ -1,4 +1,5 @@
 import { getTableColumns, sql } from 'drizzle-orm';
+import { wrote } from './meter';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { chunks } from './chunks';
 import type { Tx } from './open';
@@ -18,6 +19,7 @@ export async function insertRows<T extends SQLiteTable>(
 ): Promise<void> {
 	if (rows.length < FEW_ROWS) {
 		if (rows.length > 0) await tx.insert(table).values([...rows]);
+		wrote(rows.length);
 		return;
 	}
 	const columns = Object.entries(getTableColumns(table)).filter(([key]) => rows[0] && key in rows[0]);
@@ -39,5 +41,6 @@ export async function insertRows<T extends SQLiteTable>(
 			)
 		);
 		await tx.run(sql`insert into ${table} (${names}) select ${values} from json_each(${json})`);
+		wrote(part.length);
 	}
 }

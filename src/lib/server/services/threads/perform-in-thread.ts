@@ -2,7 +2,9 @@ import { join } from 'node:path';
 import type { CallContext } from '../../act/define-act';
 import { config } from '../../platform/config';
 import type { Books } from '../../platform/db/open';
+import { measured, type MeterBuffer } from '../../platform/db/meter';
 import { hasWorker, runWorker } from '../../platform/worker-pool';
+import { withMeter } from './meters';
 import { HEAVY_ACTS, type HeavyAct, type HeavyDone, type HeavyGiven } from './heavy-acts';
 
 /** What the thread is told. */
@@ -14,6 +16,8 @@ export interface ActAsked {
 	readonly prepare: boolean;
 	readonly given: unknown;
 	readonly call: Pick<CallContext, 'who' | 'today' | 'key' | 'sent'>;
+	/** Where it counts what it writes. */
+	readonly meter?: MeterBuffer;
 }
 
 /**
@@ -26,8 +30,16 @@ export async function performInThread<N extends HeavyAct>(
 	given: HeavyGiven<N>,
 	call: CallContext
 ): Promise<HeavyDone<N>> {
+	return withMeter(call, (meter) => performMeasured(books, name, { given, call, meter }));
+}
+
+async function performMeasured<N extends HeavyAct>(
+	books: Books,
+	name: N,
+	{ given, call, meter }: { given: HeavyGiven<N>; call: CallContext; meter: MeterBuffer | undefined }
+): Promise<HeavyDone<N>> {
 	const { database: place, root } = config();
-	if (!hasWorker('acts-worker')) return runAct(books, name, given, call);
+	if (!hasWorker('acts-worker')) return measured(meter, () => runAct(books, name, given, call));
 	const { who, today, key, sent } = call;
 	const asked: ActAsked = {
 		...{
@@ -36,6 +48,7 @@ export async function performInThread<N extends HeavyAct>(
 			name,
 			given,
 			prepare: false,
+			meter,
 			call: { who, today, key, sent }
 		}
 	};
