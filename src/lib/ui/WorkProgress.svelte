@@ -21,6 +21,6 @@
 			: share < 1
 				? `${Math.floor(100 * share)}% is written.`
 				: 'All is written and is being sealed.'}
-		You can work elsewhere meanwhile: it says here when it is done, and what others post waits until then.
+		You can go on elsewhere meanwhile: a message says when it is done. What others post waits until then.
 	</p>
 </div>

@@ -147,11 +147,11 @@
 			>
 				<p class="says">
 					A table (a spreadsheet, CSV or pasted rows) with the publisher’s own headings and decimals: a date,
-					and either currency and rate or a column for each currency. <a
+					and either currency and rate or a column for each currency; or XML of daily reference rates. <a
 						class="underline"
 						href="/open-items/bring-in/template/rates"
 						download>A template to fill in</a
-					>; or XML of daily reference rates.
+					>
 				</p>
 				<fieldset class="grid gap-2">
 					<legend class="mb-1 text-soft">What do its figures say?</legend>

@@ -211,7 +211,7 @@
 					class="btn btn-main"
 					bind:this={showButton}
 					disabled={busy || !data.mayAct || (what === 'documents' && !!opening.fault)}
-					>{busy ? 'Reading …' : 'Show what would happen'}</button
+					>{table.reading ? 'Reading …' : 'Show what would happen'}</button
 				>
 				{#if preview && !asking && preview.problems.length === 0 && preview.added + changing > 0 && (preview.refused === 0 || leavesOut) && opening.settles(sums)}
 					<button class="btn" formaction="?/{what}" disabled={busy}>{does}</button>
