@@ -190,7 +190,7 @@ test('a table that is known is found by key, given a name, forgotten and known a
 	await page.getByRole('option', { name: /Tables that are known/ }).click();
 	await page.waitForURL('**/books/settings#tables');
 	await expectAccessible(page);
-	const name = page.getByLabel('What the table of open items is called');
+	const name = page.getByLabel('What the table of documents is called');
 	await expect(name).toHaveValue('liste.csv');
 	await name.fill('Our ledger’s list');
 	await name.press('Enter');

@@ -82,15 +82,16 @@ function tableKind(text: string): FileKind {
 	if (has('number', 'customer_code')) return 'documents';
 	if (has('customer_code', 'invoice_numbers')) return 'history';
 	if (has('code', 'name') && !any(/amount|total/)) return 'customers';
-	const own = ownTableKind(text);
+	const grid = gridOf(text);
+	const own = ownTableKind(grid);
 	if (own) return own;
 	const currencies = names.filter((name) => /^[a-z]{3}$/.test(name) && currencyDigits(name.toUpperCase()));
-	if (isRates(text, currencies.length)) return 'rates';
+	if (isRates(grid, currencies.length)) return 'rates';
 	if (any(/gross|amount/) && any(/\bfees?\b|commission/)) return 'processor-report';
 	if (any(/date|booked|datum|buchung/) && any(/balance|saldo|debit|credit|paid in|paid out|iban/))
 		return 'bank-table';
-	if (isBankTable(text)) return 'bank-table';
-	if (isAdvice(text)) return 'advice';
+	if (isBankTable(grid)) return 'bank-table';
+	if (isAdvice(grid)) return 'advice';
 	if (readAdviceText(text, 'GBP').some((line) => line.paid !== null)) return 'advice';
 	return names.length > 1 ? 'other-table' : 'unknown';
 }
@@ -107,8 +108,8 @@ function gridOf(text: string): readonly GridRow[] {
 }
 
 /** A bank's own table of entries: days, amounts, and what only a bank says beside them. */
-function isBankTable(text: string): boolean {
-	const found = findHeadings('bank-table', gridOf(text));
+function isBankTable(grid: readonly GridRow[]): boolean {
+	const found = findHeadings('bank-table', grid);
 	if (!found || missingFields('bank-table', found.columns).length > 0) return false;
 	const { balance, counterparty, counterparty_account, valued, paid_in, paid_out, direction } = found.columns;
 	const telling = [balance, counterparty, counterparty_account, valued, direction, paid_in && paid_out];
@@ -116,15 +117,15 @@ function isBankTable(text: string): boolean {
 }
 
 /** A customer's table of what they paid: documents and sums, by what their headings are called in any language. */
-function isAdvice(text: string): boolean {
-	const found = findHeadings('advice', gridOf(text));
+function isAdvice(grid: readonly GridRow[]): boolean {
+	const found = findHeadings('advice', grid);
 	if (!found || missingFields('advice', found.columns).length > 0) return false;
 	return missingFields('advice', guessColumns('advice', found.headings, [])).length === 0;
 }
 
 /** Rates by day: a row for each, or a column for each currency. */
-function isRates(text: string, currencies: number): boolean {
-	const found = findHeadings('rates', gridOf(text));
+function isRates(grid: readonly GridRow[], currencies: number): boolean {
+	const found = findHeadings('rates', grid);
 	if (!found || found.columns.rate_day === undefined) return false;
 	const { currency, rate } = guessColumns('rates', found.headings, []);
 	return currencies > 1 || (currency !== undefined && rate !== undefined);
@@ -147,8 +148,7 @@ function isHistory(grid: readonly GridRow[]): boolean {
 }
 
 /** A firm's own list of open items or of customers, by what its headings are called in any language. */
-function ownTableKind(text: string): 'documents' | 'customers' | 'history' | null {
-	const grid = gridOf(text);
+function ownTableKind(grid: readonly GridRow[]): 'documents' | 'customers' | 'history' | null {
 	if (isHistory(grid)) return 'history';
 	for (const kind of ['documents', 'customers'] as const) {
 		const found = findHeadings(kind, grid);

@@ -1,7 +1,7 @@
+import { readDocuments } from '../core/1-open-items/testing-all-rows';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, test } from 'vitest';
-import { readDocuments } from '../core/1-open-items/read-documents';
 import { parseGrid } from './parse-grid';
 import { readOwnTable } from './read-own-table';
 import { sheetText } from './sheet-text';

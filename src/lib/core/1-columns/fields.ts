@@ -1,3 +1,5 @@
+import type { AskedKind } from '../model/asked-kind';
+
 /** How what stands in a field is read. */
 export type FieldShape = 'text' | 'day' | 'amount' | 'currency' | 'number' | 'kind';
 
@@ -70,11 +72,8 @@ export type AdviceField = 'paid' | 'gross' | 'taken_off' | 'why';
 /** Fields of exchange rates, beside the currency. */
 export type RateField = 'rate_day' | 'rate';
 
-/** Tables of which the columns can be told. */
+/** Tables of which the columns can be told. An advice is one customer's, once, and of rates nothing is guessed: nobody is asked about them. */
 export type TableKind = AskedKind | 'advice' | 'rates';
-
-/** Those of which somebody is asked what they do not tell, and that are known the next time; an advice is one customer's, once, and of rates nothing is guessed. */
-export type AskedKind = 'documents' | 'customers' | 'history' | 'bank-table';
 
 const field = (key: FieldKey, shape: FieldShape, needed = false): TableField => ({ key, shape, needed });
 

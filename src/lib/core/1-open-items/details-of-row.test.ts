@@ -1,8 +1,8 @@
+import { readCustomers } from './testing-all-rows';
 import { expect, test } from 'vitest';
 import type { CustomerDetails } from '../model/customer-details';
 import { customerChanges } from './customer-changes';
 import { detailsOfRow } from './details-of-row';
-import { readCustomers } from './read-customers';
 
 const HAZEL: CustomerDetails = {
 	...{

@@ -2,12 +2,9 @@ import type { CustomerField } from '../model/customer-details';
 import { plainBankNumber } from '../text/bank-number';
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
-import type { Result } from '../result';
-import { allOrProblems, type RowsRead } from './rows-read';
+import type { RowsRead } from './rows-read';
 import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
-
-export const CUSTOMER_COLUMNS = ['code', 'name', 'currency'] as const;
 
 /** Which column says what of a customer. */
 const COLUMN_FIELDS: readonly (readonly [column: string, field: CustomerField])[] = [
@@ -77,11 +74,6 @@ export function readCustomerRows(rows: readonly TableRow[]): RowsRead<CustomerRo
 		if (problems.length === faults) customers.push(customer);
 	}
 	return { rows: customers, problems };
-}
-
-/** The same where one row that cannot be taken stops all of them. */
-export function readCustomers(rows: readonly TableRow[]): Result<readonly CustomerRow[]> {
-	return allOrProblems(readCustomerRows(rows));
 }
 
 /** Lines of an address, separated by bars, line breaks or commas. */

@@ -2,24 +2,12 @@ import type { Day } from '../day/day';
 import { minor, ZERO, type Minor } from '../money/minor';
 import { parseDecimal } from '../money/parse-decimal';
 import type { Problem } from '../problems';
-import type { Result } from '../result';
-import { allOrProblems, type RowsRead } from './rows-read';
+import type { RowsRead } from './rows-read';
 import { proportion } from '../money/proportion';
 import { toDecimal } from '../money/to-decimal';
 import type { DocumentLine, DocumentRow } from './document-row';
 import { Fields } from './fields';
 import type { TableRow } from '../model/table-row';
-
-export const DOCUMENT_COLUMNS = [
-	'number',
-	'kind',
-	'customer_code',
-	'issue_date',
-	'due_date',
-	'currency',
-	'total',
-	'open'
-] as const;
 
 const KINDS = ['invoice', 'credit_note', 'charge'] as const;
 
@@ -77,11 +65,6 @@ export function readDocumentRows(rows: readonly TableRow[]): RowsRead<DocumentRo
 		if (problems.length === before) documents.push(document);
 	}
 	return { rows: documents, problems };
-}
-
-/** The same where one row that cannot be taken stops all of them. */
-export function readDocuments(rows: readonly TableRow[]): Result<readonly DocumentRow[]> {
-	return allOrProblems(readDocumentRows(rows));
 }
 
 function instalmentsOf(fields: Fields, currency: string, total: Minor | null): { due: Day; amount: Minor }[] {

@@ -2,12 +2,9 @@ import type { PastPayment } from '../model/past-payment';
 import { plainBankNumber } from '../text/bank-number';
 import { DIFFERENCE_KINDS } from '../model/records';
 import type { Problem } from '../problems';
-import type { Result } from '../result';
-import { allOrProblems, type RowsRead } from './rows-read';
+import type { RowsRead } from './rows-read';
 import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
-
-export const HISTORY_COLUMNS = ['customer_code', 'date', 'amount', 'currency'] as const;
 
 /** A payment of a table, with its line. */
 export interface HistoryRow extends PastPayment {
@@ -35,11 +32,6 @@ export function readHistoryRows(rows: readonly TableRow[]): RowsRead<HistoryRow>
 		return problems.length === before ? [payment] : [];
 	});
 	return { rows: past, problems };
-}
-
-/** The same where one row that cannot be taken stops all of them. */
-export function readHistory(rows: readonly TableRow[]): Result<readonly HistoryRow[]> {
-	return allOrProblems(readHistoryRows(rows));
 }
 
 /** Document numbers, separated by a bar; where there is none, by commas, semicolons or spaces. */

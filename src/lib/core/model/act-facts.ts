@@ -1,3 +1,4 @@
+import type { AskedKind } from './asked-kind';
 import type { SettingUpStep } from './setting-up-step';
 import type { CustomerChange } from './customer-details';
 import type { ClaimReason } from './claim';
@@ -8,9 +9,6 @@ export interface Sum {
 	readonly amount: number;
 	readonly currency: string;
 }
-
-/** What the rows of a firm's own table are. */
-export type TableOf = 'documents' | 'customers' | 'history' | 'bank-table';
 
 /** Whose second factor, of what kind, and what they call the device. */
 export interface SecondFactorFacts {
@@ -141,11 +139,11 @@ export interface ActFacts {
 	'add-ledger-account': { readonly code: string; readonly name: string };
 	'add-method': { readonly name: string };
 	'keep-table-readings': {
-		readonly kind: TableOf;
+		readonly kind: AskedKind;
 		readonly count: number;
 	};
-	'name-table-reading': { readonly kind: TableOf; readonly before: string; readonly name: string };
-	'forget-table-reading': { readonly kind: TableOf; readonly name: string };
+	'name-table-reading': { readonly kind: AskedKind; readonly before: string; readonly name: string };
+	'forget-table-reading': { readonly kind: AskedKind; readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
 	'set-conventions': { readonly locale: string; readonly timeZone: string };

@@ -1,5 +1,5 @@
 import type { ReadStatement } from '../../core/1-bank-files/read-statement';
-import type { AskedKind } from '../../core/1-columns/fields';
+import type { AskedKind } from '../../core/model/asked-kind';
 import type { DocumentRow } from '../../core/1-open-items/document-row';
 import type { CustomerRow } from '../../core/1-open-items/read-customers';
 import type { HistoryRow } from '../../core/1-open-items/read-history';

@@ -1,11 +1,6 @@
 <script lang="ts">
-	import {
-		ROW_FIELD,
-		TABLE_FIELDS,
-		type FieldKey,
-		type FieldShape,
-		type AskedKind
-	} from '$lib/core/1-columns/fields';
+	import type { AskedKind } from '$lib/core/model/asked-kind';
+	import { ROW_FIELD, TABLE_FIELDS, type FieldKey, type FieldShape } from '$lib/core/1-columns/fields';
 	import { isAsking, type TableAnswer, type TableSeen } from '$lib/tables/table-seen';
 	import { count, FIELD_WORDS, list } from '$lib/words';
 

@@ -1,3 +1,4 @@
+import { TABLES_OF } from './tables-of';
 import { SETTING_UP_NAMES } from './setting-up-words';
 import { customerChangeWords } from './customer-words';
 import type { ActFacts, ActKind, Said } from '../../core/model/act-facts';
@@ -14,12 +15,6 @@ export const BANK_FILES_FROM = {
 	confirmed: 'anybody who may post, once a second person has confirmed them',
 	folder: 'the watched folder only'
 } as const;
-
-/** What rows of a table are, in words that follow "tables of". */
-const TABLES_OF: Readonly<Record<ActFacts['keep-table-readings']['kind'], string>> = {
-	...{ documents: 'documents', customers: 'customers' },
-	...{ history: 'past payments', 'bank-table': 'bank entries' }
-};
 
 /** The sentence of each kind of act: what somebody did, as it stands in the record. */
 const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {

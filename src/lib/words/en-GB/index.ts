@@ -36,3 +36,4 @@ export * from './sums-by-currency';
 export * from './undoing-sentence';
 export * from './vat-sentence';
 export * from './why-not-sentence';
+export { TABLES_OF } from './tables-of';

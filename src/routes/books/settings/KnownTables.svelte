@@ -5,7 +5,7 @@
 	import type { KeptTable } from '$lib/server/firm/store/table-answer';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { FIELD_WORDS } from '$lib/words';
+	import { FIELD_WORDS, TABLES_OF } from '$lib/words';
 
 	/** Tables of the firm's own, and its banks', of which somebody said how they are read. */
 	const {
@@ -13,12 +13,6 @@
 		banks
 	}: { tables: readonly KeptTable[]; banks: readonly { readonly id: number; readonly name: string }[] } =
 		$props();
-	const KINDS: Readonly<Record<KeptTable['kind'], string>> = {
-		documents: 'open items',
-		customers: 'customers',
-		history: 'payments of the past',
-		'bank-table': 'bank entries'
-	};
 	const back = new ActForm<typeof keepTableReadings>('?/keepTable', {
 		done: () => void toast('It is known again.')
 	});
@@ -45,7 +39,7 @@
 	}
 	const isOf = ({ kind, bankAccountId }: KeptTable) => {
 		const bank = banks.find(({ id }) => id === bankAccountId);
-		return bank ? `${KINDS[kind]} of ${bank.name}` : KINDS[kind];
+		return bank ? `${TABLES_OF[kind]} of ${bank.name}` : TABLES_OF[kind];
 	};
 	const forms = (one: KeptTable) =>
 		[

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { goto, preloadData } from '$app/navigation';
-	import { toast } from 'svelte-sonner';
 	import { tick } from 'svelte';
 	import BankNotes from './BankNotes.svelte';
 	import ReceiptDialogs from './ReceiptDialogs.svelte';
@@ -18,6 +17,7 @@
 	import type SetsHere from '$lib/trade/allocating/SetsHere.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { asideForm } from './aside-form';
+	import { joinForm } from './join-form';
 	import { DeskActs } from './desk-acts.svelte';
 	import { deskKeys } from './desk-keys';
 	import { takeProposal } from './take-proposal';
@@ -27,9 +27,7 @@
 	import { filterText, FIRST_ROWS, wantRows } from '$lib/trade/pile-rows';
 	import { usualOf } from '$lib/trade/allocating/allocating-outcome';
 	import type { allocateReceipt } from '$lib/server/allocation/commands/allocate-receipt';
-	import type { joinParts } from '$lib/server/receipts/commands/split-receipt';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { takeFiles } from '$lib/trade/files/take-files.svelte';
 	import type { Day } from '$lib/core/day/day';
 	import { money } from '$lib/words';
 	import { SvelteSet } from 'svelte/reactivity';
@@ -91,18 +89,6 @@
 	function mark(id: number | undefined) {
 		if (id !== undefined && data.mayAct && !marks.delete(id)) marks.add(id);
 	}
-	let adviceText = $state('');
-	/** An advice dropped on a desk whose customer is known is theirs. */
-	takeFiles({
-		get kinds() {
-			return data.mayAct && allocating?.desk.customer ? (['advice'] as const) : [];
-		},
-		take: ([file]) =>
-			void file!.text().then((text) => {
-				adviceText = text;
-				dialog = 'advice';
-			})
-	});
 	let filter = $state<HTMLInputElement>();
 	let sets = $state<SetsHere>();
 	let desk = $state<DeskView>();
@@ -116,16 +102,7 @@
 		return () => clearTimeout(soon);
 	});
 
-	/** Joins the parts of a split entry again. */
-	const join = new ActForm<typeof joinParts>('?/join', {
-		otherwise: 'That did not work; try again.',
-		refresh: false,
-		done: async () => {
-			await goto('/money-in', { invalidateAll: true });
-			// Said when it is shown: what somebody picks after reading it is not overtaken.
-			toast('The parts are one entry again.');
-		}
-	});
+	const join = joinForm();
 	/** A form of its own for each receipt that is shown: what was sent for one is never taken for another. */
 	const post = $derived.by(() => {
 		const { receipt, customer } = data.desk ?? {};
@@ -298,9 +275,9 @@
 />
 <ReceiptDialogs
 	bind:dialog
-	bind:adviceText
 	desk={data.desk}
 	{allocating}
+	mayAct={data.mayAct}
 	people={data.ways.people}
 	addressOf={(customerId) => `${addressOf(data.desk?.receipt?.id ?? null)}&customer=${customerId}`}
 	{done}

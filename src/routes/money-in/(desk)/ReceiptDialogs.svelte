@@ -1,6 +1,10 @@
 <script lang="ts">
 	import type { PageData } from './$types';
 	import type { Allocating } from '$lib/trade/allocating/allocating.svelte';
+	import { toast } from 'svelte-sonner';
+	import { takeFiles } from '$lib/trade/files/take-files.svelte';
+	import { textOfFile } from '$lib/trade/files/text-of-file';
+	import { problemSentence } from '$lib/words';
 	import AdviceDialog from './AdviceDialog.svelte';
 	import HoldDialog from './HoldDialog.svelte';
 	import NewAccountDialog from './NewAccountDialog.svelte';
@@ -9,16 +13,16 @@
 	import type { Done } from './done';
 	let {
 		dialog = $bindable(),
-		adviceText = $bindable(),
 		desk,
 		allocating,
+		mayAct,
 		people,
 		addressOf,
 		done
 	}: {
 		/** Which one is open. */
 		dialog: DeskDialog | null;
-		adviceText: string;
+		mayAct: boolean;
 		desk: PageData['desk'];
 		allocating: Allocating | null;
 		people: PageData['ways']['people'];
@@ -26,6 +30,19 @@
 		addressOf: (customerId: number) => string;
 		done: Done;
 	} = $props();
+	let adviceText = $state('');
+	/** An advice dropped on a desk whose customer is known is theirs. */
+	takeFiles({
+		get kinds() {
+			return mayAct && allocating?.desk.customer ? (['advice'] as const) : [];
+		},
+		take: async ([file]) => {
+			const taken = await textOfFile(file!, 'advice');
+			if (!taken.ok) return void toast.error(taken.problems.map(problemSentence).join(' '));
+			adviceText = taken.value;
+			dialog = 'advice';
+		}
+	});
 	const open = (what: DeskDialog) => (on: boolean) => (dialog = on ? what : null);
 </script>
 

@@ -3,10 +3,9 @@ import { tryFiles, type Tried } from '$lib/server/trial/try-files';
 import type { TrialFiles } from '$lib/server/trial/read-trial-files';
 import { fileName, type FormSource } from '$lib/server/platform/http/read-form-text';
 import { readTableAnswers } from '$lib/server/services/threads/read-table-answers';
-import { withKnownReadings } from '$lib/server/services/threads/with-known-readings';
+import { knownReadings } from '$lib/server/services/threads/with-known-readings';
 import { runWorker } from '$lib/server/platform/worker-pool';
 import { contentOf } from '$lib/server/platform/files/file-content';
-import type { AskedKind } from '$lib/core/1-columns/fields';
 import { err, ok, type Result } from '$lib/core/result';
 import type { PageServerLoad } from './$types';
 
@@ -43,22 +42,13 @@ export const actions = {
 				file: fileName(file.name),
 				content: await contentOf(file)
 			});
-			const known = async (kind: AskedKind) =>
-				withKnownReadings(locals.app.books.db, kind, { sources: [], answers: said.value });
-			const { currency, answers } = await known('customers');
 			const [history] = given('history');
 			const files: TrialFiles = {
 				customers: await source(customers),
 				invoices: await source(invoices),
 				bank: await Promise.all(bank.map(source)),
 				history: history ? await source(history) : null,
-				answers: {
-					customers: answers,
-					documents: (await known('documents')).answers,
-					history: (await known('history')).answers,
-					'bank-table': (await known('bank-table')).answers
-				},
-				currency
+				...(await knownReadings(locals.app.books.db, said.value))
 			};
 			const tried = await (runWorker<TrialFiles, Result<Tried>>('trial-worker', files, {
 				limit: TRIAL_LIMIT

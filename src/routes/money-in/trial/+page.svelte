@@ -7,7 +7,8 @@
 	import { putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import Pips from '$lib/ui/Pips.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { TABLE_FIELDS, type AskedKind } from '$lib/core/1-columns/fields';
+	import type { AskedKind } from '$lib/core/model/asked-kind';
+	import { TABLE_FIELDS } from '$lib/core/1-columns/fields';
 	import ColumnsOfTable from '$lib/trade/tables/ColumnsOfTable.svelte';
 	import { TablePreview } from '$lib/trade/tables/table-preview.svelte';
 	import type { TableAnswer } from '$lib/tables/table-seen';

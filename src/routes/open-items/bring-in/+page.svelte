@@ -4,7 +4,8 @@
 	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
-	import { TABLE_FIELDS, type AskedKind } from '$lib/core/1-columns/fields';
+	import type { AskedKind } from '$lib/core/model/asked-kind';
+	import { TABLE_FIELDS } from '$lib/core/1-columns/fields';
 	import { isAsking, type TableAnswer } from '$lib/tables/table-seen';
 	import WorkProgress from '$lib/ui/WorkProgress.svelte';
 	import Problems from '$lib/ui/Problems.svelte';

@@ -1,13 +1,9 @@
 import { z } from 'zod';
 import { currencyField, idField } from '../../act/fields';
-import { TABLE_FIELDS, type FieldKey, type AskedKind } from '../../../core/1-columns/fields';
+import { ASKED_KINDS } from '../../../core/model/asked-kind';
+import { TABLE_FIELDS, type FieldKey } from '../../../core/1-columns/fields';
 
-export const TABLE_KIND = z.enum([
-	'documents',
-	'customers',
-	'history',
-	'bank-table'
-] satisfies readonly AskedKind[]);
+export const TABLE_KIND = z.enum(ASKED_KINDS);
 
 const KEYS = [...new Set(Object.values(TABLE_FIELDS).flatMap((fields) => fields.map(({ key }) => key)))];
 

@@ -1,4 +1,4 @@
-import type { AskedKind } from '../../../core/1-columns/fields';
+import type { AskedKind } from '../../../core/model/asked-kind';
 import type { GridRow } from '../../../core/1-columns/read-grid-rows';
 import type { RowsRead } from '../../../core/1-open-items/rows-read';
 import { append } from '../../../core/append';

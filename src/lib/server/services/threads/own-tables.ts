@@ -1,4 +1,4 @@
-import type { AskedKind } from '../../../core/1-columns/fields';
+import type { AskedKind } from '../../../core/model/asked-kind';
 import type { DocumentRow } from '../../../core/1-open-items/document-row';
 import type { CustomerRow } from '../../../core/1-open-items/read-customers';
 import type { HistoryRow } from '../../../core/1-open-items/read-history';
