@@ -103,8 +103,9 @@ export async function violations(page: Page, where: string): Promise<string[]> {
 	return violations.map((one) => `${where}: ${one.id} ${one.nodes[0]!.html.slice(0, 160)}`);
 }
 
-/** Drops a file on the page, as from a folder. */
+/** Drops a file on the page, as from a folder, once its script has taken over: before that nobody could have taken a file in hand. */
 export async function dropFile(page: Page, name: string, content: string | Buffer): Promise<void> {
+	await page.waitForLoadState('networkidle');
 	const transfer = await page.evaluateHandle(
 		({ name, bytes }) => {
 			const data = new DataTransfer();
