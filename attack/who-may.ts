@@ -72,6 +72,8 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/books/settings?/nameTable': 'supervisor',
 	'/books/settings?/forgetTable': 'supervisor',
 	'/books/settings?/keepTable': 'clerk',
+	'/books/settings?/keepTerms': 'supervisor',
+	'/books/settings?/dropTerms': 'supervisor',
 	'/setting-up?/leave': 'supervisor',
 	'/setting-up?/mail': 'supervisor',
 	'/setting-up?/finish': 'supervisor',

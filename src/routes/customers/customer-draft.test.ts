@@ -4,6 +4,7 @@ import { day } from '$lib/core/day/day';
 import { minor } from '$lib/core/money/minor';
 import type { CustomerDetails } from '$lib/core/model/customer-details';
 import { detailsField } from '$lib/server/customers/commands/customer-fields';
+import type { TermsDraft } from '$lib/trade/customers/terms-draft.svelte';
 import { CustomerDraft } from '$lib/trade/customers/customer-draft.svelte';
 
 const HAZEL: CustomerDetails = {
@@ -16,6 +17,10 @@ const HAZEL: CustomerDetails = {
 	...{
 		termsFrom: 'issue',
 		termsDays: 30,
+		termsParts: [],
+		language: 'de',
+		interest: 'agreed',
+		interestBasisPoints: 425,
 		discountBasisPoints: 250,
 		discountDays: 10,
 		creditLimit: minor(123_456),
@@ -52,7 +57,12 @@ const parsed = (draft: CustomerDraft, currency = 'GBP') => {
 	const given = draft.given(currency);
 	return 'details' in given ? detailsField.safeParse(given.details) : given;
 };
-const typed = (over: Partial<CustomerDraft>) => Object.assign(new CustomerDraft(HAZEL, 'GBP', TODAY), over);
+type Over = Partial<Omit<CustomerDraft, 'terms'>> & { readonly terms?: Partial<TermsDraft> };
+function typed({ terms, ...over }: Over): CustomerDraft {
+	const draft = Object.assign(new CustomerDraft(HAZEL, 'GBP', TODAY), over);
+	Object.assign(draft.terms, terms);
+	return draft;
+}
 
 describe('what is typed of a customer', () => {
 	test('is what is kept, where nothing was changed', () => {
@@ -78,16 +88,32 @@ describe('what is typed of a customer', () => {
 			})
 		);
 	});
-	test.each<[string, Partial<CustomerDraft>]>([
-		['termsDays', { termsDays: 'thirty' }],
-		['termsDays', { termsDays: '' }],
-		['discountBasisPoints', { discount: '2.555' }],
-		['discountDays', { discountDays: '' }],
+	test.each<[string, Over]>([
+		['termsDays', { terms: { termsDays: 'thirty' } }],
+		['termsDays', { terms: { termsDays: '' } }],
+		['discountBasisPoints', { terms: { discount: '2.555' } }],
+		['termsParts', { terms: { parts: [{ key: 0, percent: 'half', days: '3' }] } }],
+		['interestBasisPoints', { interestRate: '8 1/2' }],
+		['discountDays', { terms: { discountDays: '' } }],
 		['pausedUntil', { pausedUntil: 'soon' }],
 		['payerAccounts', { payerAccounts: 'no number!' }]
 	])('%s that cannot be read is said by the act', (field, over) => {
 		const result = parsed(typed(over));
 		expect('error' in result && result.error?.issues[0]?.path[0]).toBe(field);
+	});
+	test('instalments are added and taken off; one alone is all of it again', () => {
+		const draft = typed({});
+		draft.terms.addPart();
+		expect(draft.terms.given()).toMatchObject({
+			termsDays: 60,
+			termsParts: [
+				{ basisPoints: 5_000, days: 30 },
+				{ basisPoints: 5_000, days: 60 }
+			]
+		});
+		expect(parsed(draft)).toMatchObject({ success: true });
+		draft.terms.dropPart(0);
+		expect(draft.terms.given()).toMatchObject({ termsDays: 60, termsParts: [] });
 	});
 	test('a limit that is no amount is said before', () => {
 		expect(parsed(typed({ creditLimit: 'a lot' }))).toMatchObject({ field: 'details.creditLimit' });
@@ -98,6 +124,6 @@ describe('what is typed of a customer', () => {
 	});
 	test('2,5 % and 2.5 are one', () => {
 		for (const discount of ['2,5 %', '2.5', ' 2.50%'])
-			expect(parsed(typed({ discount }))).toMatchObject({ data: { discountBasisPoints: 250 } });
+			expect(parsed(typed({ terms: { discount } }))).toMatchObject({ data: { discountBasisPoints: 250 } });
 	});
 });

@@ -8,6 +8,10 @@ const HAZEL: CustomerDetails = {
 	...{
 		termsFrom: 'issue',
 		termsDays: 30,
+		termsParts: [],
+		language: 'en',
+		interest: 'statutory',
+		interestBasisPoints: null,
 		discountBasisPoints: null,
 		discountDays: null,
 		creditLimit: null,

@@ -15,6 +15,10 @@ const HAZEL: CustomerDetails = {
 	...{
 		termsFrom: 'issue',
 		termsDays: 45,
+		termsParts: [],
+		language: 'en',
+		interest: 'statutory',
+		interestBasisPoints: null,
 		discountBasisPoints: null,
 		discountDays: null,
 		creditLimit: null,

@@ -3,15 +3,9 @@ import { sumOf } from '../money/add';
 import { minor, type Minor } from '../money/minor';
 import { proportion } from '../money/proportion';
 import { apportion } from '../money/apportion';
-import type { TermsFrom } from '../model/customer-details';
+import type { TermsFrom, TermsPart } from '../model/customer-details';
 import { dueDay } from './due-day';
 import type { DocumentLine } from './document-row';
-
-/** One share of a document: so many basis points of its total, due so many days after it is issued, or after the end of that month. */
-export interface Share {
-	readonly basisPoints: number;
-	readonly days: number;
-}
 
 export interface DrawnUp {
 	readonly lines: readonly DocumentLine[];
@@ -29,7 +23,7 @@ export interface DrawnUp {
 export function drawUp(
 	lines: readonly { readonly text: string; readonly net: Minor; readonly taxBasisPoints: number }[],
 	issued: Day,
-	shares: readonly Share[],
+	shares: readonly TermsPart[],
 	from: TermsFrom = 'issue'
 ): DrawnUp {
 	const taxed = lines.map((line) => ({ ...line, tax: proportion(line.net, line.taxBasisPoints, 10_000) }));

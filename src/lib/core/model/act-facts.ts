@@ -144,6 +144,8 @@ export interface ActFacts {
 	};
 	'name-table-reading': { readonly kind: AskedKind; readonly before: string; readonly name: string };
 	'forget-table-reading': { readonly kind: AskedKind; readonly name: string };
+	'keep-terms': { readonly name: string };
+	'drop-terms': { readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
 	'set-conventions': { readonly locale: string; readonly timeZone: string };

@@ -5,6 +5,38 @@ import type { Minor } from '../money/minor';
 export const TERMS_FROM = ['issue', 'month_end'] as const;
 export type TermsFrom = (typeof TERMS_FROM)[number];
 
+/** One part of what is due under terms: its share of the whole in basis points, and the days after which it is due. */
+export interface TermsPart {
+	readonly basisPoints: number;
+	readonly days: number;
+}
+
+/** When documents are due, and what is given for paying them early. */
+export interface Terms {
+	/** Until all of it is due; with parts, until the last of them is. */
+	readonly termsDays: number;
+	readonly termsFrom: TermsFrom;
+	/** The instalments in which it is due; none where it is due at once. Their shares come to the whole. */
+	readonly termsParts: readonly TermsPart[];
+	readonly discountBasisPoints: number | null;
+	readonly discountDays: number | null;
+}
+
+/** Terms of the firm's own list. */
+export interface NamedTerms extends Terms {
+	readonly name: string;
+}
+
+/** Languages of customers (ISO 639-1): those in which what they write is read. */
+export const CUSTOMER_LANGUAGES = [
+	...(['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv', 'no', 'da', 'fi', 'pl', 'cs'] as const)
+] as const;
+export type CustomerLanguage = (typeof CUSTOMER_LANGUAGES)[number];
+
+/** What interest a customer may be charged on what is overdue: what the law allows, a rate that was agreed, or none. */
+export const INTEREST_POLICIES = ['statutory', 'agreed', 'none'] as const;
+export type InterestPolicy = (typeof INTEREST_POLICIES)[number];
+
 /** Which letters somebody is sent a copy of. */
 export const CONTACT_COPIES = ['none', 'statements', 'reminders', 'all'] as const;
 export type ContactCopies = (typeof CONTACT_COPIES)[number];
@@ -20,7 +52,7 @@ export interface Contact {
 }
 
 /** What is kept of a customer beside the account itself; lists in the order in which they are shown. */
-export interface CustomerDetails {
+export interface CustomerDetails extends Terms {
 	readonly name: string;
 	/** Other names on their payments. */
 	readonly otherNames: readonly string[];
@@ -28,10 +60,6 @@ export interface CustomerDetails {
 	readonly address: readonly string[];
 	/** Lines of the address on statements and reminders, where that is another. */
 	readonly statementAddress: readonly string[];
-	readonly termsDays: number;
-	readonly termsFrom: TermsFrom;
-	readonly discountBasisPoints: number | null;
-	readonly discountDays: number | null;
 	/** In the account's currency; null for none. */
 	readonly creditLimit: Minor | null;
 	/** The account of the firm that they are a branch of. */
@@ -41,6 +69,11 @@ export interface CustomerDetails {
 	readonly phone: string | null;
 	readonly contacts: readonly Contact[];
 	readonly taxNumber: string | null;
+	/** In which they are written to. */
+	readonly language: CustomerLanguage;
+	readonly interest: InterestPolicy;
+	/** A year, in basis points, where a rate was agreed; else null. */
+	readonly interestBasisPoints: number | null;
 	readonly tags: readonly string[];
 	readonly notes: string;
 	/** Why they are left out of reminders; null where they are not. */
@@ -68,6 +101,7 @@ export const NO_DETAILS: Omit<CustomerDetails, 'name'> = {
 		statementAddress: [],
 		termsDays: 30,
 		termsFrom: 'issue',
+		termsParts: [],
 		discountBasisPoints: null
 	},
 	...{ discountDays: null, creditLimit: null, parentCode: null, statementEmail: null, reminderEmail: null },
@@ -75,6 +109,9 @@ export const NO_DETAILS: Omit<CustomerDetails, 'name'> = {
 		phone: null,
 		contacts: [],
 		taxNumber: null,
+		language: 'en',
+		interest: 'statutory',
+		interestBasisPoints: null,
 		tags: [],
 		notes: '',
 		chasingPaused: null,

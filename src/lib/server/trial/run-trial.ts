@@ -181,7 +181,8 @@ function itemsOf(
 	const { number, kind, currency, issued, purchaseOrder, paymentReference, text } = row;
 	let paid = row.total - row.open;
 	// A table of customers does not say from when their days are counted.
-	const instalments = instalmentsOfRow(row, { termsDays: owner.termsDays, termsFrom: 'issue' });
+	const { termsDays } = owner;
+	const instalments = instalmentsOfRow(row, { termsDays, termsFrom: 'issue', termsParts: [] });
 	const bases = apportion(
 		row.total,
 		instalments.map((part) => part.amount)

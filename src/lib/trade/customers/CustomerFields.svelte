@@ -1,10 +1,11 @@
 <script lang="ts">
-	import { TERMS_FROM } from '$lib/core/model/customer-details';
-	import { TERMS_FROM_WORDS } from '$lib/words';
+	import { CUSTOMER_LANGUAGES, INTEREST_POLICIES, type NamedTerms } from '$lib/core/model/customer-details';
+	import { INTEREST_WORDS, languageName } from '$lib/words';
 	import Field from '$lib/ui/Field.svelte';
 	import type { FieldFaults } from '$lib/ui/field-faults';
 	import type { Snippet } from 'svelte';
 	import Contacts from './Contacts.svelte';
+	import TermsFields from './TermsFields.svelte';
 	import type { CustomerDraft } from './customer-draft.svelte';
 
 	/** All that is kept of a customer, to be typed. */
@@ -12,12 +13,15 @@
 		draft,
 		form,
 		currency,
+		named,
 		account
 	}: {
 		draft: CustomerDraft;
 		form: FieldFaults;
 		/** Of the account, for the credit limit. */
 		currency: string;
+		/** The firm's own list of terms. */
+		named: readonly NamedTerms[];
 		/** The code and currency of a new account, or what they are. */
 		account?: Snippet;
 	} = $props();
@@ -61,21 +65,28 @@
 	</fieldset>
 	<fieldset class="grid grid-cols-2 content-start gap-3">
 		<legend class="mb-1 font-semibold">Terms</legend>
-		{@render line('termsDays', 'Payment due in days')}
-		<Field {form} name="details.termsFrom" label="Counted from"
-			>{#snippet input(attributes)}<select {...attributes} bind:value={draft.termsFrom}
-					>{#each TERMS_FROM as from (from)}<option value={from}>{TERMS_FROM_WORDS[from]}</option
+		<TermsFields draft={draft.terms} {form} under="details" {named} />
+		{@render line('creditLimit', `Credit limit, ${currency}`, 'text', true)}
+		<Field {form} name="details.interest" label="Late-payment interest"
+			>{#snippet input(attributes)}<select {...attributes} bind:value={draft.interest}
+					>{#each INTEREST_POLICIES as policy (policy)}<option value={policy}>{INTEREST_WORDS[policy]}</option
 						>{/each}</select
 				>{/snippet}</Field
 		>
-		{@render line('creditLimit', `Credit limit, ${currency}`, 'text', true)}
-		{@render line('discount', 'Settlement discount, %', 'text', false, 'discountBasisPoints')}
-		{@render line('discountDays', 'If paid within days')}
+		{#if draft.interest === 'agreed'}
+			{@render line('interestRate', 'Rate, % a year', 'text', false, 'interestBasisPoints')}
+		{/if}
 	</fieldset>
 	<fieldset class="col-start-2 row-start-2 grid grid-cols-2 content-start gap-3">
 		<legend class="mb-1 font-semibold">Letters</legend>
 		{@render line('statementEmail', 'E-mail for statements', 'email')}
 		{@render line('reminderEmail', 'E-mail for reminders, if another', 'email')}
+		<Field {form} name="details.language" label="Language" class="col-span-2"
+			>{#snippet input(attributes)}<select {...attributes} bind:value={draft.language}
+					>{#each CUSTOMER_LANGUAGES as code (code)}<option value={code}>{languageName(code)}</option
+						>{/each}</select
+				>{/snippet}</Field
+		>
 		{@render line('chasingPaused', 'No reminders, because')}
 		{@render line('pausedUntil', 'Until')}
 	</fieldset>

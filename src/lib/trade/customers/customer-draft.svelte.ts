@@ -1,7 +1,14 @@
 import type { Day } from '../../core/day/day';
 import { parseTypedDay } from '../../core/day/parse-typed-day';
 import { shortDay } from '../../words';
-import type { ContactCopies, CustomerDetails, TermsFrom } from '../../core/model/customer-details';
+import type {
+	ContactCopies,
+	CustomerDetails,
+	CustomerLanguage,
+	InterestPolicy
+} from '../../core/model/customer-details';
+import { TermsDraft } from './terms-draft.svelte';
+import { typedPercent } from './typed-numbers';
 import type { detailsField } from '../../server/customers/commands/customer-fields';
 import { plainAmount } from '../../words/plain-amount';
 import { typedAmount } from '../../words/typed-amount';
@@ -25,10 +32,7 @@ export class CustomerDraft {
 	otherNames = $state('');
 	address = $state('');
 	statementAddress = $state('');
-	termsDays = $state('30');
-	termsFrom = $state<TermsFrom>('issue');
-	discount = $state('');
-	discountDays = $state('');
+	readonly terms: TermsDraft;
 	creditLimit = $state('');
 	parentCode = $state('');
 	statementEmail = $state('');
@@ -36,6 +40,9 @@ export class CustomerDraft {
 	phone = $state('');
 	contacts = $state<ContactDraft[]>([]);
 	taxNumber = $state('');
+	language = $state<CustomerLanguage>('en');
+	interest = $state<InterestPolicy>('statutory');
+	interestRate = $state('');
 	tags = $state('');
 	notes = $state('');
 	chasingPaused = $state('');
@@ -52,16 +59,16 @@ export class CustomerDraft {
 	 */
 	constructor(details: CustomerDetails | null, currency: string, today: Day) {
 		this.#today = today;
+		this.terms = new TermsDraft(details);
 		if (!details) return;
 		const text = (value: string | number | null) => (value === null ? '' : String(value));
 		this.name = details.name;
 		this.otherNames = details.otherNames.join('\n');
 		this.address = details.address.join('\n');
 		this.statementAddress = details.statementAddress.join('\n');
-		this.termsDays = text(details.termsDays);
-		this.termsFrom = details.termsFrom;
-		this.discount = details.discountBasisPoints === null ? '' : text(details.discountBasisPoints / 100);
-		this.discountDays = text(details.discountDays);
+		this.language = details.language;
+		this.interest = details.interest;
+		this.interestRate = details.interestBasisPoints === null ? '' : text(details.interestBasisPoints / 100);
 		this.creditLimit = details.creditLimit === null ? '' : plainAmount(details.creditLimit, currency);
 		this.parentCode = text(details.parentCode);
 		this.statementEmail = text(details.statementEmail);
@@ -91,10 +98,10 @@ export class CustomerDraft {
 				...{ name: this.name, notes: this.notes, parentCode: this.parentCode },
 				...{ otherNames: lines(this.otherNames), tags: this.tags.split(',') },
 				...{ address: lines(this.address), statementAddress: lines(this.statementAddress) },
-				termsDays: whole(this.termsDays) ?? NaN,
-				termsFrom: this.termsFrom,
-				discountBasisPoints: basisPoints(this.discount),
-				discountDays: whole(this.discountDays),
+				...this.terms.given(),
+				...{ language: this.language, interest: this.interest },
+				// What was typed before somebody chose that none was agreed does not count.
+				interestBasisPoints: this.interest === 'agreed' ? typedPercent(this.interestRate) : null,
 				creditLimit: limit,
 				...{ statementEmail: this.statementEmail.trim(), reminderEmail: this.reminderEmail.trim() },
 				...{ phone: this.phone, taxNumber: this.taxNumber, chasingPaused: this.chasingPaused },
@@ -124,16 +131,3 @@ export class CustomerDraft {
 }
 
 const lines = (text: string) => text.split('\n').map((line) => line.trim());
-
-/** A whole number; null where nothing was typed, not a number where something else was. */
-function whole(text: string): number | null {
-	const typed = text.trim();
-	return typed === '' ? null : /^\d{1,6}$/.test(typed) ? Number(typed) : NaN;
-}
-
-/** Hundredths of a per cent; null where nothing was typed, not a number where something else was. */
-function basisPoints(text: string): number | null {
-	const typed = text.replace('%', '').trim().replace(',', '.');
-	if (typed === '') return null;
-	return /^\d{1,3}(?:\.\d{1,2})?$/.test(typed) ? Math.round(Number(typed) * 100) : NaN;
-}

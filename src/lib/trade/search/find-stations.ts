@@ -24,6 +24,7 @@ const SETTINGS = [
 		'tables',
 		'columns headings mapping import csv'
 	],
+	['Terms of payment', 'the firm’s own list', 'terms', 'days instalments settlement discount due'],
 	['Numbers and times', 'how they are written', 'numbers', 'time zone decimal comma locale'],
 	['Anchors', 'to whom the signed record goes', 'anchors', 'auditor mail']
 ] as const;

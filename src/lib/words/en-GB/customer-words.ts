@@ -3,8 +3,12 @@ import type {
 	ContactCopies,
 	CustomerChange,
 	CustomerField,
-	TermsFrom
+	InterestPolicy,
+	TermsFrom,
+	TermsPart
 } from '../../core/model/customer-details';
+import { languageName } from './language-name';
+import { INTEREST_WORDS, TERMS_FROM_WORDS } from './terms-words';
 import { count, money, shortDay } from './format';
 
 /** What is kept of a customer, by name. */
@@ -15,6 +19,7 @@ export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
 	statementAddress: 'address for letters',
 	termsDays: 'terms',
 	termsFrom: 'terms counted from',
+	termsParts: 'instalments',
 	discountBasisPoints: 'settlement discount',
 	discountDays: 'days for the discount',
 	creditLimit: 'credit limit',
@@ -24,6 +29,9 @@ export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
 	phone: 'telephone',
 	contacts: 'contacts',
 	taxNumber: 'VAT number',
+	language: 'language',
+	interest: 'interest on what is overdue',
+	interestBasisPoints: 'rate of interest',
 	tags: 'tags',
 	notes: 'notes',
 	chasingPaused: 'reminders paused',
@@ -38,12 +46,6 @@ export function customerChangeWords({ field, before, after }: CustomerChange, cu
 	if (!was) return `${name} ${is}`;
 	return is ? `${name} ${was}, now ${is}` : `${name} ${was} taken off`;
 }
-
-/** From when the days of terms are counted. */
-export const TERMS_FROM_WORDS: Readonly<Record<TermsFrom, string>> = {
-	issue: 'the day of issue',
-	month_end: 'the end of the month'
-};
 
 /** Which letters somebody gets a copy of. */
 export const CONTACT_COPY_WORDS: Readonly<Record<ContactCopies, string>> = {
@@ -63,9 +65,16 @@ export function contactWords({ name, role, email, phone, copies }: Contact): str
 function valueWords(field: CustomerField, value: CustomerChange['before'], currency: string): string {
 	if (value === null || value === '') return '';
 	if (typeof value === 'object')
-		return value.map((one) => (typeof one === 'string' ? `“${one}”` : `“${contactWords(one)}”`)).join(', ');
+		return value.map((one) => `“${typeof one === 'string' ? one : partOrContact(one)}”`).join(', ');
 	if (field === 'termsFrom') return TERMS_FROM_WORDS[value as TermsFrom];
+	if (field === 'interest') return INTEREST_WORDS[value as InterestPolicy];
+	if (field === 'language') return languageName(String(value));
 	if (typeof value === 'string') return field === 'pausedUntil' ? shortDay(value) : `“${value}”`;
 	if (field === 'creditLimit') return money(value, currency);
-	return field === 'discountBasisPoints' ? `${value / 100}%` : count(value, 'day');
+	return field === 'discountBasisPoints' || field === 'interestBasisPoints'
+		? `${value / 100}%`
+		: count(value, 'day');
 }
+
+const partOrContact = (one: Contact | TermsPart) =>
+	'days' in one ? `${one.basisPoints / 100}% in ${count(one.days, 'day')}` : contactWords(one);

@@ -6,6 +6,8 @@ export * from './anchor-mail';
 export * from './breach-sentence';
 export * from './claim-words';
 export * from './customer-words';
+export * from './language-name';
+export * from './terms-words';
 export * from './difference-names';
 export * from './field-words';
 export * from './file-kinds';

@@ -10,6 +10,7 @@ import { setAuditor } from '$lib/server/firm/commands/set-auditor';
 import { setFirm } from '$lib/server/firm/commands/set-firm';
 import { keepTableReadings } from '$lib/server/firm/commands/keep-table-readings';
 import { forgetTableReading, nameTableReading } from '$lib/server/firm/commands/known-tables';
+import { dropTerms, keepTerms } from '$lib/server/firm/commands/named-terms';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
 import type { PageServerLoad } from './$types';
 
@@ -26,6 +27,8 @@ export const actions = {
 	forgetTable: action(forgetTableReading),
 	/** The way back of forgetting. */
 	keepTable: action(keepTableReadings),
+	keepTerms: action(keepTerms),
+	dropTerms: action(dropTerms),
 	auditor: action(setAuditor),
 	files: action(setBankFiles),
 	conventions: action(setConventions, {

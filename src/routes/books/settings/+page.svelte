@@ -7,6 +7,7 @@
 	import Limits from './Limits.svelte';
 	import NewBankAccount from './NewBankAccount.svelte';
 	import NumbersAndTimes from './NumbersAndTimes.svelte';
+	import TermsList from './TermsList.svelte';
 	let { data } = $props();
 </script>
 
@@ -16,6 +17,7 @@
 	<div>
 		<Limits {data} />
 		<section class="px-8 pb-10">
+			<TermsList terms={data.terms} />
 			<NumbersAndTimes conventions={data.conventions} timeZones={data.timeZones} />
 			<AuditorAddress email={data.auditor} />
 		</section>

@@ -7,16 +7,18 @@
 	import WhatIsKnown from './WhatIsKnown.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
 	import {
-		returnedMark,
-		ledgerWords,
+		languageName,
 		amount,
+		contactWords,
+		ledgerWords,
+		LETTER_NAMES,
 		list,
 		moment,
 		momentDay,
 		money,
+		returnedMark,
 		shortDay,
-		LETTER_NAMES,
-		contactWords
+		termsWords
 	} from '$lib/words';
 	let { data } = $props();
 	const account = $derived(data.account);
@@ -198,11 +200,12 @@
 				{#each customer.address as line, i (i)}{line}<br />{/each}
 			</p>
 			<p class="mt-2">
-				Pays in {customer.termsDays} days{customer.termsFrom === 'month_end'
-					? ' from the end of the month'
-					: ''}{customer.discountBasisPoints
-					? `, ${customer.discountBasisPoints / 100}% off within ${customer.discountDays}`
-					: ''}.
+				Pays {customer.termsParts.length ? '' : 'in '}{termsWords(customer)}.{customer.interest ===
+				'statutory'
+					? ''
+					: customer.interest === 'none'
+						? ' No interest is charged.'
+						: ` Interest of ${(customer.interestBasisPoints ?? 0) / 100}% a year was agreed.`}
 			</p>
 			<p class="mt-2">
 				Statements to {customer.statementEmail ?? 'nobody yet'}{customer.reminderEmail
@@ -236,6 +239,7 @@
 						</li>{/each}
 				</ul>{/if}
 			{#if customer.phone}<p class="mt-2">Telephone {customer.phone}</p>{/if}
+			{#if customer.language !== 'en'}<p class="mt-2">Written to in {languageName(customer.language)}</p>{/if}
 			{#if customer.taxNumber}<p class="mt-2">VAT number {customer.taxNumber}</p>{/if}
 			{#if customer.tags.length}<p class="mt-2">{list(customer.tags)}</p>{/if}
 			{#if customer.chasingPaused}<p class="note mt-2">

@@ -1,11 +1,13 @@
 import { error } from '@sveltejs/kit';
 import { action } from '$lib/server/platform/http/action';
-import { mayAct } from '$lib/server/platform/http/view';
+import { mayAct, view } from '$lib/server/platform/http/view';
+import { lookAtNamedTerms } from '$lib/server/firm/queries/named-terms';
 import { openAccount } from '$lib/server/customers/commands/open-account';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals }) => {
+export const load: PageServerLoad = async ({ locals }) => {
 	if (!mayAct(locals)) error(403, 'Opening an account takes a clerk.');
+	return { terms: await view(locals, lookAtNamedTerms, null) };
 };
 
 export const actions = { open: action(openAccount) };

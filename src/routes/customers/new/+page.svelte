@@ -9,6 +9,7 @@
 	import { CustomerDraft } from '$lib/trade/customers/customer-draft.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
+	let { data } = $props();
 	const draft = new CustomerDraft(null, page.data.base, page.data.today);
 	let code = $state('');
 	let currency = $state<string>(page.data.base);
@@ -35,7 +36,7 @@
 		Only the name is needed. Many at once come <a href="/open-items/bring-in?what=customers">from a table</a>.
 	</p>
 	<form method="POST" action="?/open" class="mt-4" use:enhance={form.submit(submit)}>
-		<CustomerFields {draft} {form} {currency}>
+		<CustomerFields {draft} {form} {currency} named={data.terms}>
 			{#snippet account()}
 				<Field {form} name="code" label="Account code"
 					>{#snippet input(attributes)}<input

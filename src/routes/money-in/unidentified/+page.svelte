@@ -35,7 +35,8 @@
 	</h1>
 	<p class="mt-1 mb-3 says">
 		Money whose payer nobody knows yet. The bank agrees, and the day can be closed; each stays here until its
-		payer is found.
+		payer is found.{#if !data.rows.length}
+			It is posted here from <a href="/money-in">Money in</a>, under “Not customer money”.{/if}
 	</p>
 	{#if data.rows.length}
 		<table>

@@ -3,7 +3,7 @@ import { day } from '$lib/core/day/day';
 import { NewDocument } from './new-document.svelte';
 
 const customer = {
-	...{ id: 7, currency: 'GBP', termsDays: 14, termsFrom: 'issue' as const },
+	...{ id: 7, currency: 'GBP', termsDays: 14, termsFrom: 'issue' as const, termsParts: [] },
 	...{ discountBasisPoints: 250, discountDays: 10 }
 };
 const numbers = { invoice: 'AK-2', credit_note: 'AC-2', charge: 'CH-1' };
@@ -33,6 +33,21 @@ describe('a document as it is typed', () => {
 		form.issued = '2026-10-05';
 		expect(form.drawn!.instalments.map(({ due }) => due)).toEqual(['2026-11-14']);
 		expect(form.input.termsFrom).toBe('month_end');
+	});
+	it('is due in the instalments of the customer’s terms', () => {
+		const termsParts = [
+			{ basisPoints: 3_000, days: 0 },
+			{ basisPoints: 7_000, days: 45 }
+		];
+		const theirs = { ...customer, termsDays: 45, termsParts };
+		const form = new NewDocument({ customer: theirs, numbers, taxBasisPoints: 2000 }, day('2026-10-30'));
+		Object.assign(form.lines[0]!, { text: 'clay', net: '10' });
+		form.issued = '2026-10-05';
+		expect(form.drawn!.instalments).toEqual([
+			{ due: '2026-10-05', amount: 360 },
+			{ due: '2026-11-19', amount: 840 }
+		]);
+		expect(form.input.shares).toEqual(termsParts);
 	});
 	it('another kind has its own number, and only invoices a discount', () => {
 		const form = begin();

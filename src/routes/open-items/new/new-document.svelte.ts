@@ -1,5 +1,5 @@
-import { drawUp, type DrawnUp, type Share } from '$lib/core/1-open-items/draw-up';
-import type { TermsFrom } from '$lib/core/model/customer-details';
+import { drawUp, type DrawnUp } from '$lib/core/1-open-items/draw-up';
+import type { TermsFrom, TermsPart } from '$lib/core/model/customer-details';
 import type { Day } from '$lib/core/day/day';
 import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 import { minor, type Minor } from '$lib/core/money/minor';
@@ -22,6 +22,7 @@ export interface Beginning {
 		readonly currency: string;
 		readonly termsDays: number;
 		readonly termsFrom: TermsFrom;
+		readonly termsParts: readonly TermsPart[];
 		readonly discountBasisPoints: number | null;
 		readonly discountDays: number | null;
 	} | null;
@@ -63,7 +64,11 @@ export class NewDocument {
 		this.#today = today;
 		const { customer } = beginning;
 		this.currency = customer?.currency ?? 'GBP';
-		this.shares = [{ percent: '', days: String(customer?.termsDays ?? 30) }];
+		this.shares = customer?.termsParts.length
+			? customer.termsParts.map(({ basisPoints, days }) => ({
+					...{ percent: String(basisPoints / 100), days: String(days) }
+				}))
+			: [{ percent: '', days: String(customer?.termsDays ?? 30) }];
 		if (customer?.discountBasisPoints && customer.discountDays !== null) {
 			this.discountPercent = String(customer.discountBasisPoints / 100);
 			this.discountDays = String(customer.discountDays);
@@ -118,7 +123,7 @@ export class NewDocument {
 			};
 		});
 		const given = this.shares.reduce((sum, share) => sum + (basisPointsOf(share.percent) ?? 0), 0);
-		const shares: Share[] = this.shares.map((share, i) => {
+		const shares: TermsPart[] = this.shares.map((share, i) => {
 			const rest = share.percent.trim() === '';
 			const basisPoints = rest ? Math.max(0, 10_000 - given) : basisPointsOf(share.percent);
 			const days = /^\d{1,4}$/.test(share.days.trim()) ? Number(share.days) : null;

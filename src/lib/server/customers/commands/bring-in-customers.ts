@@ -134,10 +134,12 @@ export const bringInCustomers = defineAct({
 
 /** Details as the act is given them. */
 function asInput(details: CustomerDetails) {
-	const { otherNames, address, statementAddress, tags, contacts, payerAccounts, ...plain } = details;
+	const { otherNames, address, statementAddress, tags, contacts, payerAccounts, termsParts, ...plain } =
+		details;
 	return {
 		...plain,
 		...{ otherNames: [...otherNames], address: [...address], statementAddress: [...statementAddress] },
+		termsParts: [...termsParts],
 		...{ tags: [...tags], contacts: [...contacts], payerAccounts: [...payerAccounts] }
 	};
 }

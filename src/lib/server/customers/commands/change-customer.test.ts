@@ -1,6 +1,7 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { minor } from '../../../core/money/minor';
+import { actSentence } from '../../../words';
 import type { CustomerDetails } from '../../../core/model/customer-details';
 import { perform } from '../../act/perform';
 import { lookAtLetter, lookAtRun } from '../../letters/queries/letters';
@@ -48,6 +49,7 @@ const faults = async (over: Record<string, unknown>) => {
 	const result = await change(over);
 	return result.ok ? [] : result.problems.map((one) => (one.code === 'field' ? one.field : one.code));
 };
+const part = (basisPoints: number, days: number) => ({ basisPoints, days });
 const newest = async () => (await books.db.select().from(act).orderBy(desc(act.id)).limit(1).get())!;
 
 describe('details of a customer', () => {
@@ -57,13 +59,14 @@ describe('details of a customer', () => {
 			...{ discountBasisPoints: 250, discountDays: 10, creditLimit: minor(500_000), parentCode: 'W2' },
 			...{ statementEmail: '', reminderEmail: 'late@hazel.example', phone: '0190 1', taxNumber: 'GB 12' },
 			...{ tags: ['north', 'north', 'kilns'], notes: 'Pays on Fridays', payerAccounts: ['gb12 zzam 1'] },
-			...{ chasingPaused: 'in talks', pausedUntil: '2026-11-30', otherNames: ['Hazel H.'] }
+			...{ chasingPaused: 'in talks', pausedUntil: '2026-11-30', otherNames: ['Hazel H.'] },
+			...{ language: 'de', interest: 'agreed', interestBasisPoints: 425 }
 		};
-		expect(await change(details)).toMatchObject({ ok: true, value: { changes: 17 } });
+		expect(await change(details)).toMatchObject({ ok: true, value: { changes: 20 } });
 		const after = await seen();
 		expect(after.details).toEqual({
 			...details,
-			...{ contacts: [], termsFrom: 'issue' },
+			...{ contacts: [], termsFrom: 'issue', termsParts: [] },
 			...{ name: 'Hazel Hill Pottery', address: ['Kiln Row', 'Mere'], statementEmail: null },
 			...{ tags: ['north', 'kilns'], payerAccounts: ['GB12ZZAM1'] }
 		});
@@ -185,6 +188,30 @@ describe('an account', () => {
 			problems: [{ code: 'account-not-settled', customer: 'Hazel Hill Pottery', items: 1, credits: 0 }]
 		});
 		expect((await seen()).closedOn).toBeNull();
+	});
+
+	it('instalments say when all of it is due, and are in the record as words', async () => {
+		const termsParts = [
+			{ basisPoints: 5_000, days: 30 },
+			{ basisPoints: 5_000, days: 60 }
+		];
+		expect(await change({ termsDays: 7, termsParts })).toMatchObject({ ok: true, value: { changes: 2 } });
+		expect((await seen()).details).toMatchObject({ termsDays: 60, termsParts });
+		expect(actSentence({ kind: 'change-customer', facts: JSON.parse((await newest()).summary) })).toBe(
+			'Changed Hazel Hill Pottery, H1: terms 30 days, now 60 days; instalments “50% in 30 days”, “50% in 60 days”'
+		);
+	});
+
+	it.each<[string, Record<string, unknown>, string[]]>([
+		['parts that are not the whole', { termsParts: [part(4_000, 10), part(4_000, 20)] }, ['termsParts']],
+		['one part alone', { termsParts: [part(10_000, 10)] }, ['termsParts']],
+		['a part due before the one before', { termsParts: [part(5_000, 20), part(5_000, 20)] }, ['termsParts']],
+		['an agreed rate without the rate', { interest: 'agreed' }, ['interestBasisPoints']],
+		['a rate where none was agreed', { interestBasisPoints: 425 }, ['interestBasisPoints']],
+		['a language that nobody reads', { language: 'tlh' }, ['language']]
+	])('%s is refused at its field', async (_, over, fields) => {
+		expect((await faults(over)).map((field) => field.split('.')[1])).toEqual(fields);
+		expect((await seen()).version).toBe(1);
 	});
 
 	it('is opened with all that is known of it', async () => {

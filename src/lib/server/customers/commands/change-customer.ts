@@ -1,7 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { customerChanges } from '../../../core/1-open-items/customer-changes';
-import type { Contact, CustomerChange, CustomerDetails } from '../../../core/model/customer-details';
+import type {
+	Contact,
+	CustomerChange,
+	CustomerDetails,
+	TermsPart
+} from '../../../core/model/customer-details';
 import { defineAct } from '../../act/define-act';
 import { idField, versionField } from '../../act/fields';
 import type { Tx } from '../../platform/db/open';
@@ -83,12 +88,22 @@ function shortened({ field, before, after }: CustomerChange): CustomerChange {
 
 const MOST = 80;
 const MOST_CONTACTS = 3;
+const MOST_PARTS = 6;
 function cut(value: CustomerChange['before']): CustomerChange['before'] {
 	if (isContacts(value)) return value.length > MOST_CONTACTS ? value.slice(0, MOST_CONTACTS) : value;
+	if (isParts(value)) return value.length > MOST_PARTS ? value.slice(0, MOST_PARTS) : value;
 	if (Array.isArray(value)) return cut(value.join(', '));
 	return typeof value === 'string' && value.length > MOST ? `${value.slice(0, MOST)} …` : value;
 }
 
 function isContacts(value: CustomerChange['before']): value is readonly Contact[] {
+	return isObjects(value) && !('days' in value[0]!);
+}
+
+function isParts(value: CustomerChange['before']): value is readonly TermsPart[] {
+	return isObjects(value) && 'days' in value[0]!;
+}
+
+function isObjects(value: CustomerChange['before']): value is readonly Contact[] | readonly TermsPart[] {
 	return Array.isArray(value) && typeof value[0] === 'object';
 }

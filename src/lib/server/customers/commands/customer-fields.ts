@@ -1,8 +1,12 @@
 import { z } from 'zod';
-import { CONTACT_COPIES, TERMS_FROM } from '../../../core/model/customer-details';
+import {
+	CONTACT_COPIES,
+	CUSTOMER_LANGUAGES,
+	INTEREST_POLICIES,
+	TERMS_FROM
+} from '../../../core/model/customer-details';
+import { percentField, TERMS_SHAPE, termsFault, withLastPart } from '../../firm/store/terms-shape';
 import { accountNumberField, dayField, emailField, sumField } from '../../act/fields';
-
-const DAYS = 'Give the terms as a number of days.';
 
 /** Lines or words of a list; empty ones and repeated ones are left out. */
 const listField = (most: number, length: number, tooMany: string) =>
@@ -42,12 +46,6 @@ const contactField = z
 			ctx.addIssue({ code: 'custom', path: ['email'], message: 'Copies need an e-mail address.' });
 	});
 
-export const termsField = z
-	.number({ message: DAYS })
-	.int(DAYS)
-	.min(0, DAYS)
-	.max(3650, 'That is more than ten years.');
-
 export const nameField = z.string().trim().min(1, 'Type the name of the customer.').max(200);
 
 /** What is kept of a customer, as a form sends it. */
@@ -57,15 +55,7 @@ export const detailsField = z
 		otherNames: listField(20, 200, 'Twenty other names at most are kept.'),
 		address: addressField,
 		statementAddress: addressField,
-		termsDays: termsField,
-		termsFrom: z.enum(TERMS_FROM),
-		discountBasisPoints: z
-			.number({ message: 'Give the discount in per cent.' })
-			.int('Give the discount with two decimals at most.')
-			.min(1, 'Give the discount in per cent, or leave it empty.')
-			.max(10_000, 'That is more than the whole.')
-			.nullable(),
-		discountDays: termsField.nullable(),
+		...TERMS_SHAPE,
 		creditLimit: sumField.nullable(),
 		parentCode: text(60),
 		statementEmail: orNull(emailField),
@@ -73,6 +63,9 @@ export const detailsField = z
 		phone: text(60),
 		contacts: z.array(contactField).max(20, 'Twenty contacts at most are kept.'),
 		taxNumber: text(40),
+		language: z.enum(CUSTOMER_LANGUAGES),
+		interest: z.enum(INTEREST_POLICIES),
+		interestBasisPoints: percentField('the rate').nullable(),
 		tags: listField(20, 40, 'Twenty tags at most are kept.'),
 		notes: z.string().trim().max(2_000, 'That is longer than 2,000 letters.'),
 		chasingPaused: text(200),
@@ -85,11 +78,16 @@ export const detailsField = z
 	.superRefine((given, ctx) => {
 		const fault = (field: string, message: string) =>
 			ctx.addIssue({ code: 'custom', path: [field], message });
-		if ((given.discountBasisPoints === null) !== (given.discountDays === null))
+		const terms = termsFault(given);
+		if (terms) fault(terms.field, terms.message);
+		if ((given.interest === 'agreed') !== (given.interestBasisPoints !== null))
 			fault(
-				given.discountDays === null ? 'discountDays' : 'discountBasisPoints',
-				'A discount needs both: how much, and within how many days.'
+				'interestBasisPoints',
+				given.interest === 'agreed'
+					? 'Give the rate that was agreed, in per cent a year.'
+					: 'A rate is given only where one was agreed.'
 			);
 		if (given.pausedUntil !== null && given.chasingPaused === null)
 			fault('chasingPaused', 'Say why they get no reminders.');
-	});
+	})
+	.transform(withLastPart);

@@ -5,7 +5,8 @@ import { nextCode } from '../../../core/text/next-code';
 import { customer, customerName, payerAccount } from '../../platform/db/schema';
 import { NO_DETAILS } from '../../../core/model/customer-details';
 import { parentAt } from '../store/parent-at';
-import { detailsField, nameField, termsField } from './customer-fields';
+import { termsField } from '../../firm/store/terms-shape';
+import { detailsField, nameField } from './customer-fields';
 import { accountNumberField, currencyField, emailField } from '../../act/fields';
 import { DomainError } from '../../act/domain-error';
 import { defineAct } from '../../act/define-act';
@@ -72,7 +73,8 @@ export const openAccount = defineAct({
 			payerAccounts: input.payerAccount && known.length === 0 ? [input.payerAccount] : []
 		};
 		if (details.parentCode !== null) await parentAt(tx, details.parentCode);
-		const { currency, termsDays } = input;
+		const { currency } = input;
+		const termsDays = details.termsParts.at(-1)?.days ?? input.termsDays;
 		const ids = await ctx.run(addCustomers, [{ ...details, name, termsDays, code, currency }]);
 		const customerId = ids[code]!;
 		return { actId, customerId, code };

@@ -51,12 +51,15 @@ export async function detailsOfAll(
 				...{
 					termsDays: owner.termsDays,
 					termsFrom: owner.termsFrom,
+					termsParts: owner.termsParts,
 					discountBasisPoints: owner.discountBasisPoints
 				},
 				...{ discountDays: owner.discountDays, parentCode: codes.get(owner.parentId ?? 0) ?? null },
 				creditLimit: owner.creditLimit === null ? null : minor(owner.creditLimit),
 				...{ statementEmail: owner.statementEmail, reminderEmail: owner.reminderEmail, phone: owner.phone },
 				contacts: owner.contacts,
+				...{ language: owner.language, interest: owner.interest },
+				interestBasisPoints: owner.interestBasisPoints,
 				...{ taxNumber: owner.taxNumber, tags: owner.tags, notes: owner.notes },
 				...{ chasingPaused: owner.chasingPaused, pausedUntil: owner.pausedUntil },
 				payerAccounts: (accountsOf.get(owner.id) ?? []).map((one) => one.text)
@@ -72,13 +75,13 @@ export async function writeDetails(
 	{ otherNames, payerAccounts, parentCode: _code, ...details }: CustomerDetails,
 	parentId: number | null
 ): Promise<void> {
-	const { address, statementAddress, tags, contacts, ...plain } = details;
+	const { address, statementAddress, tags, contacts, termsParts, ...plain } = details;
 	await tx
 		.update(customer)
 		.set({
 			...plain,
 			...{ parentId, version: owner.version + 1, address: [...address], tags: [...tags] },
-			contacts: [...contacts],
+			...{ contacts: [...contacts], termsParts: [...termsParts] },
 			statementAddress: statementAddress.length ? [...statementAddress] : null
 		})
 		.where(eq(customer.id, owner.id));

@@ -28,7 +28,7 @@ import { defineAct, madeHere, type ActContext } from '../../act/define-act';
 
 type Owner = Pick<
 	typeof customer.$inferSelect,
-	'id' | 'code' | 'discountBasisPoints' | 'discountDays' | 'termsDays' | 'termsFrom'
+	'id' | 'code' | 'discountBasisPoints' | 'discountDays' | 'termsDays' | 'termsFrom' | 'termsParts'
 >;
 
 /** What would become of each document of a table: added, skipped because it is there already, or refused because it differs. */
@@ -197,7 +197,8 @@ async function ownersOf(
 		discountBasisPoints: customer.discountBasisPoints,
 		discountDays: customer.discountDays,
 		termsDays: customer.termsDays,
-		termsFrom: customer.termsFrom
+		termsFrom: customer.termsFrom,
+		termsParts: customer.termsParts
 	};
 	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))]))
 		for (const row of await db.select(columns).from(customer).where(inArray(customer.code, part)))

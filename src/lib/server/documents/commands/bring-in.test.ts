@@ -163,3 +163,26 @@ it('of a document without a due date the customer’s terms tell it, from the en
 	);
 	expect((await books.db.select().from(item)).map(({ due }) => due)).toEqual(['2026-10-10']);
 });
+
+it('without a due date it is due in the instalments of the customer’s terms; a due date goes before them', async () => {
+	const termsParts = [
+		{ basisPoints: 3_333, days: 10 },
+		{ basisPoints: 6_667, days: 40 }
+	];
+	await books.write((tx) => tx.update(customer).set({ termsParts }).where(eq(customer.code, 'H1')));
+	await perform(
+		books,
+		bringInDocuments,
+		documents(
+			'AK-1,invoice,H1,2026-10-03,,GBP,90.01,90.01,',
+			'AK-2,invoice,H1,2026-10-03,2026-10-20,GBP,50.00,50.00,'
+		),
+		as(CLERK)
+	);
+	expect((await books.db.select().from(item)).map(({ due, total }) => [due, total])).toEqual([
+		['2026-10-13', 3_000],
+		['2026-11-12', 6_001],
+		['2026-10-20', 5_000]
+	]);
+	await proves();
+});

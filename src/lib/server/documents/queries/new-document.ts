@@ -16,6 +16,7 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 					address: customer.address,
 					termsDays: customer.termsDays,
 					termsFrom: customer.termsFrom,
+					termsParts: customer.termsParts,
 					discountBasisPoints: customer.discountBasisPoints,
 					discountDays: customer.discountDays
 				})

@@ -14,6 +14,7 @@ export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	bankFiles: (await readSetting(db, 'bankFiles'))?.from ?? ('anybody' as const),
 	auditor: (await readSetting(db, 'auditor'))?.email ?? '',
 	tables: (await readSetting(db, 'tableReadings')) ?? [],
+	terms: (await readSetting(db, 'terms')) ?? [],
 	conventions: (await readSetting(db, 'conventions')) ?? BRITISH,
 	people: await db
 		.select({ id: user.id, name: user.name, role: user.role })

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { NAMED_TERMS } from './terms-shape';
 import { KEPT_TABLE } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
 import { SETTING_UP_STEPS } from '../../../core/model/setting-up-step';
@@ -59,6 +60,8 @@ const SHAPES = {
 	methods: z.array(z.string()),
 	/** How tables with certain headings are read, as somebody said, the latest first. */
 	tableReadings: z.array(KEPT_TABLE),
+	/** Terms of payment of the firm's own list. */
+	terms: z.array(NAMED_TERMS),
 	/** To whom anchors of the books go by mail, so that they lie with somebody else. */
 	auditor: z.object({ email: z.string() }),
 	/** Who may bring in bank files: anybody; anybody, and a second person confirms it; or the watched folder alone. */

@@ -1,5 +1,11 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { TERMS_FROM, type Contact } from '../../../../core/model/customer-details';
+import {
+	CUSTOMER_LANGUAGES,
+	INTEREST_POLICIES,
+	TERMS_FROM,
+	type Contact,
+	type TermsPart
+} from '../../../../core/model/customer-details';
 import { dayColumn } from '../columns';
 
 /** Settings of the firm by key, as JSON; see `repo/settings.ts` for the keys. */
@@ -40,6 +46,8 @@ export const customer = sqliteTable(
 		termsDays: integer('terms_days').notNull(),
 		/** From when these days are counted. */
 		termsFrom: text('terms_from', { enum: TERMS_FROM }).notNull().default('issue'),
+		/** The instalments in which documents are due; none where they are due at once. */
+		termsParts: text('terms_parts', { mode: 'json' }).$type<readonly TermsPart[]>().notNull().default([]),
 		discountBasisPoints: integer('discount_basis_points'),
 		discountDays: integer('discount_days'),
 		creditLimit: integer('credit_limit'),
@@ -57,6 +65,12 @@ export const customer = sqliteTable(
 		/** Where letters go on paper, where that is another address; else null. */
 		statementAddress: text('statement_address', { mode: 'json' }).$type<string[]>(),
 		taxNumber: text('tax_number'),
+		/** In which they are written to. */
+		language: text('language', { enum: CUSTOMER_LANGUAGES }).notNull().default('en'),
+		/** What interest they may be charged on what is overdue. */
+		interest: text('interest', { enum: INTEREST_POLICIES }).notNull().default('statutory'),
+		/** A year, where a rate was agreed. */
+		interestBasisPoints: integer('interest_basis_points'),
 		/** Words by which the firm sorts its customers. */
 		tags: text('tags', { mode: 'json' }).$type<string[]>().notNull().default([]),
 		/** The day on which the account was closed; null while it is open. */

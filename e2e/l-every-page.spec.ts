@@ -1,0 +1,97 @@
+import { readdirSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { complaints, open, signIn, violations } from './helpers';
+import { ownBooks } from './own-books';
+
+ownBooks('with-files');
+
+/** Where no link leads: what stands before signing in, and what a step of its own brings up. */
+const NOT_BY_LINK = new Set(['first-start', 'set-password', 'sign-in', 'sign-in/second-step']);
+/** Pages of one shape that are gone to: the first that are found, for they may lead to different ones. */
+const OF_ONE_SHAPE = 2;
+const SIZES = [
+	{ width: 1024, height: 768 },
+	{ width: 1280, height: 800 },
+	{ width: 1600, height: 900 }
+];
+
+/** The pages that there are, as patterns of their addresses. */
+const shapes = readdirSync('src/routes', { recursive: true, encoding: 'utf8' })
+	.filter((file) => file.endsWith('+page.svelte'))
+	.map((file) => file.replace(/\/?\+page\.svelte$/, '').replace(/\/\([^)]+\)/, ''))
+	.map((path) => ({ path, matches: new RegExp(`^/${path.replace(/\[[^\]]+\]/g, '[^/]+')}$`) }));
+const shapeOf = (path: string) =>
+	shapes
+		.filter(({ matches }) => matches.test(path))
+		.sort((one, other) => count(one.path) - count(other.path))[0]?.path;
+const count = (path: string) => path.split('[').length;
+
+/** Goes from link to link, from Today on. @yields each page once it stands, with its address */
+async function* everyPage(page: Page): AsyncGenerator<{ readonly shape: string; readonly address: string }> {
+	const waiting = ['/'];
+	const seen = new Map<string, number>();
+	const known = new Set(waiting);
+	while (waiting.length > 0) {
+		const address = waiting.shift()!;
+		const shape = shapeOf(new URL(address, 'http://odd-penny.example').pathname);
+		if (shape === undefined || (seen.get(shape) ?? 0) >= OF_ONE_SHAPE) continue;
+		seen.set(shape, (seen.get(shape) ?? 0) + 1);
+		console.log(new Date().toISOString().slice(14, 19), address);
+		await open(page, address);
+		yield { shape, address };
+		const links = await page
+			.locator('a[href^="/"]:not([download]):not([target])')
+			.evaluateAll((found) => found.map((link) => link.getAttribute('href')!));
+		for (const link of links)
+			if (!known.has(link) && !/^\/(api|sign-out)/.test(link)) {
+				known.add(link);
+				waiting.push(link);
+			}
+	}
+}
+
+/** What reaches out of the window, or is cut off without anything that would show the rest. */
+const tooWide = () => {
+	const width = document.documentElement.clientWidth;
+	const found =
+		document.documentElement.scrollWidth > width
+			? [`the page is ${document.documentElement.scrollWidth} wide in ${width}`]
+			: [];
+	for (const one of document.querySelectorAll('button, .btn, h1, h2, th, label')) {
+		const box = one.getBoundingClientRect();
+		const text = one.textContent.trim().replace(/\s+/g, ' ');
+		const scrolls = one.closest('.overflow-x-auto, .overflow-auto');
+		if (box.width > 1 && box.right > width + 1 && !scrolls) found.push(`“${text}” ends at ${box.right}`);
+		if (one.matches('button, .btn') && text.length < 30 && box.height > 48 && !one.querySelector('*'))
+			found.push(`“${text}” is broken into lines`);
+	}
+	return found;
+};
+
+test('every page is reached by links, fits each window, and can be used by all in both themes', async ({
+	page
+}) => {
+	test.setTimeout(900_000);
+	const heard = complaints(page);
+	await signIn(page, 'supervisor');
+	const reached = new Set<string>();
+	const faults: string[] = [];
+	for await (const { shape, address } of everyPage(page)) {
+		const isFirst = !reached.has(shape);
+		reached.add(shape);
+		for (const size of SIZES) {
+			await page.setViewportSize(size);
+			for (const fault of await page.evaluate(tooWide)) faults.push(`${address} at ${size.width}: ${fault}`);
+		}
+		if (!isFirst) continue;
+		for (const colorScheme of ['dark', 'light'] as const) {
+			await page.emulateMedia({ colorScheme });
+			faults.push(...(await violations(page, `${address}, ${colorScheme}`)));
+		}
+	}
+	console.log(JSON.stringify({ faults, heard, reached: [...reached] }, null, 1));
+	expect(faults).toEqual([]);
+	expect(heard).toEqual([]);
+	const all = shapes.map(({ path }) => path).filter((path) => !NOT_BY_LINK.has(path));
+	expect([...reached].sort()).toEqual(all.sort());
+});
