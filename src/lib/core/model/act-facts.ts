@@ -263,6 +263,15 @@ export interface ActFacts {
 		readonly note: string;
 	};
 	'add-note': { readonly customer: string; readonly text: string };
+	'record-promise': {
+		readonly customer: string;
+		readonly sum: Sum;
+		readonly promisedFor: string;
+		readonly saidBy: string;
+	};
+	'take-off-promise': { readonly customer: string; readonly sum: Sum };
+	'keep-customer-files': { readonly customer: string; readonly files: readonly string[] };
+	'take-off-customer-files': { readonly customer: string; readonly files: readonly string[] };
 	'take-off-note': { readonly customer: string; readonly text: string };
 	'note-claim': { readonly number: string; readonly text: string };
 	'file-claim': { readonly number: string; readonly files: readonly string[] };

@@ -175,6 +175,12 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		return `Decided ${number}: ${parts.filter(Boolean).join(', ')}${inBrackets(note)}`;
 	},
 	'add-note': ({ customer, text }) => `Noted of ${customer}: ${text}`,
+	'record-promise': ({ customer, sum, promisedFor, saidBy }) =>
+		`${customer} promised ${money(sum.amount, sum.currency)} by ${shortDay(promisedFor)}${saidBy ? `: ${saidBy}` : ''}`,
+	'take-off-promise': ({ customer, sum }) =>
+		`Took off a promise of ${customer} to pay ${money(sum.amount, sum.currency)}`,
+	'keep-customer-files': ({ customer, files }) => `Kept ${list(files)} with ${customer}`,
+	'take-off-customer-files': ({ customer, files }) => `Took ${list(files)} off ${customer}`,
 	'take-off-note': ({ customer, text }) => `Took off a note of ${customer}: ${text}`,
 	'note-claim': ({ number, text }) => `Noted on ${number}: ${text}`,
 	'file-claim': ({ number, files }) => `Kept ${list(files)} with ${number}`,

@@ -7,6 +7,31 @@ export const SENTENCES_OF_PEOPLE: readonly (readonly [Said, string])[] = [
 		'Noted of Hazel Hill: Rang, pays on Friday'
 	],
 	[
+		{
+			kind: 'record-promise',
+			facts: {
+				...{ customer: 'Hazel Hill', sum: { amount: 50_000, currency: 'GBP' } },
+				...{ promisedFor: '2026-11-06', saidBy: 'Ada Reed' }
+			}
+		},
+		'Hazel Hill promised £500.00 by 6 Nov 2026: Ada Reed'
+	],
+	[
+		{
+			kind: 'take-off-promise',
+			facts: { customer: 'Hazel Hill', sum: { amount: 50_000, currency: 'GBP' } }
+		},
+		'Took off a promise of Hazel Hill to pay £500.00'
+	],
+	[
+		{ kind: 'keep-customer-files', facts: { customer: 'Hazel Hill', files: ['terms.pdf', 'order.pdf'] } },
+		'Kept terms.pdf and order.pdf with Hazel Hill'
+	],
+	[
+		{ kind: 'take-off-customer-files', facts: { customer: 'Hazel Hill', files: ['terms.pdf'] } },
+		'Took terms.pdf off Hazel Hill'
+	],
+	[
 		{ kind: 'take-off-note', facts: { customer: 'Hazel Hill', text: 'Rang, pays on Friday' } },
 		'Took off a note of Hazel Hill: Rang, pays on Friday'
 	],

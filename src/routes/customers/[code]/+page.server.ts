@@ -5,6 +5,7 @@ import { lookAtAccount } from '$lib/server/customers/queries/account';
 import { lookAtLedger } from '$lib/server/customers/queries/account-ledger';
 import { lookAtItem } from '$lib/server/documents/queries/item-life';
 import { action } from '$lib/server/platform/http/action';
+import { recordPromise, takeOffPromise } from '$lib/server/customers/commands/promises';
 import { forgetHabit } from '$lib/server/matching/commands/forget-habit';
 import { forgetPayer } from '$lib/server/matching/commands/forget-payer';
 import type { PageServerLoad } from './$types';
@@ -20,6 +21,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 };
 
 export const actions = {
+	promise: action(recordPromise),
+	'take-off-promise': action(takeOffPromise),
 	forget: action(forgetPayer),
 	'forget-habit': action(forgetHabit)
 };

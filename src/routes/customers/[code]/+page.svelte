@@ -4,12 +4,14 @@
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
+	import Promises from './Promises.svelte';
 	import WhatIsKnown from './WhatIsKnown.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
 	import {
 		languageName,
 		amount,
 		contactWords,
+		fileSize,
 		ledgerWords,
 		LETTER_NAMES,
 		list,
@@ -249,6 +251,7 @@
 				</p>{/if}
 			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
 			<WhatIsKnown customerId={customer.id} known={account} mayForget={data.who?.role !== 'reader'} />
+			<Promises {customer} promises={account.promises} mayAct={data.who?.role !== 'reader'} />
 			<h2 class="mt-5 flex font-sans font-semibold text-soft">
 				Notes<a class="ml-auto font-normal underline" href="{here}/timeline"
 					>Timeline <span class="key">N</span></a
@@ -260,6 +263,13 @@
 					<span class="text-soft">{note.by}, {momentDay(note.at)}</span>
 				</p>
 			{:else}<p class="mt-1 says">Nothing was noted.</p>{/each}
+			{#if account.files.length}
+				<h2 class="mt-5 font-sans font-semibold text-soft">Files</h2>
+				{#each account.files as file (file.id)}<p class="mt-1 wrap-anywhere">
+						<a class="underline" href="/customers/kept/{file.id}" target="_blank">{file.name}</a>,
+						<span class="text-soft">{fileSize(file.bytes)}</span>
+					</p>{/each}
+			{/if}
 			<h2 class="mt-5 font-sans font-semibold text-soft">Letters</h2>
 			{#each account.letters as letter (letter.id)}
 				<p class="mt-1">

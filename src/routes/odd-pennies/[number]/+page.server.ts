@@ -6,7 +6,9 @@ import { lookAtClaim } from '$lib/server/claims/queries/claim';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { changeClaim } from '$lib/server/claims/commands/change-claim';
 import { decideClaims } from '$lib/server/claims/commands/decide-claims';
-import { CLAIM_FILE_BYTES, fileClaim } from '$lib/server/claims/commands/file-claim';
+import { KEPT_FILE_BYTES } from '$lib/server/act/kept-files';
+import { keptFilesOfForm } from '$lib/server/platform/http/kept-files-of-form';
+import { fileClaim } from '$lib/server/claims/commands/file-claim';
 import { noteClaim } from '$lib/server/claims/commands/note-claim';
 import { z } from 'zod';
 import type { PageServerLoad } from './$types';
@@ -21,18 +23,10 @@ export const actions = {
 	note: action(noteClaim),
 	change: action(changeClaim),
 	file: action(fileClaim, {
-		most: 4 * CLAIM_FILE_BYTES,
+		most: 4 * KEPT_FILE_BYTES,
 		prepare: async (fields, form) => {
 			const read = shaped(z.object({ claimId: idFromText }), fields);
-			if (!read.ok) return read;
-			const given = form.getAll('files').filter((one): one is File => one instanceof File && one.name !== '');
-			const files = await Promise.all(
-				given.map(async (file) => ({
-					...{ name: file.name, type: file.type },
-					content: Buffer.from(await file.arrayBuffer())
-				}))
-			);
-			return ok({ ...read.value, files });
+			return read.ok ? ok({ ...read.value, files: await keptFilesOfForm(form) }) : read;
 		}
 	}),
 	decide: action(decideClaims)

@@ -9,8 +9,10 @@
 	import type { changeClaim } from '$lib/server/claims/commands/change-claim';
 	import type { fileClaim } from '$lib/server/claims/commands/file-claim';
 	import type { noteClaim } from '$lib/server/claims/commands/note-claim';
-	import { actSentence, CLAIM_WORDS, moment, money, shortDay } from '$lib/words';
-	import { putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
+	import { actSentence, CLAIM_WORDS, fileSize, moment, money, shortDay } from '$lib/words';
+	import KeepFiles from '$lib/trade/files/KeepFiles.svelte';
+	import { KEPT_KINDS } from '$lib/trade/files/kept-kinds';
+	import { takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -20,9 +22,7 @@
 	const waits = $derived(one.claim.state === 'open' && one.open > 0);
 	let deciding = $state(false);
 	let note = $state('');
-	let dropping = $state(false);
-	let files = $state<HTMLInputElement>()!;
-	let fileForm = $state<HTMLFormElement>()!;
+	let keepFiles = $state<KeepFiles>();
 	let change = $state(
 		untrack(() => ({
 			reason: data.claim.claim.reason,
@@ -44,14 +44,7 @@
 	} as const;
 
 	/** What belongs to no page of its own is kept with the claim, wherever on its page it is dropped. */
-	takeFiles({
-		kinds: ['picture', 'pdf', 'spreadsheet', 'old-spreadsheet', 'archive', 'unknown'],
-		take: (given) => {
-			if (!fileForm) return;
-			putIntoField(files, given);
-			fileForm.requestSubmit();
-		}
-	});
+	takeFiles({ kinds: KEPT_KINDS, take: (given) => keepFiles?.take(given) });
 	const noteForm = new ActForm<typeof noteClaim>('?/note', {
 		done: () => {
 			note = '';
@@ -75,8 +68,6 @@
 			);
 		void changeForm.send({ claimId: one.claim.documentId, ...change, deadline });
 	}
-	const size = (bytes: number) =>
-		bytes < 1024 * 1024 ? `${Math.ceil(bytes / 1024)} kB` : `${(bytes / 1024 / 1024).toFixed(1)} MB`;
 </script>
 
 <svelte:head><title>{one.number} · Odd Penny</title></svelte:head>
@@ -112,7 +103,7 @@
 						{#each row.files as file (file.id)}
 							<p>
 								<a class="underline" href="/odd-pennies/file/{file.id}" target="_blank">{file.name}</a>
-								<span class="text-sm text-soft">{size(file.bytes)}</span>
+								<span class="text-sm text-soft">{fileSize(file.bytes)}</span>
 							</p>
 							{#if file.type.startsWith('image/')}<img
 									class="mt-1 max-h-48 rounded border border-rule"
@@ -144,36 +135,13 @@
 					>Keep the note <span class="key">Ctrl Enter</span></button
 				>
 			</p>
-			<form
-				method="POST"
-				action="?/file"
-				enctype="multipart/form-data"
-				bind:this={fileForm}
-				class={['mt-4 rounded border border-dashed border-rule p-4 text-sm', dropping && 'bg-wash']}
-				ondragover={(event) => (event.preventDefault(), (dropping = true))}
-				ondragleave={() => (dropping = false)}
-				ondrop={(event) => {
-					event.preventDefault();
-					dropping = false;
-					if (!event.dataTransfer?.files.length) return;
-					files.files = event.dataTransfer.files;
-					fileForm.requestSubmit();
-				}}
-				use:enhance={filesForm.submit()}
-			>
-				<input type="hidden" name="claimId" value={one.claim.documentId} />
-				<label class="flex flex-wrap items-center gap-3"
-					>Drop photos or delivery notes here, or choose them:
-					<input
-						type="file"
-						name="files"
-						multiple
-						bind:this={files}
-						disabled={busy}
-						onchange={() => fileForm.requestSubmit()}
-					/></label
-				>
-			</form>
+			<KeepFiles
+				bind:this={keepFiles}
+				form={filesForm}
+				name="claimId"
+				id={one.claim.documentId}
+				label="Drop photos or delivery notes here, or choose them:"
+			/>
 		{/if}
 	</section>
 	<aside class="border-l border-rule px-6 pt-5">

@@ -22,7 +22,8 @@ import {
 import { day } from '../../../core/day/day';
 import { decideClaims } from './decide-claims';
 import { changeClaim } from './change-claim';
-import { CLAIM_FILE_BYTES, fileClaim } from './file-claim';
+import { KEPT_FILE_BYTES } from '../../act/kept-files';
+import { fileClaim } from './file-claim';
 import { noteClaim } from './note-claim';
 import { makeRefundFile } from '../../refunds/commands/make-refund-file';
 import { perform } from '../../act/perform';
@@ -90,7 +91,7 @@ describe('kept with a claim', () => {
 
 	it.each([
 		['an empty file', 0, 'file-empty'],
-		['one that is too large', CLAIM_FILE_BYTES + 1, 'file-too-large']
+		['one that is too large', KEPT_FILE_BYTES + 1, 'file-too-large']
 	])('%s is refused', async (_, bytes, code) => {
 		const good = { name: 'b.bin', type: '', content: Buffer.alloc(1) };
 		const input = { claimId, files: [good, { name: 'a.bin', type: '', content: Buffer.alloc(bytes) }] };

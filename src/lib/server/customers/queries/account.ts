@@ -20,11 +20,14 @@ import { payersLearned } from '../../matching/store/payer-lessons';
 import { openItemsOf } from '../../documents/store/open-items';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { overtakenLetters } from '../../letters/store/overtaken-letters';
+import { filesOfCustomer } from './customer-files';
+import { promisesOf } from './promises';
 import { recentNotes } from './timeline';
 import { customerByCode } from '../store/customer-by-code';
 import { defineLook } from '../../act/define-look';
 
 const NOTES_SHOWN = 3;
+const FILES_SHOWN = 10;
 
 /** An account by its code and name. */
 async function named(db: Reader, id: number) {
@@ -113,6 +116,8 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		standing: standingByCurrency,
 		letters,
 		notes: await recentNotes(db, owner.id, NOTES_SHOWN),
+		promises: await promisesOf(db, owner.id, today),
+		files: await filesOfCustomer(db, owner.id, FILES_SHOWN),
 		overtaken: await overtakenLetters(db, owner.id),
 		habits,
 		lessons: habits ? lessonsOf(habits) : [],

@@ -7,6 +7,7 @@ import { saidOf } from '../../act/said';
 import type { ActFacts } from '../../../core/model/act-facts';
 import type { Db, Reader } from '../../platform/db/open';
 import { customerByCode } from '../store/customer-by-code';
+import { filesOfActs } from './customer-files';
 
 const PAGE = 60;
 
@@ -52,6 +53,10 @@ export const lookAtTimeline = defineLook(
 			),
 			({ actId }) => actId
 		);
+		const files = await filesOfActs(
+			db,
+			shown.map(({ id }) => id)
+		);
 		return {
 			customer: { id: owner.id, code: owner.code, name: owner.name },
 			rows: shown.map(({ kind, summary, format, posted, ...row }) => ({
@@ -59,7 +64,8 @@ export const lookAtTimeline = defineLook(
 				said: saidOf({ kind, summary, format }),
 				isNote: kind === 'add-note',
 				posted: posted === 1,
-				letters: letters.get(row.id) ?? []
+				letters: letters.get(row.id) ?? [],
+				files: files.get(row.id) ?? []
 			})),
 			next: rows.length > PAGE ? shown.at(-1)!.id : null
 		};

@@ -61,6 +61,8 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	claim: 'nothing',
 	claim_file: 'nothing',
 	claim_note: 'nothing',
+	customer_file: 'nothing',
+	promise: 'nothing',
 	acknowledged_finding: 'nothing',
 	ledger_account: 'nothing',
 	rate: 'nothing',

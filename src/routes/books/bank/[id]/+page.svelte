@@ -56,7 +56,7 @@
 					<td class="num">{amount(entry.amount, entry.currency)}</td>
 					<td>
 						{#each entry.parts as part (part.id)}
-							<span class="block py-0.5">
+							<span class="block py-1">
 								{#if part.state === 'waiting' || part.state === 'held' || part.state === 'in_approval'}<a
 										class="text-copper"
 										href="/money-in?receipt={part.id}">{stands(part)}</a

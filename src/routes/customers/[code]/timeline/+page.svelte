@@ -3,6 +3,13 @@
 	import { toast } from 'svelte-sonner';
 	import { groupBy } from '$lib/core/group-by';
 	import type { addNote, takeOffNote } from '$lib/server/customers/commands/notes';
+	import type {
+		keepCustomerFiles,
+		takeOffCustomerFiles
+	} from '$lib/server/customers/commands/customer-files';
+	import KeepFiles from '$lib/trade/files/KeepFiles.svelte';
+	import { KEPT_KINDS } from '$lib/trade/files/kept-kinds';
+	import { takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -25,6 +32,17 @@
 			if (data.paged) void goto(`${here}/timeline`);
 		}
 	});
+	let keepFiles = $state<KeepFiles>();
+	takeFiles({ kinds: KEPT_KINDS, take: (given) => keepFiles?.take(given) });
+	const keeping = new ActForm<typeof keepCustomerFiles>('?/file', {
+		otherwise: 'The files could not be kept. Nothing was changed.',
+		done: ({ output }) =>
+			void toast(output.kept === 1 ? 'Kept with the customer.' : 'All kept with the customer.')
+	});
+	const takingFiles = new ActForm<typeof takeOffCustomerFiles>('?/take-off-files', {
+		done: () => void toast('Taken off. It stays in the record.')
+	});
+	const isOff = ({ isNote, files }: (typeof timeline.rows)[number]) => isNote || files.length > 0;
 	const taking = new ActForm<typeof takeOffNote>('?/take-off', { done: () => void toast('Taken off.') });
 	function note(event: SubmitEvent) {
 		event.preventDefault();
@@ -64,8 +82,17 @@
 					>Note <span class="key">Ctrl Enter</span></button
 				>It stands in the record with your name; what is to show on the desk belongs to Details.
 			</p>
-			<Problems problems={[...noting.problems, ...taking.problems]} />
+			<Problems
+				problems={[...noting.problems, ...taking.problems, ...keeping.problems, ...takingFiles.problems]}
+			/>
 		</form>
+		<KeepFiles
+			bind:this={keepFiles}
+			form={keeping}
+			name="customerId"
+			id={customer.id}
+			label="Drop agreements, orders or letters of theirs here, or choose them:"
+		/>
 	{/if}
 	{#each days as [day, rows] (day)}
 		<h2 class="mt-6 border-b border-rule pb-1 font-sans text-sm font-semibold text-soft">{day}</h2>
@@ -83,16 +110,23 @@
 						{:else if row.isNote && 'kind' in row.said && row.said.kind === 'add-note'}<span
 								class="whitespace-pre-wrap">{row.said.facts.text}</span
 							>
+						{:else if row.files.length}
+							{#each row.files as file (file.id)}<a
+									class="mr-3 inline-block underline"
+									href="/customers/kept/{file.id}"
+									target="_blank">{file.name}</a
+								>{/each}
 						{:else}{actSentence(row.said)}{/if}
 					</div>
 					{#if row.undoneBy}<span class="shrink-0 text-sm text-copper"
-							>{row.isNote ? 'taken off' : 'undone'}</span
+							>{isOff(row) ? 'taken off' : 'undone'}</span
 						>
-					{:else if row.isNote && data.mayAct}<button
+					{:else if isOff(row) && data.mayAct}<button
 							type="button"
 							class="shrink-0 cursor-pointer text-sm text-copper opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:underline"
-							disabled={taking.busy}
-							onclick={() => void taking.send({ actId: String(row.id) })}>take off</button
+							disabled={taking.busy || takingFiles.busy}
+							onclick={() => void (row.isNote ? taking : takingFiles).send({ actId: String(row.id) })}
+							>take off</button
 						>{/if}
 					<span class="shrink-0 text-sm text-soft">{row.by}</span>
 				</li>

@@ -1,6 +1,7 @@
 export * from './acts';
 export * from './bank';
 export * from './reported';
+export * from './dealings';
 export * from './documents';
 export * from './firm';
 export * from './letters';

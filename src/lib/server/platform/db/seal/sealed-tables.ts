@@ -43,6 +43,8 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	returned_notice: 'posted',
 	claim_file: 'posted',
 	claim_note: 'posted',
+	customer_file: 'posted',
+	promise: 'posted',
 	foreign_change: 'posted',
 	acknowledged_finding: 'posted',
 	setting: 'kept',

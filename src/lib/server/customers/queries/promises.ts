@@ -1,0 +1,63 @@
+import { and, desc, eq, notExists, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import { promiseStates, type CameIn, type PromiseStanding } from '../../../core/6-reports/promise-states';
+import type { Day } from '../../../core/day/day';
+import { groupBy } from '../../../core/group-by';
+import type { Reader } from '../../platform/db/open';
+import { act, promise } from '../../platform/db/schema';
+
+const MOST = 50;
+
+/** What a customer promised, as it stands today. */
+export interface PromiseShown extends PromiseStanding {
+	readonly actId: number;
+	readonly amount: number;
+	readonly currency: string;
+	readonly madeOn: Day;
+	readonly promisedFor: Day;
+	readonly saidBy: string;
+	readonly by: string;
+}
+
+/** The newest promises of a customer that stand, with how far each is kept by what came: receipts allocated to them, less what was returned. */
+export async function promisesOf(db: Reader, customerId: number, today: Day): Promise<PromiseShown[]> {
+	const undoing = alias(act, 'undoing');
+	const rows = await db
+		.select({ promise, by: act.userName })
+		.from(promise)
+		.innerJoin(act, eq(act.id, promise.actId))
+		.where(
+			and(
+				eq(promise.customerId, customerId),
+				notExists(db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, promise.actId)))
+			)
+		)
+		.orderBy(desc(promise.id))
+		.limit(MOST)
+		.all();
+	if (rows.length === 0) return [];
+	const since = rows.map(({ promise: { madeOn } }) => madeOn).sort()[0]!;
+	const came = groupBy(await cameIn(db, customerId, since), ({ currency }) => currency);
+	const stands = new Map<number, PromiseStanding>();
+	for (const [currency, list] of groupBy(
+		rows.map((row) => row.promise),
+		(one) => one.currency
+	))
+		for (const [id, one] of promiseStates(list, came.get(currency) ?? [], today)) stands.set(id, one);
+	return rows.map(({ promise: { id, customerId: _customer, ...one }, by }) => ({
+		...{ ...one, by, ...stands.get(id)! }
+	}));
+}
+
+/** What came from a customer since a day and stands, payment by payment. */
+function cameIn(
+	db: Reader,
+	customerId: number,
+	since: Day
+): Promise<(CameIn & { readonly currency: string })[]> {
+	return db.all(sql`
+		select r.currency, r.booked as day, r.amount - coalesce((
+			select sum(p.amount) from standing_returned_payment p where p.receipt_id = r.id), 0) as amount
+		from receipt_state s join receipt r on r.id = s.receipt_id
+		where s.customer_id = ${customerId} and s.state = 'allocated' and s.booked >= ${since} and r.amount > 0`);
+}
