@@ -1,54 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { complaints, open, signIn, violations } from './helpers';
+import { expectAccessible, open, signIn } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('with-files');
-
-const PAGES = [
-	'/',
-	'/money-in',
-	'/money-in/manual-receipts',
-	'/money-in/slips/1',
-	'/money-in/refunds',
-	'/money-in/bank-files',
-	'/money-in/advice?customer=5',
-	'/open-items/bring-in',
-	'/open-items/new?customer=5',
-	'/odd-pennies',
-	'/open-items?show=part-paid',
-	'/open-items?show=credits&item=1',
-	'/customers',
-	'/letters?kind=reminder',
-	'/letters/outbox',
-	'/books',
-	'/books/journal',
-	'/books/rates'
-];
-
-for (const scheme of ['light', 'dark'] as const)
-	test(`every page can be used by all, ${scheme}`, async ({ browser }) => {
-		test.setTimeout(300_000);
-		const context = await browser.newContext({ colorScheme: scheme });
-		const page = await context.newPage();
-		const heard = complaints(page);
-		await page.goto('/sign-in');
-		await check('/sign-in');
-		await signIn(page);
-		for (const path of PAGES) {
-			await open(page, path);
-			await check(path);
-		}
-		const first = await page.request.get('/customers');
-		const code = /\/customers\/([A-Z]\d+)/.exec(await first.text())![1]!;
-		await open(page, `/customers/${code}`);
-		await check(`/customers/${code}`);
-		expect(heard).toEqual([]);
-		await context.close();
-
-		async function check(path: string) {
-			expect(await violations(page, path)).toEqual([]);
-		}
-	});
 
 test('list states are in the address: Back and links work', async ({ page }) => {
 	await signIn(page);

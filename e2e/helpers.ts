@@ -90,14 +90,17 @@ export async function postByKey(page: Page): Promise<void> {
 	await expect(page.locator('[data-receipt]')).toHaveCount(before - 1);
 }
 
-/** What of a page people with other eyes or hands could not use (WCAG 2.2 AA), each led by `where`. */
-export async function violations(page: Page, where: string): Promise<string[]> {
+/** What of a page people with other eyes or hands could not use (WCAG 2.2 AA), each led by `where`. @param only these rules */
+export async function violations(page: Page, where: string, only?: string[]): Promise<string[]> {
 	// A message that is still fading in has not its colours yet.
 	await page.evaluate(() =>
 		Promise.all(document.getAnimations().map((one) => one.finished.catch(() => null)))
 	);
-	const { violations } = await new AxeBuilder({ page })
-		.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+	const builder = new AxeBuilder({ page });
+	const asked = only
+		? builder.withRules(only)
+		: builder.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
+	const { violations } = await asked
 		.exclude('iframe')
 		// Rows of a list are alike: looking through hundreds of them takes minutes.
 		.exclude('tbody tr:nth-child(n + 16)')

@@ -1,3 +1,4 @@
+import type { EntryDoubt } from './model/entry-doubt';
 import type { OverLimit } from './4-allocation/over-limits';
 import type { FileKind } from './model/file-kind';
 import type { Said } from './model/act-facts';
@@ -22,6 +23,8 @@ export type Problem =
 	| { readonly code: 'took-too-long'; readonly seconds: number }
 	/** Who did it does not confirm it. */
 	| { readonly code: 'second-person'; readonly who: string }
+	/** Entries of a bank file of which somebody has to say whether another file brought them before. */
+	| { readonly code: 'entries-doubtful'; readonly doubts: readonly EntryDoubt[] }
 	/** The firm takes bank files from the watched folder only. */
 	| { readonly code: 'folder-only' }
 	/** The bank shows the money: it cannot be said that it never was. */

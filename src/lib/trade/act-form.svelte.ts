@@ -2,6 +2,7 @@ import { deserialize } from '$app/forms';
 import { goto, invalidateAll } from '$app/navigation';
 import type { SubmitFunction } from '@sveltejs/kit';
 
+import type { EntryDoubt } from '$lib/core/model/entry-doubt';
 import { attributesOf, type FieldAttributes, type FieldFaults } from '$lib/ui/field-faults';
 import { toast } from 'svelte-sonner';
 import type { Asked } from '$lib/server/approvals/store/takes-two';
@@ -22,6 +23,8 @@ export interface ActFormOptions<Output> {
 	readonly otherwise?: string;
 	/** What follows when it is done, before the page shows the books as they are now. */
 	readonly done?: (answer: Answered<Output>) => void | Promise<void>;
+	/** What is asked of a bank file's entries before it is done; the problems say it, too. */
+	readonly asked?: (doubts: readonly EntryDoubt[]) => void;
 	/** What is said where the act leads to another page. */
 	readonly leaving?: () => void;
 	/** Whether it may take long, so that how far it has come is asked for. */
@@ -34,6 +37,7 @@ interface Failed {
 	readonly problems?: readonly string[];
 	readonly fields?: Readonly<Record<string, string>>;
 	readonly codes?: readonly string[];
+	readonly doubts?: readonly EntryDoubt[];
 }
 
 type Told = ({ readonly type: string } & Record<string, unknown>) | null;
@@ -170,7 +174,8 @@ export class ActForm<A, Given = GivenOf<A>> implements FieldFaults {
 		}
 		this.busy = false;
 		if (result?.type === 'failure') {
-			const { problems, fields } = (result['data'] ?? {}) as Failed;
+			const { problems, fields, doubts } = (result['data'] ?? {}) as Failed;
+			if (doubts) this.#options.asked?.(doubts);
 			this.#problems = problems?.length ? problems : [this.#otherwise];
 			this.#fields = fields ?? {};
 			return null;

@@ -177,6 +177,11 @@ function sentence(problem: Problem): string {
 			return `This is ${FILE_KIND_WORDS[problem.found]}${problem.found === 'empty' ? '' : `, not ${FILE_KIND_WORDS[problem.wanted]}`}. ${FILE_KIND_ADVICE[problem.found]}`;
 		case 'bank-shows-it':
 			return 'The bank shows this money: it came. What it was allocated to can be undone, but the receipt itself stays.';
+		case 'entries-doubtful': {
+			const [first] = problem.doubts;
+			const one = first ? `${money(first.amount, first.currency)} on ${shortDay(first.booked)}` : '';
+			return `${count(problem.doubts.length, 'entry', 'entries')} may be in the books already, brought by a file of another kind (${problem.doubts.length > 1 ? `the first: ${one}` : one}). Bring the file in on Money in, and say of each whether it is the same; until then nothing of it is taken.`;
+		}
 		case 'folder-only':
 			return 'Bank files are taken from the watched folder alone, as the settings say. Put the file there, or ask a supervisor.';
 		case 'out-of-bounds':

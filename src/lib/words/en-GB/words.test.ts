@@ -132,6 +132,15 @@ const problems: Problem[] = [
 	{ code: 'out-of-bounds' },
 	{ code: 'took-too-long', seconds: 60 },
 	{ code: 'second-person', who: 'Wren' },
+	{
+		code: 'entries-doubtful',
+		doubts: [
+			{
+				...{ key: '1 a:0', account: 'Current account', booked: day('2026-10-28'), currency: 'GBP' },
+				...{ amount: minor(500), words: 'INV', others: [{ id: 3, words: 'HAZEL', file: 'a.xml' }] }
+			}
+		]
+	},
 	{ code: 'folder-only' },
 	{ code: 'bank-shows-it' },
 	{ code: 'other-file', found: 'customers', wanted: 'bank-file' },

@@ -3,6 +3,9 @@
 	import { enhance } from '$app/forms';
 	import type { ActionResult } from '@sveltejs/kit';
 	import { invalidateAll } from '$app/navigation';
+	import { tick } from 'svelte';
+	import type { DoubtAnswer, EntryDoubt } from '$lib/core/model/entry-doubt';
+	import DoubtfulEntries from '$lib/trade/DoubtfulEntries.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 
 	/** Ways in for a bank file: the button's file dialog, or a drop anywhere on the page. */
@@ -10,14 +13,31 @@
 	let form: HTMLFormElement;
 	let input: HTMLInputElement;
 	let reading = $state('');
-	let told = $state<readonly { name: string; ok: boolean; doubted?: boolean; lines: readonly string[] }[]>(
-		[]
-	);
+	interface Told {
+		readonly name: string;
+		readonly ok: boolean;
+		readonly doubted?: boolean;
+		readonly lines: readonly string[];
+		readonly doubts?: readonly EntryDoubt[];
+	}
+	let told = $state.raw<readonly Told[]>([]);
+	/** The files that were sent, to be sent again with what was asked of them. */
+	let sent: readonly File[] = [];
+	let answers = $state.raw<readonly DoubtAnswer[]>([]);
+	const doubts = $derived(told.flatMap((one) => one.doubts ?? []));
 
 	function choose() {
 		const files = [...(input.files ?? [])];
 		input.value = '';
 		void bringFiles(files);
+	}
+
+	async function send(files: readonly File[]) {
+		if (!mayAct) return;
+		sent = files;
+		await tick();
+		putIntoField(input, files);
+		form.requestSubmit();
 	}
 
 	function problemsOf(result: ActionResult): string[] {
@@ -29,9 +49,8 @@
 		// XML of another kind is looked at by the reader of statements, which says what it is.
 		kinds: ['bank-file', 'other-xml', 'archive'],
 		take: (files) => {
-			if (!mayAct) return;
-			putIntoField(input, files);
-			form.requestSubmit();
+			answers = [];
+			void send(files);
 		}
 	});
 </script>
@@ -55,6 +74,7 @@
 		};
 	}}
 >
+	<input type="hidden" name="doubtAnswers" value={JSON.stringify(answers)} />
 	<input
 		bind:this={input}
 		type="file"
@@ -75,9 +95,19 @@
 		{#if one.ok}<p class={['mt-2 text-sm', one.doubted ? 'text-copper' : 'text-patina']}>
 				{one.lines.join(' ')}
 			</p>
-		{:else}<div class="mt-2 text-sm">
+		{:else if !one.doubts?.length}<div class="mt-2 text-sm">
 				<p class="font-semibold">{one.name} was not taken</p>
 				<Problems problems={one.lines} />
 			</div>{/if}
 	{/each}
+	{#if doubts.length}
+		{#key doubts}<DoubtfulEntries
+				{doubts}
+				busy={Boolean(reading)}
+				say={(said) => {
+					answers = [...answers, ...said];
+					void send(sent);
+				}}
+			/>{/key}
+	{/if}
 </div>

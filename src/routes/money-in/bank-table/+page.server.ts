@@ -2,6 +2,7 @@ import { ok, type Result } from '$lib/core/result';
 import { preview } from '$lib/server/platform/http/action';
 import { FORM_TEXT_BYTES, readFormSources } from '$lib/server/platform/http/read-form-text';
 import { readTableAnswers } from '$lib/server/services/threads/read-table-answers';
+import { readDoubtAnswers } from '$lib/server/receipts/doubt-answers';
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { actionInThread } from '$lib/server/services/threads/action-in-thread';
@@ -36,5 +37,13 @@ export const actions = {
 		},
 		FORM_TEXT_BYTES
 	),
-	bringIn: actionInThread('import-bank-file', (_, form) => asked(form), FORM_TEXT_BYTES)
+	bringIn: actionInThread(
+		'import-bank-file',
+		async (_, form) => {
+			const doubts = readDoubtAnswers(form);
+			const given = doubts.ok ? await asked(form) : doubts;
+			return given.ok && doubts.ok ? ok({ ...given.value, doubtAnswers: doubts.value }) : given;
+		},
+		FORM_TEXT_BYTES
+	)
 };

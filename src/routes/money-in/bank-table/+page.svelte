@@ -4,6 +4,8 @@
 	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { isAsking, type TableAnswer } from '$lib/tables/table-seen';
+	import type { DoubtAnswer, EntryDoubt } from '$lib/core/model/entry-doubt';
+	import DoubtfulEntries from '$lib/trade/DoubtfulEntries.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { bringFiles, putIntoField, takeFiles } from '$lib/trade/files/take-files.svelte';
 	import { TablePreview } from '$lib/trade/tables/table-preview.svelte';
@@ -19,9 +21,13 @@
 	let field = $state<HTMLInputElement>()!;
 	let showButton = $state<HTMLButtonElement>()!;
 	const OTHERWISE = 'That did not work. Nothing was brought in; try again.';
+	let doubts = $state.raw<readonly EntryDoubt[]>([]);
+	let doubtAnswers = $state.raw<readonly DoubtAnswer[]>([]);
+	let bringButton = $state<HTMLButtonElement>();
 	const bringing = new ActForm<typeof importBankFile>('?/bringIn', {
 		otherwise: OTHERWISE,
 		refresh: false,
+		asked: (found) => (doubts = found),
 		done: async ({ output }) => {
 			await goto('/money-in', { invalidateAll: true });
 			toast(importedSentence(output));
@@ -57,7 +63,14 @@
 		field.value = '';
 		void bringFiles(files);
 	}
+	async function answer(said: readonly DoubtAnswer[]) {
+		doubtAnswers = [...doubtAnswers, ...said];
+		doubts = [];
+		await tick();
+		form.requestSubmit(bringButton);
+	}
 	function start() {
+		[doubts, doubtAnswers] = [[], []];
 		bankAccountId = '';
 		table.start();
 	}
@@ -124,13 +137,18 @@
 			{#if preview?.bankAccountId === null}<p class="text-copper" role="alert">
 					The table names none of the firm’s accounts. Choose the one that it is of.
 				</p>{/if}
-			<Problems {problems} />
+			<input type="hidden" name="doubtAnswers" value={JSON.stringify(doubtAnswers)} />
+			{#if doubts.length}{#key doubts}<DoubtfulEntries {doubts} {busy} say={answer} />{/key}
+			{:else}<Problems {problems} />{/if}
 			<div class="flex gap-3">
 				<button class={['btn', !found && 'btn-main']} bind:this={showButton} disabled={busy || !data.mayAct}
 					>{table.reading ? 'Reading …' : 'Show the entries'}</button
 				>
-				{#if found}<button class="btn btn-main" formaction="?/bringIn" disabled={busy}
-						>Bring in {count(found.count, 'entry', 'entries')}</button
+				{#if found}<button
+						class="btn btn-main"
+						formaction="?/bringIn"
+						bind:this={bringButton}
+						disabled={busy || doubts.length > 0}>Bring in {count(found.count, 'entry', 'entries')}</button
 					>{/if}
 			</div>
 		</form>

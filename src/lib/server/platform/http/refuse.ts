@@ -1,4 +1,5 @@
 import { error, fail } from '@sveltejs/kit';
+import { doubtsOf } from '../../../core/1-bank-files/doubts-of';
 import type { Problem } from '../../../core/problems';
 import { problemSentence } from '../../../words';
 import { DomainError } from '../../act/domain-error';
@@ -27,11 +28,13 @@ export function refuse(problems: readonly Problem[]) {
 	const fields: Record<string, string> = {};
 	for (const problem of problems)
 		if (problem.code === 'field') fields[problem.field] ??= problemSentence(problem);
+	const doubts = doubtsOf(problems);
 	return fail(statusOf(problems), {
 		/** Every problem, and which of them belong to a field. */
 		problems: problems.map(problemSentence),
 		fields,
-		codes: problems.map((problem) => problem.code)
+		codes: problems.map((problem) => problem.code),
+		...(doubts.length > 0 ? { doubts } : {})
 	});
 }
 

@@ -1,4 +1,7 @@
 import { bankNumberKey } from '../../../core/text/bank-number';
+import { entryWords } from '../../../core/1-bank-files/entry-words';
+import type { StatementEntry } from '../../../core/model/bank';
+import type { DoubtAnswer, EntryDoubt } from '../../../core/model/entry-doubt';
 import { append } from '../../../core/append';
 import { eq } from 'drizzle-orm';
 import { isReport, type ReadStatement } from '../../../core/1-bank-files/read-statement';
@@ -57,11 +60,19 @@ export interface Imported {
 	readonly reports: ReportsTaken | null;
 }
 
-/** Brings a file that was read into the books, whole or not at all. What is there already stays as it is. */
+/** A file that was read, and what somebody said of its entries that may be in the books already. */
+export interface BankFileGiven extends BankFileRead {
+	readonly doubtAnswers?: readonly DoubtAnswer[];
+}
+
+/**
+ * Brings a file that was read into the books, whole or not at all. What is there already stays as it is; where nothing tells whether an
+ * entry is, it asks, and brings nothing in.
+ */
 export const importBankFile = defineAct({
 	kind: 'import-bank-file',
 	role: 'clerk',
-	input: madeHere<BankFileRead>(),
+	input: madeHere<BankFileGiven>(),
 	run: async (ctx, file): Promise<Imported> => {
 		const { tx } = ctx;
 		if (ctx.who.id !== APPLICATION.id && (await readSetting(tx, 'bankFiles'))?.from === 'folder')
@@ -83,6 +94,8 @@ export const importBankFile = defineAct({
 			met: [] as { readonly reportedId: number; readonly entryId: number }[]
 		};
 		const fileId = await takeId(tx, bankFile);
+		const answers = new Map(file.doubtAnswers?.map(({ key, entryId }) => [key, entryId]));
+		const doubts: EntryDoubt[] = [];
 		const within = new Map<string, number>();
 		let previous: ReadStatement | null = null;
 		for (const statement of file.statements) {
@@ -94,7 +107,16 @@ export const importBankFile = defineAct({
 				previous.header.reference !== statement.header.reference &&
 				previous.balances.closing !== null &&
 				previous.balances.closing === statement.balances.opening;
-			const known = await fingerprints(tx, account.id, statement, continues ? 'continue' : 'start', within);
+			const known = await fingerprints(
+				tx,
+				account.id,
+				statement,
+				continues ? 'continue' : 'start',
+				within,
+				answers
+			);
+			for (const [place, { doubt }] of known.entries())
+				if (doubt) doubts.push(doubtOf(account, statement.entries[place]!, doubt));
 			previous = statement;
 			const statementId = await takeId(tx, bankStatement);
 			const fresh = known.filter((entry) => entry.entryId === null).length;
@@ -158,6 +180,7 @@ export const importBankFile = defineAct({
 			});
 			ids.push(statementId);
 		}
+		if (doubts.length > 0) throw new DomainError({ code: 'entries-doubtful', doubts });
 		const entriesNew = rows.entries.length;
 		const entriesKnown = rows.links.length - entriesNew;
 		const reported = file.statements.reduce(
@@ -198,6 +221,15 @@ export const importBankFile = defineAct({
 		};
 	}
 });
+
+function doubtOf(
+	{ name: account, currency }: typeof bankAccount.$inferSelect,
+	entry: StatementEntry,
+	doubt: Pick<EntryDoubt, 'key' | 'others'>
+): EntryDoubt {
+	const { booked, amount } = entry;
+	return { ...doubt, account, booked, amount, currency, words: entryWords(entry) };
+}
 
 async function importedBefore(tx: Tx, sha256: string): Promise<Imported['before']> {
 	const row = await tx

@@ -1,8 +1,13 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { doubtsOf } from '../../../core/1-bank-files/doubts-of';
+import type { DoubtAnswer, EntryDoubt } from '../../../core/model/entry-doubt';
+import { perform } from '../../act/perform';
+import { importBankFile } from '../commands/import-bank-file';
+import { readBankFile } from './read-bank-file';
 import { proveBooks } from '../../ledger/queries/proof';
 import type { Books } from '../../platform/db/open';
 import { bankEntry, receipt } from '../../platform/db/schema';
-import { bankXml, bringIn, credit, testBooks } from '../../testing';
+import { as, bankXml, bringIn, CLERK, credit, testBooks } from '../../testing';
 import { mt940Text } from '../testing-mt940';
 import { statementFaults } from './statement-faults';
 
@@ -102,5 +107,74 @@ describe('the same day in two formats', () => {
 			mt940Text([{ amount: 500, text: 'INV' }], { opening: 500, number: '7/2' });
 		expect(await counts(one, pages)).toEqual(['1+0', '1+1']);
 		expect(await inBooks()).toEqual([2, 2]);
+	});
+});
+
+describe('an entry that nothing tells to be in the books or not', () => {
+	const first = bankXml([credit(500, 'AK-2 HAZEL'), credit(500, 'AK-3 WICKER')]);
+	const other = mt940Text([
+		{ amount: 500, text: 'SEE LETTER' },
+		{ amount: 500, text: 'AK-2 HAZEL' }
+	]);
+	const asked = async (doubtAnswers: readonly DoubtAnswer[] = [], text = other) => {
+		const read = await readBankFile('other.sta', [Buffer.from(text)]);
+		if (!read.ok) throw new Error('it is read');
+		return perform(books, importBankFile, { ...read.value, doubtAnswers }, as(CLERK));
+	};
+	const doubts = async (...given: Parameters<typeof asked>) => {
+		const result = await asked(...given);
+		return result.ok ? [] : doubtsOf(result.problems);
+	};
+	beforeEach(async () => {
+		await bringIn(books, first, 'first.xml');
+	});
+
+	it('is asked about, with what it may be, and nothing is brought in', async () => {
+		expect(await doubts()).toEqual([
+			{
+				...{ key: expect.any(String), account: 'Account GBP', booked: '2026-10-28', amount: 500 },
+				...{ currency: 'GBP', words: 'SEE LETTER' },
+				others: [{ id: 2, words: 'AK-3 WICKER', file: 'first.xml' }]
+			}
+		]);
+		expect(await inBooks()).toEqual([2, 2]);
+	});
+	it('is the one that was said; the same file again adds nothing', async () => {
+		const [{ key }] = (await doubts()) as [EntryDoubt];
+		const done = await asked([{ key, entryId: 2 }]);
+		expect(done).toMatchObject({ ok: true, value: { entriesNew: 0, entriesKnown: 2 } });
+		expect(await asked([], `${other}\n`)).toMatchObject({
+			ok: true,
+			value: { entriesNew: 0, entriesKnown: 2 }
+		});
+		expect(await inBooks()).toEqual([2, 2]);
+		expect((await proveBooks(books.db)).breaches).toEqual([]);
+	});
+	it('is another payment where that was said', async () => {
+		const [{ key }] = (await doubts()) as [EntryDoubt];
+		const done = await asked([{ key, entryId: null }]);
+		expect(done).toMatchObject({ ok: true, value: { entriesNew: 1, entriesKnown: 1 } });
+		expect(await inBooks()).toEqual([3, 3]);
+	});
+	it('is asked about again where what was said is none of those, or of another entry', async () => {
+		const [{ key }] = (await doubts()) as [EntryDoubt];
+		expect(await doubts([{ key, entryId: 1 }])).toHaveLength(1);
+		expect(await doubts([{ key: 'something', entryId: 2 }])).toHaveLength(1);
+		expect(await inBooks()).toEqual([2, 2]);
+	});
+	it('one entry of the books is only one of them', async () => {
+		const three = mt940Text([
+			{ amount: 500, text: 'SEE LETTER' },
+			{ amount: 500, text: 'WITH THANKS' },
+			{ amount: 500, text: 'AK-2 HAZEL' }
+		]);
+		const both = await doubts([], three);
+		expect(both).toHaveLength(2);
+		const said = await asked(
+			both.map(({ key }) => ({ key, entryId: 2 })),
+			three
+		);
+		// The second would be what the first is: no other is left that it may be.
+		expect(said).toMatchObject({ ok: true, value: { entriesNew: 1, entriesKnown: 2 } });
 	});
 });

@@ -1,4 +1,5 @@
 import { and, eq, gte, isNull, or, sql } from 'drizzle-orm';
+import type { MaybeSame } from '../../../core/model/entry-doubt';
 import { contentHash } from './count-alike';
 import { entriesOfOtherFormats } from './entries-of-other-formats';
 import { FIRST_FORMAT, type ReadStatement } from '../../../core/1-bank-files/read-statement';
@@ -14,6 +15,8 @@ export interface Fingerprinted {
 	readonly entryId: number | null;
 	/** Whether another format brought the entry, so that it has another fingerprint there. */
 	readonly alias: boolean;
+	/** Entries of another format that it may be, where nothing tells it and nobody said it; null where it is certain. */
+	readonly doubt: { readonly key: string; readonly others: readonly MaybeSame[] } | null;
 }
 
 /**
@@ -24,13 +27,15 @@ export interface Fingerprinted {
  * by day, amount and words (`pairEntries`).
  * @param within entries of the same file met before, new or of another format, by fingerprint; also keeps the counts of statements
  * that continue.
+ * @param answers what somebody said of entries that may be in the books already, by the keys of the doubts
  */
 export async function fingerprints(
 	tx: Tx,
 	accountId: number,
 	statement: ReadStatement,
 	mode: 'start' | 'continue',
-	within: Map<string, number>
+	within: Map<string, number>,
+	answers: ReadonlyMap<string, number | null>
 ): Promise<Fingerprinted[]> {
 	const contents = statement.entries.map(contentHash);
 	const before = await earlierStatements(tx, accountId, statement);
@@ -55,9 +60,19 @@ export async function fingerprints(
 	const elsewhere = await entriesOfOtherFormats(tx, accountId, statement, {
 		...{ open, before, taken: new Set(within.values()) }
 	});
+	const said = new Set<number>();
 	return found.map(({ fingerprint, entryId }, place) => {
-		const other = elsewhere.get(place);
-		return { fingerprint, entryId: entryId ?? other ?? null, alias: other !== undefined };
+		const other = elsewhere.same.get(place);
+		const sure = { fingerprint, entryId: entryId ?? other ?? null, alias: other !== undefined, doubt: null };
+		const others = elsewhere.doubtful.get(place)?.filter(({ id }) => !said.has(id));
+		if (!others?.length) return sure;
+		const key = `${accountId} ${fingerprint}`;
+		const answer = answers.get(key);
+		if (answer === null) return sure;
+		if (answer === undefined || !others.some(({ id }) => id === answer))
+			return { ...sure, doubt: { key, others } };
+		said.add(answer);
+		return { ...sure, entryId: answer, alias: true };
 	});
 }
 

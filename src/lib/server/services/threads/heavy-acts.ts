@@ -20,7 +20,7 @@ import { keyOfRefused, siftRows } from './sift-rows';
 import type { CustomerTablesAsked, DocumentTablesAsked, TablesAsked } from './with-known-readings';
 import { bankFileOfTable, type BankTableAsked } from './bank-tables';
 import type { FileGiven } from '../../receipts/store/bank-files-within';
-import { importBankFile } from '../../receipts/commands/import-bank-file';
+import { importBankFile, type BankFileGiven } from '../../receipts/commands/import-bank-file';
 import { readBankFile } from '../../receipts/store/read-bank-file';
 
 const piles = new WeakMap<Books, KnownPile>();
@@ -69,11 +69,15 @@ async function rowsAgreedTo<A extends TablesAsked, T>(
 	return faults.length === 0 || isAgreed ? ok(rows) : err(...faults);
 }
 
+/** What somebody said of entries that may be in the books already. */
+type Doubted = Pick<BankFileGiven, 'doubtAnswers'>;
+
 /** Brings a bank's table in, and keeps how it is read and of which account it is, for the next one of that bank. */
-async function bringInBankTable(books: Books, asked: BankTableAsked, call: CallContext) {
+async function bringInBankTable(books: Books, asked: BankTableAsked & Doubted, call: CallContext) {
 	const read = await bankFileOfTable(books.db, asked);
 	if (!read.ok) return read;
-	const done = await perform(books, importBankFile, read.value.file, call);
+	const { doubtAnswers } = asked;
+	const done = await perform(books, importBankFile, { ...read.value.file, doubtAnswers }, call);
 	// An act of its own: it is not what the form's key stands for.
 	const { key: _key, ...own } = call;
 	if (done.ok)
@@ -88,10 +92,11 @@ async function bringInBankTable(books: Books, asked: BankTableAsked, call: CallC
 export const HEAVY_ACTS = {
 	'import-bank-file': {
 		role: 'clerk',
-		run: async (books: Books, given: FileGiven | BankTableAsked, call: CallContext) => {
+		run: async (books: Books, given: (FileGiven | BankTableAsked) & Doubted, call: CallContext) => {
 			if ('source' in given) return bringInBankTable(books, given, call);
 			const read = await readBankFile(cleanLine(given.name), partsOfContent(given.content));
-			return read.ok ? perform(books, importBankFile, read.value, call) : read;
+			const { doubtAnswers } = given;
+			return read.ok ? perform(books, importBankFile, { ...read.value, doubtAnswers }, call) : read;
 		}
 	},
 	'bring-in-documents': {
