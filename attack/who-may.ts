@@ -72,6 +72,7 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/books/settings?/nameTable': 'supervisor',
 	'/books/settings?/forgetTable': 'supervisor',
 	'/books/settings?/keepTable': 'clerk',
+	'/books/settings?/logo': 'supervisor',
 	'/books/settings?/keepTerms': 'supervisor',
 	'/books/settings?/dropTerms': 'supervisor',
 	'/setting-up?/leave': 'supervisor',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, open, signIn } from './helpers';
+import { open, signIn, violations } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('with-files');

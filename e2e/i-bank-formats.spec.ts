@@ -165,3 +165,45 @@ test('an archive of bank files is taken file by file, and one that is broken sto
 	await pick(page, 'BRACKEN TILES');
 	expect(heard).toEqual([]);
 });
+
+test('an entry that may be in the books already is asked about, and nothing comes in before', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	const table = [
+		'Umsätze;Stand 04.11.2026',
+		'Buchungstag;Auftraggeber;Verwendungszweck;Betrag;Saldo',
+		'04.11.2026;Copper Beech College;Rechnung;22,20;2.290,20',
+		'03.11.2026;Jemima Orr;Zahlung;11,10;2.268,00',
+		''
+	].join('\r\n');
+	await signIn(page);
+	await desk(page);
+	await dropFile(page, 'umsaetze-4.csv', table);
+	await page.waitForURL('**/money-in/bank-table');
+	await page.getByRole('button', { name: 'Bring in 2 entries' }).click();
+	const asked = page.getByRole('region', { name: 'Entries that may be in the books already' });
+	await expect(asked).toContainText('1 entry of the file may be in the books already');
+	await expectAccessible(page);
+	await expect(asked.getByRole('button', { name: '1 to say' })).toBeDisabled();
+	await asked
+		.getByRole('combobox', { name: 'Whether £11.10 of 3 Nov' })
+		.selectOption({ label: 'the same as BRACKEN TILES (november.zip: one.sta)' });
+	await asked.getByRole('button', { name: 'Bring it in' }).click();
+	await page.waitForURL('**/money-in');
+	await expect(page.getByText(/1 new entry. 1 entry was in the books already/)).toBeVisible();
+
+	const letter = [
+		...[':20:ODDPENNY', `:25:${ACCOUNT}`, ':28C:309/1', ':60F:C261103GBP2268,00'],
+		...[':61:2611041104C22,20NTRFNONREF', ':86:SEE LETTER', ':62F:C261104GBP2290,20', '-', '']
+	].join('\r\n');
+	await dropFile(page, 'fourth.sta', letter);
+	await expect(asked).toContainText('SEE LETTER');
+	await asked
+		.getByRole('combobox')
+		.selectOption({ label: 'the same as Copper Beech College Rechnung (umsaetze-4.csv)' });
+	await asked.getByRole('button', { name: 'Bring it in' }).click();
+	await expect(page.getByText('fourth.sta: 0 new entries. 1 entry was in the books already')).toBeVisible();
+	await expect(asked).toBeHidden();
+	expect(heard).toEqual([]);
+});

@@ -69,4 +69,6 @@ export interface Firm {
 	readonly email: string;
 	readonly phone: string;
 	readonly registration: string;
+	/** The picture at the head of letters, as a data URL of a PNG or JPEG; nothing where there is none. */
+	readonly logo?: string | undefined;
 }

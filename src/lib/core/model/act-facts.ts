@@ -144,6 +144,7 @@ export interface ActFacts {
 	};
 	'name-table-reading': { readonly kind: AskedKind; readonly before: string; readonly name: string };
 	'forget-table-reading': { readonly kind: AskedKind; readonly name: string };
+	'set-logo': { readonly isTakenOff: boolean };
 	'keep-terms': { readonly name: string };
 	'drop-terms': { readonly name: string };
 	'set-limits': Record<string, never>;

@@ -13,7 +13,7 @@ interface Known extends Station {
 
 /** What is set on the settings page: its name, what it is about, where it stands, other words for it. */
 const SETTINGS = [
-	['The firm', 'its name and address on letters', 'firm', 'vat number telephone e-mail sender'],
+	['The firm', 'its name and address on letters', 'firm', 'vat number telephone e-mail sender logo'],
 	['Bank accounts', 'that customers pay into', 'bank-accounts', 'iban sort code add'],
 	['Limits', 'how much each may book alone', 'limits', 'approval tolerance small difference'],
 	['Ledger accounts', 'for what is not customer money', 'ledger-accounts', 'vat add nominal'],

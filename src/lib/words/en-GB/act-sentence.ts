@@ -45,6 +45,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		`Called a table of ${TABLES_OF[kind]}${before ? `, “${before}” before,` : ''} “${name}”`,
 	'forget-table-reading': ({ kind, name }) =>
 		`Forgot how ${name ? `“${name}”, a table of ${TABLES_OF[kind]},` : `a table of ${TABLES_OF[kind]}`} is read`,
+	'set-logo': ({ isTakenOff }) =>
+		isTakenOff ? 'Took the logo off letters' : 'Set the logo at the head of letters',
 	'keep-terms': ({ name }) => `Put “${name}” on the list of terms of payment`,
 	'drop-terms': ({ name }) => `Took “${name}” off the list of terms of payment`,
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,

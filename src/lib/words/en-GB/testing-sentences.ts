@@ -152,6 +152,8 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		{ kind: 'forget-table-reading', facts: { kind: 'documents', name: '' } },
 		'Forgot how a table of documents is read'
 	],
+	[{ kind: 'set-logo', facts: { isTakenOff: false } }, 'Set the logo at the head of letters'],
+	[{ kind: 'set-logo', facts: { isTakenOff: true } }, 'Took the logo off letters'],
 	[{ kind: 'keep-terms', facts: { name: '30 days' } }, 'Put “30 days” on the list of terms of payment'],
 	[{ kind: 'drop-terms', facts: { name: '30 days' } }, 'Took “30 days” off the list of terms of payment'],
 	[{ kind: 'add-method', facts: { name: 'card' } }, 'Added “card” to the ways in which money comes'],

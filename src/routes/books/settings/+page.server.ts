@@ -11,6 +11,8 @@ import { setFirm } from '$lib/server/firm/commands/set-firm';
 import { keepTableReadings } from '$lib/server/firm/commands/keep-table-readings';
 import { forgetTableReading, nameTableReading } from '$lib/server/firm/commands/known-tables';
 import { dropTerms, keepTerms } from '$lib/server/firm/commands/named-terms';
+import { ok } from '$lib/core/result';
+import { LOGO_BYTES, setLogo } from '$lib/server/firm/commands/set-logo';
 import { setLimits } from '$lib/server/firm/commands/set-limits';
 import type { PageServerLoad } from './$types';
 
@@ -20,6 +22,13 @@ export const load: PageServerLoad = async ({ locals }) => {
 
 export const actions = {
 	firm: action(setFirm),
+	logo: action(setLogo, {
+		most: 2 * LOGO_BYTES,
+		prepare: async (_, form) => {
+			const given = form.get('logo');
+			return ok({ picture: given instanceof File ? Buffer.from(await given.arrayBuffer()) : null });
+		}
+	}),
 	limits: action(setLimits),
 	bank: action(addBankAccount),
 	ledger: action(addLedgerAccount),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineAct } from '../../act/define-act';
 import { DomainError } from '../../act/domain-error';
 import { emailField } from '../../act/fields';
-import { readSetting, writeSetting } from '../store/settings';
+import { readSetting, writeSetting, type Setting } from '../store/settings';
 
 export const firmInput = z.object({
 	name: z.string().trim().min(1, 'Type the name of the firm.').max(200),
@@ -24,10 +24,19 @@ export const setFirm = defineAct({
 	run: async (ctx, input): Promise<{ actId: number | null }> => {
 		const before = await readSetting(ctx.tx, 'firm');
 		if (!before) throw new DomainError({ code: 'not-found', what: 'firm' });
-		const after = { ...input, baseCurrency: before.baseCurrency };
+		const { baseCurrency, logo } = before;
+		const after = { ...input, baseCurrency, ...(logo ? { logo } : {}) };
 		if (JSON.stringify({ ...before, ...after }) === JSON.stringify(before))
 			return ctx.unchanged({ actId: null });
 		await writeSetting(ctx.tx, 'firm', after);
-		return { actId: await ctx.record({ summary: { firm: input.name }, facts: { before, after } }) };
+		return {
+			actId: await ctx.record({
+				summary: { firm: input.name },
+				facts: { before: withoutPicture(before), after: withoutPicture(after) }
+			})
+		};
 	}
 });
+
+/** The firm without the bytes of its picture, which no record needs. */
+const withoutPicture = ({ logo: _logo, ...firm }: Setting<'firm'>) => firm;

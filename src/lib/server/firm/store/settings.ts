@@ -38,7 +38,9 @@ const SHAPES = {
 		email: z.string(),
 		phone: z.string(),
 		registration: z.string(),
-		baseCurrency: z.string()
+		baseCurrency: z.string(),
+		/** A PNG or JPEG as a data URL, at the head of letters. */
+		logo: z.string().optional()
 	}),
 	/** A fixed day for the demo; without it, the day of the clock. */
 	today: z.string(),

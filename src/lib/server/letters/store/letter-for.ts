@@ -88,7 +88,8 @@ export async function letterFor(
 			address: firm.address,
 			email: firm.email,
 			phone: firm.phone,
-			registration: firm.registration
+			registration: firm.registration,
+			logo: firm.logo
 		},
 		quote: `account ${owner.code}`,
 		account: await payIntoFor(db, currency),

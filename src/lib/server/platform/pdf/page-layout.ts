@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import pdfmake from 'pdfmake';
-import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, Margins, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Firm } from '../../../core/7-letters/letter';
 import { letterFontFolder } from './letter-fonts';
 
@@ -58,6 +58,9 @@ function head(firm: Firm): Content {
 	return {
 		columns: [
 			[
+				...(firm.logo
+					? [{ image: firm.logo, fit: [150, 46] as [number, number], margin: [0, 0, 0, 6] as Margins }]
+					: []),
 				{ text: firm.name, bold: true, fontSize: 14 },
 				{ text: firm.address.join(', '), color: SOFT, fontSize: 8 }
 			],
