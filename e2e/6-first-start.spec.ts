@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, request as requests, test } from '@playwright/test';
@@ -29,6 +29,52 @@ const person = {
 	password: 'salt glaze at dawn',
 	again: 'salt glaze at dawn'
 };
+
+test('who has no books yet looks around in demo books, which are kept apart and left again', async ({
+	page
+}) => {
+	test.setTimeout(300_000);
+	const { server, folder, port, log } = await start();
+	const home = `http://127.0.0.1:${port}`;
+	try {
+		await page.goto(home);
+		await page.getByRole('button', { name: 'Look around in demo books' }).click();
+		await page.waitForURL(`${home}/sign-in`, { timeout: 180_000 });
+		await page.getByRole('button', { name: 'Wren Tolliver, clerk' }).click();
+		await page.waitForURL(`${home}/`);
+		await page.getByRole('link', { name: 'Money in' }).first().click();
+		await page.waitForURL(`${home}/money-in`);
+		// Today's bank files come in by themselves.
+		await expect(async () => {
+			await page.reload();
+			await expect(page.locator('[data-receipt]').first()).toBeVisible({ timeout: 1_000 });
+		}).toPass({ timeout: 30_000 });
+		// Something is done in them, by a form and by what the page fetches.
+		await page.getByRole('navigation').getByRole('link', { name: 'Customers' }).click();
+		await page.getByRole('link', { name: 'New customer' }).click();
+		await page.getByLabel('Name', { exact: true }).fill('Corncrake Crafts');
+		await page.getByRole('button', { name: 'Open the account' }).click();
+		await expect(page.getByRole('heading', { level: 1 })).toContainText('Corncrake Crafts');
+		// Another browser is not in them, and neither is the firm's own folder.
+		const elsewhere = await requests.newContext();
+		expect((await elsewhere.get(`${home}/`)).url()).toContain('/first-start');
+		await elsewhere.dispose();
+		await page.getByRole('link', { name: 'Demo: leave' }).click();
+		await page.waitForURL(`${home}/first-start`);
+		for (const [name, value] of Object.entries(person)) await page.fill(`[name=${name}]`, value);
+		await page.fill('input[name=code]', codeIn(log()));
+		await page.getByRole('button', { name: 'Open the books' }).click();
+		await page.waitForURL(`${home}/setting-up`);
+		await page.goto(`${home}/customers`);
+		await expect(page.getByText('Corncrake Crafts')).toHaveCount(0);
+		// From then on there are none here.
+		const late = await page.request.post(`${home}/first-start/demo-books`, { headers: { origin: home } });
+		expect(late.status()).toBe(404);
+	} finally {
+		server.kill('SIGTERM');
+		rmSync(folder, { recursive: true, force: true });
+	}
+});
 
 test('the first start asks for the first supervisor, and then never again', async ({ page }) => {
 	const { server, folder, port, log } = await start();

@@ -1,8 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
-import { complaints, expectAccessible, signIn } from './helpers';
+import { complaints, dropFile, expectAccessible, signIn } from './helpers';
 import { ownBooks } from './own-books';
 
 ownBooks('fresh');
+
+/** A picture of one red point. */
+const ONE_POINT = Buffer.from(
+	'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==',
+	'base64'
+);
 
 // Customers kept by hand. Each goes on from the one before.
 test.describe.configure({ mode: 'serial' });
@@ -122,6 +128,129 @@ test('what happened stands on one timeline, notes with it', async ({ page }) => 
 	await page.waitForURL('**/customers/T-1');
 	await expect(page.getByText('Ada is away until Monday')).toBeVisible();
 	expect(heard).toEqual([]);
+});
+
+test('a promise to pay is recorded by key, waits for its day, and can be undone', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await page.goto('/customers/T-1');
+	await expect(page.getByText('None is recorded.')).toBeVisible();
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('p');
+	const dialog = page.getByRole('dialog', { name: 'A promise to pay' });
+	await dialog.getByLabel('Amount, GBP').fill('250+80');
+	await dialog.getByLabel('By', { exact: true }).fill('29 Oct');
+	await dialog.getByLabel('Who said so').fill('Ada Reed');
+	await dialog.getByRole('button', { name: 'Record it' }).click();
+	await expect(dialog.getByText('That day is over')).toBeVisible();
+	await expectAccessible(page);
+	await dialog.getByLabel('By', { exact: true }).fill('6 Nov');
+	await dialog.getByRole('button', { name: 'Record it' }).click();
+	await expect(page.getByText('£330.00 by 6 Nov, Ada Reed: waits.')).toBeVisible();
+	await expectAccessible(page);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('None is recorded.')).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('files are dropped on the timeline, read again, and taken off', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page);
+	await page.goto('/customers/T-1');
+	await page.getByRole('link', { name: /^Timeline/ }).click();
+	await page.waitForURL('**/timeline');
+	await dropFile(page, 'terms.pdf', '%PDF-1.7 made up');
+	const row = page.getByRole('listitem').filter({ hasText: 'terms.pdf' });
+	const link = row.getByRole('link', { name: 'terms.pdf' });
+	await expect(link).toBeVisible();
+	const kept = await page.request.get((await link.getAttribute('href'))!);
+	expect(await kept.text()).toBe('%PDF-1.7 made up');
+	expect(kept.headers()['content-security-policy']).toContain('sandbox');
+	await expectAccessible(page);
+	await page.getByRole('link', { name: 'T-1', exact: true }).click();
+	await page.waitForURL('**/customers/T-1');
+	await expect(page.getByRole('link', { name: 'terms.pdf' })).toBeVisible();
+	await page.goBack();
+	await row.getByRole('button', { name: 'take off' }).click();
+	await expect(row.getByText('taken off')).toBeVisible();
+	await page.getByRole('link', { name: 'T-1', exact: true }).click();
+	await page.waitForURL('**/customers/T-1');
+	await expect(page.getByRole('link', { name: 'terms.pdf' })).toHaveCount(0);
+	expect(heard).toEqual([]);
+});
+
+test('terms of the firm’s list are kept once and chosen by name; a document is due by them, and tells the credit limit', async ({
+	page
+}) => {
+	const heard = complaints(page);
+	await signIn(page, 'supervisor');
+	await page.goto('/');
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('Control+k');
+	await page.getByRole('combobox', { name: /^Find a number/ }).fill('Terms of payment');
+	await expect(page.getByRole('option', { name: 'Terms of payment' }).first()).toBeVisible();
+	await page.keyboard.press('Enter');
+	await page.waitForURL('**/books/settings#terms');
+	await page.getByRole('button', { name: 'Add terms …' }).click();
+	const dialog = page.getByRole('dialog', { name: 'New terms' });
+	await dialog.getByLabel('Name').fill('A third first');
+	await dialog.getByRole('button', { name: 'In instalments' }).click();
+	await dialog.getByLabel('Share of instalment 1').fill('33.34');
+	await dialog.getByLabel('Days until instalment 1').fill('0');
+	await dialog.getByRole('button', { name: 'Keep' }).click();
+	await expect(dialog.getByText('The parts do not come to 100%.')).toBeVisible();
+	await expectAccessible(page);
+	await dialog.getByLabel('Share of instalment 2').fill('66.66');
+	await dialog.getByRole('button', { name: 'Keep' }).click();
+	await expect(page.getByRole('cell', { name: '33.34% in 0 days and 66.66% in 60 days' })).toBeVisible();
+
+	await page.goto('/customers/T-1');
+	await page.getByRole('link', { name: /^Change/ }).click();
+	await page.waitForURL('**/details');
+	await page
+		.getByLabel('From the firm’s list')
+		.selectOption({ label: 'A third first: 33.34% in 0 days and 66.66% in 60 days' });
+	await expect(page.getByLabel('Share of instalment 2')).toHaveValue('66.66');
+	await page.getByLabel('Credit limit, GBP').fill('100');
+	await page.getByLabel('Language').selectOption({ label: 'German' });
+	await page.getByLabel('Late-payment interest').selectOption({ label: 'at an agreed rate' });
+	await page.getByLabel('Rate, % a year').fill('4.25');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await page.waitForURL('**/customers/T-1');
+	await expect(
+		page.getByText('Pays 33.34% in 0 days and 66.66% in 60 days. Interest of 4.25% a year was agreed.')
+	).toBeVisible();
+	await expect(page.getByText('Written to in German')).toBeVisible();
+	await page.getByRole('link', { name: 'Write a document' }).click();
+	await page.waitForURL('**/open-items/new**');
+	await page.getByLabel('What line 1 is for').fill('Kiln shelves');
+	await page.getByLabel('Net amount of line 1').fill('100');
+	await expect(page.getByText('30 Oct, 40.01')).toBeVisible();
+	await expect(page.getByText('29 Dec, 79.99')).toBeVisible();
+	await expect(
+		page.getByText('That is £120.00 in all, £20.00 above the credit limit of £100.00.')
+	).toBeVisible();
+	expect(heard).toEqual([]);
+});
+
+test('a logo stands at the head of letters, and what is none is refused', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page, 'supervisor');
+	await page.getByRole('button', { name: 'Hollis Greaves' }).click();
+	await page.getByRole('menuitem', { name: 'Settings' }).click();
+	await page.waitForURL('**/books/settings');
+	const field = page.getByLabel('Logo at the head of letters, PNG or JPEG');
+	await field.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+	await expect(page.getByText('That is no PNG or JPEG.')).toBeVisible();
+	await field.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: ONE_POINT });
+	await expect(page.getByRole('img', { name: 'The firm’s logo' })).toBeVisible();
+	await expectAccessible(page);
+	await page.getByRole('navigation').getByRole('link', { name: 'Letters' }).click();
+	await expect(page.frameLocator('iframe').locator('img.logo')).toBeVisible();
+	await page.goto('/books/settings');
+	await page.getByRole('button', { name: 'Take it off' }).click();
+	await expect(page.getByRole('img', { name: 'The firm’s logo' })).toHaveCount(0);
+	expect(heard.filter((text) => !text.includes('400'))).toEqual([]);
 });
 
 test('an account on which nothing is open is closed, and opened again', async ({ page }) => {

@@ -22,7 +22,13 @@ import { config } from '$lib/server/platform/config';
 import { logFailure, logRequest } from '$lib/server/platform/log';
 import { answeredPile } from '$lib/server/services/answers/answers';
 
-const OPEN_TO_ALL = new Set(['/sign-in', '/set-password', '/first-start', '/health']);
+const OPEN_TO_ALL = new Set([
+	'/sign-in',
+	'/set-password',
+	'/first-start',
+	'/first-start/demo-books',
+	'/health'
+]);
 /** Where somebody goes who typed their password and has a second factor, and where somebody sets one up whom the firm asks for it. */
 const HALFWAY = new Set(['/sign-in/second-step', '/api/passkey', '/sign-out']);
 const SET_UP = new Set(['/me/second-step', '/api/passkey', '/api/confirm', '/sign-out']);

@@ -95,6 +95,9 @@
 		>
 			<span class="truncate">Find anything</span> <span class="key ml-auto">Ctrl K</span>
 		</button>
+		{#if data.lookingAround}<a class="text-sm text-copper" href="/leave-demo-books" data-sveltekit-reload
+				>Demo: leave</a
+			>{/if}
 		<span class="text-sm text-soft">{data.today ? weekDay(data.today) : ''}</span>
 		<Menu label={data.who.name} class="text-sm text-soft hover:text-ink" items={menu}>
 			{#snippet heading()}<p class="says px-2 pb-2">Signed in as {data.who?.role}.</p>{/snippet}

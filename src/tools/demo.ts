@@ -44,6 +44,11 @@ if (!existsSync(mark)) {
 	await books.close();
 	mkdirSync(join(folder, 'todays-bank-files'), { recursive: true });
 	for (const file of todaysFiles) writeFileSync(join(folder, 'todays-bank-files', file.name), file.text);
+	// Whoever looks around from a browser has no folder to take them from: they come in by themselves.
+	if (process.argv.includes('--with-todays-files')) {
+		mkdirSync(join(folder, 'inbox'), { recursive: true });
+		for (const file of todaysFiles) writeFileSync(join(folder, 'inbox', file.name), file.text);
+	}
 	mkdirSync(join(folder, 'todays-documents'), { recursive: true });
 	for (const file of documents) writeFileSync(join(folder, 'todays-documents', file.name), file.text);
 	writeFileSync(mark, 'The demo books in this folder are whole.\n');

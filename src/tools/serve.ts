@@ -2,7 +2,9 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { logFailure } from '../lib/server/platform/log';
+import { isDemoBooksProcess, offerDemoBooks } from '../lib/server/services/demo-books';
 import { checkedConfig } from './checked-config';
+import { DemoProcess } from './demo-process';
 
 type Handler = (request: IncomingMessage, response: ServerResponse) => void;
 
@@ -18,7 +20,11 @@ export async function serve(): Promise<void> {
 	const { handler } = (await import(pathToFileURL(join(root, 'build/web/handler.js')).href)) as {
 		handler: Handler;
 	};
+	const demo = isDemoBooksProcess() ? null : new DemoProcess(root, proxied);
+	if (demo) offerDemoBooks(demo);
+	process.once('exit', () => demo?.stop());
 	const server = createServer((request, response) => {
+		if (demo?.take(request, response)) return;
 		const forwarded = proxied ? String(request.headers['x-forwarded-proto'] ?? 'http') : 'http';
 		request.headers['x-odd-penny-protocol'] = forwarded === 'https' ? 'https' : 'http';
 		handler(request, response);

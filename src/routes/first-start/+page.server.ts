@@ -13,6 +13,7 @@ import { perform } from '$lib/server/act/perform';
 import { APPLICATION } from '$lib/server/act/person';
 import { shaped } from '$lib/server/platform/http/action';
 import { refuse } from '$lib/server/platform/http/refuse';
+import { demoBooks } from '$lib/server/services/demo-books';
 import { signIn } from '$lib/server/people/sign-in';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -37,7 +38,7 @@ const FIRST = 'first start';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	if (!(await nobodyYet(locals.app.books.db))) redirect(303, '/sign-in');
-	return { timeZones: Intl.supportedValuesOf('timeZone') };
+	return { timeZones: Intl.supportedValuesOf('timeZone'), mayLookAround: demoBooks() !== undefined };
 };
 
 export const actions: Actions = {

@@ -30,6 +30,7 @@
 	const typed = $state<Partial<Record<Name, string>>>({ baseCurrency: 'GBP' });
 	let locale = $state(BRITISH.locale);
 	let timeZone = $state(BRITISH.timeZone);
+	let making = $state(false);
 	let restored = false;
 	/** What was typed outlives a reload and going back; the passwords and the code do not. */
 	export const snapshot: Snapshot<{
@@ -60,6 +61,22 @@
 	<p class="mt-1 mb-5 says">
 		Nobody can sign in yet. You will be the first supervisor, and can add other people afterwards.
 	</p>
+	{#if data.mayLookAround}
+		<form
+			method="POST"
+			action="/first-start/demo-books"
+			class="note mb-5 flex items-center gap-4"
+			onsubmit={() => (making = true)}
+		>
+			<p>
+				Want to look around first? Demo books of a made-up firm are kept apart from yours, and thrown away
+				afterwards.
+			</p>
+			<button class="btn shrink-0" disabled={making}
+				>{making ? 'Making them, up to a minute …' : 'Look around in demo books'}</button
+			>
+		</form>
+	{/if}
 	<Problems problems={elsewhere()} />
 	<form
 		method="POST"

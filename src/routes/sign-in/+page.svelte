@@ -23,7 +23,10 @@
 		</p>{/if}
 	{#if form?.message}<p id="refused" role="alert" class="note mb-4 text-oxblood">{form.message}</p>{/if}
 	{#if data.demo.length}
-		<p class="mb-3 says">These are the demo books. Choose whose desk you sit at.</p>
+		<p class="mb-3 says">
+			These are the demo books. Choose whose desk you sit at.{#if data.lookingAround}
+				<a href="/leave-demo-books" data-sveltekit-reload>Leave them</a>, and set up your own.{/if}
+		</p>
 		<form method="POST" action="?/demo{along}" class="mb-8 grid gap-2">
 			{#each data.demo as person (person.role)}
 				<button name="role" value={person.role} class="btn justify-between py-2.5"

@@ -38,6 +38,12 @@ export type FieldKey =
 	| 'email'
 	| 'address'
 	| 'phone'
+	| 'reminder_email'
+	| 'credit_limit'
+	| 'tax_number'
+	| 'language'
+	| 'tags'
+	| 'notes'
 	| 'payer_name'
 	| 'payer_account'
 	| 'invoice_numbers'
@@ -102,12 +108,18 @@ export const TABLE_FIELDS: Readonly<Record<TableKind, readonly TableField[]>> = 
 		field('email', 'text'),
 		field('address', 'text'),
 		field('phone', 'text'),
+		field('reminder_email', 'text'),
 		field('also_known_as', 'text'),
 		field('payer_accounts', 'text'),
 		field('parent_code', 'text'),
 		field('terms_days', 'number'),
 		field('discount_percent', 'number'),
-		field('discount_days', 'number')
+		field('discount_days', 'number'),
+		field('credit_limit', 'amount'),
+		field('tax_number', 'text'),
+		field('language', 'text'),
+		field('tags', 'text'),
+		field('notes', 'text')
 	],
 	history: [
 		field('customer_code', 'text', true),

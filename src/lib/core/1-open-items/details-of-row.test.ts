@@ -1,5 +1,6 @@
 import { readCustomers } from './testing-all-rows';
 import { expect, test } from 'vitest';
+import { minor } from '../money/minor';
 import type { CustomerDetails } from '../model/customer-details';
 import { customerChanges } from './customer-changes';
 import { detailsOfRow } from './details-of-row';
@@ -59,6 +60,17 @@ test.each<[string, Record<string, string>, Partial<CustomerDetails>]>([
 		'a discount',
 		{ discount_percent: '2.5', discount_days: '10' },
 		{ discountBasisPoints: 250, discountDays: 10 }
+	],
+	[
+		'what else is kept of a customer',
+		{
+			...{ reminder_email: 'late@hazel.example', credit_limit: '5000.00', tax_number: 'GB 12' },
+			...{ language: 'Deutsch', tags: 'north, kilns|north', notes: 'Rings first' }
+		},
+		{
+			...{ creditLimit: minor(500_000), reminderEmail: 'late@hazel.example', taxNumber: 'GB 12' },
+			...{ language: 'de', tags: ['north', 'kilns'], notes: 'Rings first' }
+		}
 	]
 ])('a row that says %s', (_, cells, over) => {
 	const read = readCustomers([{ line: 2, cells: { ...PLAIN, ...cells } }]);
@@ -68,4 +80,17 @@ test.each<[string, Record<string, string>, Partial<CustomerDetails>]>([
 	expect(customerChanges(HAZEL, after).map((one) => one.field)).toEqual(
 		Object.keys(HAZEL).filter((field) => field in over)
 	);
+});
+
+test.each([
+	['a language that is none', { language: 'Klingon' }, 'language', /nor the name of one/],
+	['a limit below nothing', { credit_limit: '-5.00' }, 'credit_limit', /not an amount/],
+	['a limit that is none', { credit_limit: 'none' }, 'credit_limit', /not an amount/],
+	['a tag that is too long', { tags: 'k'.repeat(41) }, 'tags', /longer than 40/],
+	['too many tags', { tags: Array.from({ length: 21 }, (_, i) => `t${i}`).join('|') }, 'tags', /more than 20/]
+])('%s is refused at its column', (_, cells, field, why) => {
+	const read = readCustomers([{ line: 2, cells: { ...PLAIN, ...cells } }]);
+	expect(read.ok ? [] : read.problems).toEqual([
+		expect.objectContaining({ code: 'csv-field', field, line: 2, why: expect.stringMatching(why) as string })
+	]);
 });

@@ -9,7 +9,9 @@ export function detailsOfRow(before: CustomerDetails, row: CustomerRow): Custome
 	const said: Partial<CustomerDetails> = {
 		...{ name: row.name, address: row.address, termsDays: row.termsDays, phone: row.phone },
 		...{ discountBasisPoints: row.discountBasisPoints, discountDays: row.discountDays },
-		...{ parentCode: row.parentCode, statementEmail: row.email },
+		...{ parentCode: row.parentCode, statementEmail: row.email, reminderEmail: row.reminderEmail },
+		...{ creditLimit: row.creditLimit, taxNumber: row.taxNumber, language: row.language },
+		...{ tags: both(before.tags, row.tags), notes: row.notes },
 		otherNames: both(before.otherNames, row.otherNames).filter((name) => name !== row.name),
 		payerAccounts: both(before.payerAccounts, row.payerAccounts)
 	};

@@ -1,10 +1,15 @@
-import type { CustomerField } from '../model/customer-details';
+import { CUSTOMER_LANGUAGES, type CustomerField, type CustomerLanguage } from '../model/customer-details';
+import type { Minor } from '../money/minor';
+import { languageOf } from '../text/language-of';
 import { plainBankNumber } from '../text/bank-number';
 import { currencyDigits } from '../money/currency';
 import type { Problem } from '../problems';
 import type { RowsRead } from './rows-read';
 import type { TableRow } from '../model/table-row';
 import { Fields } from './fields';
+
+const MOST_TAGS = 20;
+const TAG_LENGTH = 40;
 
 /** Which column says what of a customer. */
 const COLUMN_FIELDS: readonly (readonly [column: string, field: CustomerField])[] = [
@@ -17,7 +22,13 @@ const COLUMN_FIELDS: readonly (readonly [column: string, field: CustomerField])[
 	['parent_code', 'parentCode'],
 	['email', 'statementEmail'],
 	['phone', 'phone'],
-	['payer_accounts', 'payerAccounts']
+	['payer_accounts', 'payerAccounts'],
+	['reminder_email', 'reminderEmail'],
+	['credit_limit', 'creditLimit'],
+	['tax_number', 'taxNumber'],
+	['language', 'language'],
+	['tags', 'tags'],
+	['notes', 'notes']
 ];
 
 /** A customer as a table of the trial run describes it. */
@@ -36,6 +47,12 @@ export interface CustomerRow {
 	/** Its lines. */
 	readonly address: readonly string[];
 	readonly phone: string | null;
+	readonly reminderEmail: string | null;
+	readonly creditLimit: Minor | null;
+	readonly taxNumber: string | null;
+	readonly language: CustomerLanguage;
+	readonly tags: readonly string[];
+	readonly notes: string;
 	/** What the row says of a customer; an empty cell says nothing. */
 	readonly says: readonly CustomerField[];
 }
@@ -69,11 +86,47 @@ export function readCustomerRows(rows: readonly TableRow[]): RowsRead<CustomerRo
 			email: fields.optional('email', 254),
 			address: addressOf(fields),
 			phone: fields.optional('phone', 60),
+			reminderEmail: fields.optional('reminder_email', 254),
+			creditLimit: limitOf(fields, currency),
+			taxNumber: fields.optional('tax_number', 40),
+			language: languageIn(fields),
+			tags: tagsOf(fields),
+			notes: fields.words('notes', 2_000),
 			says: COLUMN_FIELDS.filter(([column]) => fields.text(column) !== '').map(([, field]) => field)
 		};
 		if (problems.length === faults) customers.push(customer);
 	}
 	return { rows: customers, problems };
+}
+
+/** A credit limit; an empty cell has none. */
+const limitOf = (fields: Fields, currency: string): Minor | null =>
+	fields.text('credit_limit') && currencyDigits(currency) !== undefined
+		? fields.amount('credit_limit', currency)
+		: null;
+
+function languageIn(fields: Fields): CustomerLanguage {
+	const text = fields.text('language');
+	const found = text ? languageOf(text) : 'en';
+	if (!found) fields.fault('language', `it is none of ${CUSTOMER_LANGUAGES.join(', ')}, nor the name of one`);
+	return found ?? 'en';
+}
+
+/** Words by which customers are sorted, separated by bars or commas. */
+function tagsOf(fields: Fields): string[] {
+	const tags = [
+		...new Set(
+			fields
+				.text('tags')
+				.split(/[|,;]/)
+				.map((one) => one.trim())
+				.filter(Boolean)
+		)
+	];
+	if (tags.length > MOST_TAGS) fields.fault('tags', `there are more than ${MOST_TAGS}`);
+	if (tags.some((one) => one.length > TAG_LENGTH))
+		fields.fault('tags', `one is longer than ${TAG_LENGTH} letters`);
+	return tags;
 }
 
 /** Lines of an address, separated by bars, line breaks or commas. */

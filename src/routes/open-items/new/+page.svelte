@@ -52,6 +52,13 @@
 				? `${owner.name} will owe ${money(form.total, form.currency)} less.`
 				: `${owner.name} will owe ${money(form.total, form.currency)} more.`
 	);
+	/** What is owed with it, where that is above the credit limit. */
+	const above = $derived.by(() => {
+		const { limit } = data.beginning;
+		if (!limit || form.kind === 'credit_note' || form.total <= 0) return null;
+		const owed = limit.owed + form.total;
+		return owed > limit.most ? { owed, by: owed - limit.most, most: limit.most } : null;
+	});
 	async function onLineKey(event: KeyboardEvent, i: number) {
 		if (event.key !== 'Enter') return;
 		event.preventDefault();
@@ -267,6 +274,11 @@
 			<Problems problems={refused.length ? refused : form.drawn?.lines.length ? form.problems : []} />
 		</div>
 		<p class="mt-4 says">{says}</p>
+		{#if above}<p class="note mt-2 text-oxblood" role="status">
+				That is {money(above.owed, form.currency)} in all, {money(above.by, form.currency)} above the credit limit
+				of
+				{money(above.most, form.currency)}.
+			</p>{/if}
 		<!-- No submit button: Enter within the document goes on, only this issues it. -->
 		<button
 			type="button"

@@ -179,6 +179,18 @@ export const en: HeadingWords = {
 		],
 		address: ['address', 'billing address', 'postal address', 'street', 'address line 1', 'address 1'],
 		phone: ['telephone', 'phone', 'tel', 'phone number', 'telephone number', 'mobile'],
+		reminder_email: [
+			'e mail for reminders',
+			'reminder email',
+			'reminders to',
+			'chasing email',
+			'dunning email'
+		],
+		credit_limit: ['credit limit', 'limit', 'credit'],
+		tax_number: ['vat number', 'vat no', 'vat reg', 'vat id', 'tax number', 'tax id'],
+		language: ['language', 'lang', 'language code'],
+		tags: ['tags', 'group', 'customer group', 'category', 'segment', 'region'],
+		notes: ['notes', 'note', 'remarks', 'comments', 'memo'],
 		date: [
 			'payment date',
 			'date',

@@ -83,11 +83,19 @@ function faultOf(
 	after: CustomerDetails | undefined,
 	parents: ReadonlySet<string>
 ): Problem | undefined {
-	const { line, email, parentCode } = row;
+	const { line, email, reminderEmail, parentCode } = row;
 	if (parentCode !== null && !parents.has(parentCode))
 		return { code: 'code-unknown', what: 'customer', text: parentCode, line };
 	if (email !== null && !isEmailAddress(email))
 		return { code: 'csv-field', field: 'email', text: email, why: 'it is no e-mail address', line };
+	if (reminderEmail !== null && !isEmailAddress(reminderEmail))
+		return {
+			code: 'csv-field',
+			field: 'reminder_email',
+			text: reminderEmail,
+			why: 'it is no e-mail address',
+			line
+		};
 	if (isHalfDiscount(after ?? row))
 		return {
 			...{ code: 'csv-field', field: 'discount_percent', line, text: row.name },

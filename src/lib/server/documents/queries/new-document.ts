@@ -1,5 +1,9 @@
-import { and, desc, eq } from 'drizzle-orm';
-import { customer, document, documentLine, item } from '../../platform/db/schema';
+import { and, desc, eq, sql } from 'drizzle-orm';
+import { sumOf } from '../../../core/money/add';
+import { minor } from '../../../core/money/minor';
+import type { Reader } from '../../platform/db/open';
+import { customer, document, documentLine, item, receipt, receiptState } from '../../platform/db/schema';
+import { openItemsOf } from '../store/open-items';
 import { nextNumber } from '../store/next-number';
 import { paperFor } from '../store/paper-for';
 import { defineLook } from '../../act/define-look';
@@ -18,7 +22,8 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 					termsFrom: customer.termsFrom,
 					termsParts: customer.termsParts,
 					discountBasisPoints: customer.discountBasisPoints,
-					discountDays: customer.discountDays
+					discountDays: customer.discountDays,
+					creditLimit: customer.creditLimit
 				})
 				.from(customer)
 				.where(eq(customer.id, customerId))
@@ -39,8 +44,26 @@ export const lookAtNewDocument = defineLook('clerk', async (db, customerId: numb
 				.limit(1)
 				.get()
 		: undefined;
-	return { customer: owner ?? null, numbers, taxBasisPoints: usual?.taxBasisPoints ?? 2000 };
+	const limit =
+		owner && owner.creditLimit !== null
+			? { most: owner.creditLimit, owed: await owedBy(db, owner.id, owner.currency) }
+			: null;
+	return { customer: owner ?? null, numbers, limit, taxBasisPoints: usual?.taxBasisPoints ?? 2000 };
 });
+
+/** What a customer owes in a currency, less what of their money lies on account. */
+async function owedBy(db: Reader, customerId: number, currency: string): Promise<number> {
+	const items = (await openItemsOf(db, [customerId])).filter((item) => item.currency === currency);
+	const credits = await db
+		.select({ onAccount: sql<number>`coalesce(sum(${receiptState.onAccount}), 0)` })
+		.from(receiptState)
+		.innerJoin(receipt, eq(receipt.id, receiptState.receiptId))
+		.where(and(eq(receiptState.customerId, customerId), eq(receipt.currency, currency)))
+		.all();
+	return (
+		sumOf(items, ({ kind, open }) => minor(kind === 'credit_note' ? -open : open)) - credits[0]!.onAccount
+	);
+}
 
 /** A document by its id with its first item, for going to it. */
 export const lookAtFirstItem = defineLook('reader', async (db, documentId: number) => {
