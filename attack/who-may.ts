@@ -78,6 +78,8 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/setting-up?/leave': 'supervisor',
 	'/setting-up?/mail': 'supervisor',
 	'/setting-up?/finish': 'supervisor',
+	'/customers/[code]?/part': 'supervisor',
+	'/customers/[code]/details?/merge': 'supervisor',
 	'/customers/[code]?/promise': 'clerk',
 	'/customers/[code]?/take-off-promise': 'clerk',
 	'/customers/[code]/timeline?/file': 'clerk',

@@ -307,3 +307,35 @@ test('a table changes those who are there once somebody says so', async ({ page 
 	await expect(page.getByRole('link', { name: 'Thistledown & Daughters' })).toBeVisible();
 	expect(heard).toEqual([]);
 });
+
+test('two accounts that are one are merged, read as one, and apart again', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page, 'supervisor');
+	await page.goto('/customers/T-1');
+	await page.getByRole('link', { name: /^Change/ }).click();
+	await page.waitForURL('**/details');
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('button', { name: 'Merge another account …' }).click();
+	const dialog = page.getByRole('dialog', { name: 'Merge another account into this one' });
+	await dialog.getByRole('combobox', { name: 'The other account' }).fill('Fern Row');
+	await page.getByRole('option', { name: /Fern Row/ }).click();
+	await expect(
+		dialog.getByText('Fern Row, T-2, will be seen as Thistledown & Daughters, T-1.')
+	).toBeVisible();
+	await expectAccessible(page);
+	await dialog.getByRole('button', { name: 'Merge the accounts' }).click();
+	await page.waitForURL('**/customers/T-1');
+	await expect(page.getByText('One with Fern Row, T-2.')).toBeVisible();
+	await expectAccessible(page);
+	// A link that somebody kept leads on, whatever it asked for.
+	await page.goto('/customers/T-2/timeline');
+	await page.waitForURL('**/customers/T-1/timeline');
+	await expect(page.getByText('Merged Fern Row, T-2, into Thistledown & Daughters, T-1')).toBeVisible();
+	await page.goto('/customers/T-1');
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('button', { name: 'take that back' }).click();
+	await expect(page.getByText('One with Fern Row, T-2.')).toHaveCount(0);
+	await page.goto('/customers/T-2');
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('Fern Row');
+	expect(heard).toEqual([]);
+});

@@ -25,6 +25,20 @@ export type Problem =
 	| { readonly code: 'second-person'; readonly who: string }
 	/** Entries of a bank file of which somebody has to say whether another file brought them before. */
 	| { readonly code: 'entries-doubtful'; readonly doubts: readonly EntryDoubt[] }
+	/** An account that is seen as another. */
+	| {
+			readonly code: 'account-merged';
+			readonly customer: string;
+			readonly into: string;
+			readonly line?: number;
+	  }
+	/** Postings that were made while two accounts were one. */
+	| {
+			readonly code: 'accounts-used-as-one';
+			readonly customer: string;
+			readonly other: string;
+			readonly postings: number;
+	  }
 	/** The firm takes bank files from the watched folder only. */
 	| { readonly code: 'folder-only' }
 	/** The bank shows the money: it cannot be said that it never was. */

@@ -10,6 +10,14 @@ export interface Sum {
 	readonly currency: string;
 }
 
+/** The account that stays, and the one that is seen as it. */
+export interface MergedFacts {
+	readonly customer: string;
+	readonly code: string;
+	readonly other: string;
+	readonly otherCode: string;
+}
+
 /** Whose second factor, of what kind, and what they call the device. */
 export interface SecondFactorFacts {
 	readonly name: string;
@@ -271,6 +279,8 @@ export interface ActFacts {
 		readonly saidBy: string;
 	};
 	'take-off-promise': { readonly customer: string; readonly sum: Sum };
+	'merge-accounts': MergedFacts;
+	'part-accounts': MergedFacts;
 	'keep-customer-files': { readonly customer: string; readonly files: readonly string[] };
 	'take-off-customer-files': { readonly customer: string; readonly files: readonly string[] };
 	'take-off-note': { readonly customer: string; readonly text: string };

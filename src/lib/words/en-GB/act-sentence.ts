@@ -181,6 +181,10 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		`${customer} promised ${money(sum.amount, sum.currency)} by ${shortDay(promisedFor)}${saidBy ? `: ${saidBy}` : ''}`,
 	'take-off-promise': ({ customer, sum }) =>
 		`Took off a promise of ${customer} to pay ${money(sum.amount, sum.currency)}`,
+	'merge-accounts': ({ customer, code, other, otherCode }) =>
+		`Merged ${other}, ${otherCode}, into ${customer}, ${code}`,
+	'part-accounts': ({ customer, code, other, otherCode }) =>
+		`Took back that ${other}, ${otherCode}, is one with ${customer}, ${code}`,
 	'keep-customer-files': ({ customer, files }) => `Kept ${list(files)} with ${customer}`,
 	'take-off-customer-files': ({ customer, files }) => `Took ${list(files)} off ${customer}`,
 	'take-off-note': ({ customer, text }) => `Took off a note of ${customer}: ${text}`,

@@ -177,6 +177,10 @@ function sentence(problem: Problem): string {
 			return `This is ${FILE_KIND_WORDS[problem.found]}${problem.found === 'empty' ? '' : `, not ${FILE_KIND_WORDS[problem.wanted]}`}. ${FILE_KIND_ADVICE[problem.found]}`;
 		case 'bank-shows-it':
 			return 'The bank shows this money: it came. What it was allocated to can be undone, but the receipt itself stays.';
+		case 'account-merged':
+			return `${problem.line === undefined ? '' : `Line ${problem.line}: `}${problem.customer} is seen as ${problem.into} now: use that account.`;
+		case 'accounts-used-as-one':
+			return `${count(problem.postings, 'posting')} since then ${problem.postings === 1 ? 'lies' : 'lie'} on what was ${problem.other}’s, as one with ${problem.customer}. Undo ${problem.postings === 1 ? 'it' : 'them'} first; then the two can be apart again.`;
 		case 'entries-doubtful': {
 			const [first] = problem.doubts;
 			const one = first ? `${money(first.amount, first.currency)} on ${shortDay(first.booked)}` : '';

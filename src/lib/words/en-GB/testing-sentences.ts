@@ -24,6 +24,20 @@ export const SENTENCES_OF_PEOPLE: readonly (readonly [Said, string])[] = [
 		'Took off a promise of Hazel Hill to pay £500.00'
 	],
 	[
+		{
+			kind: 'merge-accounts',
+			facts: { customer: 'Hazel Hill', code: 'H1', other: 'Hazel Pots', otherCode: 'H9' }
+		},
+		'Merged Hazel Pots, H9, into Hazel Hill, H1'
+	],
+	[
+		{
+			kind: 'part-accounts',
+			facts: { customer: 'Hazel Hill', code: 'H1', other: 'Hazel Pots', otherCode: 'H9' }
+		},
+		'Took back that Hazel Pots, H9, is one with Hazel Hill, H1'
+	],
+	[
 		{ kind: 'keep-customer-files', facts: { customer: 'Hazel Hill', files: ['terms.pdf', 'order.pdf'] } },
 		'Kept terms.pdf and order.pdf with Hazel Hill'
 	],

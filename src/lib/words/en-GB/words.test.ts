@@ -141,6 +141,8 @@ const problems: Problem[] = [
 			}
 		]
 	},
+	{ code: 'account-merged', customer: 'H1', into: 'W2', line: 3 },
+	{ code: 'accounts-used-as-one', customer: 'Hazel', other: 'Wicker', postings: 2 },
 	{ code: 'folder-only' },
 	{ code: 'bank-shows-it' },
 	{ code: 'other-file', found: 'customers', wanted: 'bank-file' },

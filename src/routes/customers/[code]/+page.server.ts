@@ -6,6 +6,7 @@ import { lookAtLedger } from '$lib/server/customers/queries/account-ledger';
 import { lookAtItem } from '$lib/server/documents/queries/item-life';
 import { action } from '$lib/server/platform/http/action';
 import { recordPromise, takeOffPromise } from '$lib/server/customers/commands/promises';
+import { partAccounts } from '$lib/server/customers/commands/merge-accounts';
 import { forgetHabit } from '$lib/server/matching/commands/forget-habit';
 import { forgetPayer } from '$lib/server/matching/commands/forget-payer';
 import type { PageServerLoad } from './$types';
@@ -21,6 +22,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 };
 
 export const actions = {
+	part: action(partAccounts),
 	promise: action(recordPromise),
 	'take-off-promise': action(takeOffPromise),
 	forget: action(forgetPayer),

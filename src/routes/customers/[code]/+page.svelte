@@ -1,5 +1,9 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
+	import { toast } from 'svelte-sonner';
+	import type { partAccounts } from '$lib/server/customers/commands/merge-accounts';
+	import { ActForm } from '$lib/trade/act-form.svelte';
+	import Problems from '$lib/ui/Problems.svelte';
 	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
@@ -24,6 +28,9 @@
 	} from '$lib/words';
 	let { data } = $props();
 	const account = $derived(data.account);
+	const parting = new ActForm<typeof partAccounts>('?/part', {
+		done: () => void toast('Both are accounts of their own again.')
+	});
 	const customer = $derived(account.customer);
 	const rows = $derived([...data.ledger.rows].reverse());
 	const paged = $derived(page.url.searchParams.has('before'));
@@ -229,6 +236,16 @@
 			{#if account.parent}<p class="mt-2">
 					Branch of <a class="underline" href="/customers/{account.parent.code}">{account.parent.name}</a>.
 				</p>{/if}
+			{#each account.merged as one (one.code)}<p class="mt-2">
+					One with {one.name}, {one.code}.{#if data.who?.role === 'supervisor'}
+						<button
+							type="button"
+							class="cursor-pointer text-copper hover:underline"
+							disabled={parting.busy}
+							onclick={() => parting.send({ actId: String(one.actId) })}>take that back</button
+						>{/if}
+				</p>{/each}
+			<Problems problems={parting.problems} />
 			{#if account.branches.length}<p class="mt-2">
 					Branches: {#each account.branches as branch, i (branch.code)}{i ? ', ' : ''}<a
 							class="underline"

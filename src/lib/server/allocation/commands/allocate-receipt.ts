@@ -1,3 +1,4 @@
+import { seenAsAnother } from '../../customers/store/merged-accounts';
 import { eq } from 'drizzle-orm';
 import { itemLabel } from '../../../core/4-allocation/item-label';
 import { type OverLimit } from '../../../core/4-allocation/over-limits';
@@ -160,19 +161,25 @@ export async function postAllocation(
 	return { actId, waits: [] };
 }
 
-const owners = new PerTransaction<{ id: number; name: string } | undefined>();
+const owners = new PerTransaction<
+	{ id: number; name: string; code: string; mergedIntoId: number | null } | undefined
+>();
 
 async function ownerOf(tx: Tx, input: AllocationOrder) {
 	if (input.customerId === null) throw new DomainError({ code: 'no-customer' });
 	const { customerId } = input;
 	const owner = await owners.get(tx, String(customerId), () =>
 		tx
-			.select({ id: customer.id, name: customer.name })
+			.select({
+				...{ id: customer.id, name: customer.name, code: customer.code },
+				mergedIntoId: customer.mergedIntoId
+			})
 			.from(customer)
 			.where(eq(customer.id, customerId))
 			.get()
 	);
 	if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
+	if (owner.mergedIntoId !== null) throw await seenAsAnother(tx, owner);
 	return owner;
 }
 

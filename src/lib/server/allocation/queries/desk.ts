@@ -1,3 +1,4 @@
+import { idsOfAccount } from '../../customers/store/merged-accounts';
 import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm';
 import { mayBeSplit } from '../../../core/2-receipts/may-be-split';
 import { payoutOf, type Payout } from '../../../core/2-receipts/payout-of';
@@ -188,7 +189,9 @@ export async function frameOf(
 		refundsBack: row && row.amount > 0 ? await refundsBack(db, row) : [],
 		debit: row && row.amount < 0 ? await whatDebitMeans(db, row) : null,
 		returned: owner
-			? (await returnedPayments(db, { customerId: owner.id })).map(({ method, date }) => ({ method, date }))
+			? (await returnedPayments(db, { customerIds: await idsOfAccount(db, owner.id) })).map(
+					({ method, date }) => ({ method, date })
+				)
 			: [],
 		suspects: row && owner ? await suspectsOf(db, row, owner.id) : [],
 		limits: {

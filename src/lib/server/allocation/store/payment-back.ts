@@ -1,3 +1,4 @@
+import { mergedAccounts } from '../../customers/store/merged-accounts';
 import { and, eq, inArray } from 'drizzle-orm';
 import type { PaymentBack } from '../../../core/4-allocation/post-return';
 import { minor } from '../../../core/money/minor';
@@ -24,6 +25,8 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 		.where(eq(receiptState.receiptId, receiptId))
 		.get();
 	if (!row || row.state.state !== 'allocated' || row.amount <= 0) return null;
+	const merged = await mergedAccounts(db);
+	const now = (id: number) => merged.get(id) ?? id;
 	const parts = await db
 		.select()
 		.from(standingAllocation)
@@ -48,14 +51,14 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 		onAccount: row.state.onAccount,
 		onAccountBase: row.state.onAccountBase,
 		allocations: parts.map(
-			({ standing_allocation: part, item: { due }, document: { customerId: owner, currency } }) => ({
+			({ standing_allocation: part, item: { due }, document: { customerId, currency } }) => ({
 				id: part.id,
 				due: due,
 				source: { receiptId },
-				creditCustomerId: part.creditCustomerId,
+				creditCustomerId: now(part.creditCustomerId),
 				creditCurrency: row.currency,
 				itemId: part.itemId,
-				itemCustomerId: owner,
+				itemCustomerId: now(customerId),
 				itemCurrency: currency,
 				amount: part.amount,
 				creditAmount: part.creditAmount,
@@ -63,10 +66,10 @@ export async function paymentBack(db: Reader, receiptId: number): Promise<Standi
 				creditBase: part.creditBase
 			})
 		),
-		differences: gaps.map(({ standing_difference: gap, document: { customerId: owner, currency } }) => ({
+		differences: gaps.map(({ standing_difference: gap, document: { customerId, currency } }) => ({
 			id: gap.id,
 			itemId: gap.itemId,
-			customerId: owner,
+			customerId: now(customerId),
 			currency,
 			kind: gap.kind as PaymentBack['differences'][number]['kind'],
 			amount: gap.amount,

@@ -11,12 +11,14 @@ import {
 	difference,
 	document,
 	item,
+	itemState,
 	receipt,
 	receiptAdjustment,
 	standingAllocation,
 	standingDifference,
 	standingReceiptAdjustment
 } from '../../platform/db/schema';
+import { mergedAccounts } from '../../customers/store/merged-accounts';
 import { journalOf } from '../../ledger/store/journal-of';
 import type { FirstRecords } from './write-undoing';
 
@@ -174,6 +176,7 @@ async function linesOf(tx: Tx, { allocations, differences }: AllocatedAnew): Pro
 				allocations.map(({ receiptId }) => receiptId!)
 			)
 		);
+	const merged = await mergedAccounts(tx);
 	const currencies = new Map(receipts.map(({ id, currency }) => [id, currency]));
 	return journalOfPosting(
 		null,
@@ -181,7 +184,8 @@ async function linesOf(tx: Tx, { allocations, differences }: AllocatedAnew): Pro
 			...{ receiptAdjustments: [], credits: [], changes: [] },
 			allocations: allocations.map((row) => ({
 				...{ id: row.id, source: { receiptId: row.receiptId! }, itemId: row.itemId },
-				...{ creditCustomerId: row.creditCustomerId, creditCurrency: currencies.get(row.receiptId!)! },
+				creditCustomerId: merged.get(row.creditCustomerId) ?? row.creditCustomerId,
+				...{ creditCurrency: currencies.get(row.receiptId!)! },
 				itemCustomerId: owners.get(row.itemId)!.customerId,
 				itemCurrency: owners.get(row.itemId)!.currency,
 				...{ amount: row.amount, creditAmount: row.creditAmount },
@@ -198,8 +202,9 @@ async function linesOf(tx: Tx, { allocations, differences }: AllocatedAnew): Pro
 
 async function ownersOf(tx: Tx, rows: readonly { readonly itemId: number }[]) {
 	const found = await tx
-		.select({ id: item.id, customerId: document.customerId, currency: document.currency })
+		.select({ id: item.id, customerId: itemState.customerId, currency: document.currency })
 		.from(item)
+		.innerJoin(itemState, eq(itemState.itemId, item.id))
 		.innerJoin(document, eq(document.id, item.documentId))
 		.where(inArray(item.id, [...new Set(rows.map(({ itemId }) => itemId))]));
 	return new Map(found.map(({ id, customerId, currency }) => [id, { customerId, currency }]));

@@ -4,6 +4,7 @@ import { detailsOfRow } from '../../../core/1-open-items/details-of-row';
 import { NO_DETAILS, type CustomerDetails } from '../../../core/model/customer-details';
 import { customerChangeWords } from '../../../words';
 import { detailsOfAll, type CustomerRecord } from '../store/customer-details';
+import { accountsNow } from '../store/merged-accounts';
 import { changeCustomer } from './change-customer';
 import type { CustomerRow } from '../../../core/1-open-items/read-customers';
 import { ibanFits } from '../../../core/text/iban-fits';
@@ -46,6 +47,10 @@ async function lookedAt(
 	for (const part of chunks(rows.map((row) => row.code)))
 		for (const row of await db.select().from(customer).where(inArray(customer.code, part)))
 			known.set(row.code, row);
+	const seenAs = await accountsNow(
+		db,
+		[...known.values()].map(({ id }) => id)
+	);
 	const details = await detailsOfAll(db, [...known.values()]);
 	const changing = new Map<string, Changing>();
 	const parents = new Set([...known.keys(), ...rows.map((row) => row.code)]);
@@ -65,9 +70,12 @@ async function lookedAt(
 		if (owner && after && changes.length > 0 && !other) changing.set(row.code, { owner, after });
 		const fate: Fate = !owner ? 'new' : changes.length > 0 ? 'changes' : 'same';
 		const why = changes.map((one) => customerChangeWords(one, row.currency)).join('; ');
-		const refused = other
-			? differsProblem('customer', row.code, `the books keep it in ${owner.currency}`, row.line)
-			: faultOf(row, after, parents);
+		const into = owner?.mergedIntoId ? seenAs.get(owner.id) : undefined;
+		const refused = into
+			? { ...{ code: 'account-merged' as const, customer: row.code, into: into.code }, line: row.line }
+			: other
+				? differsProblem('customer', row.code, `the books keep it in ${owner.currency}`, row.line)
+				: faultOf(row, after, parents);
 		const odd = row.payerAccounts.filter((account) => ibanFits(account) === false);
 		const look = odd.length
 			? `the check digits of ${odd.join(', ')} do not fit: a digit may be wrong`

@@ -9,6 +9,7 @@ import { isOpen } from '../../documents/store/is-open';
 import type { Tx } from '../../platform/db/open';
 import { customer, itemState, receiptState } from '../../platform/db/schema';
 import type { CustomerRecord } from '../store/customer-details';
+import { seenAsAnother } from '../store/merged-accounts';
 import { customerAt } from '../store/customer-at';
 
 /** Closes an account on which nothing is open: no document is written for it any more, and nobody is asked to choose it. */
@@ -41,6 +42,7 @@ export const reopenAccount = defineAct({
 	run: async (ctx, { customerId, version }): Promise<{ actId: number | null }> => {
 		const owner = await customerAt(ctx.tx, customerId, version);
 		const { name, code, id, closedOn } = owner;
+		if (owner.mergedIntoId !== null) throw await seenAsAnother(ctx.tx, owner);
 		if (closedOn === null) return ctx.unchanged({ actId: null });
 		const actId = await ctx.record({
 			summary: { customer: name, code },

@@ -1,8 +1,9 @@
-import { and, desc, eq, ne, sql, type SQL } from 'drizzle-orm';
+import { and, desc, eq, inArray, ne, sql, type SQL } from 'drizzle-orm';
 import { CHART } from '../../../core/5-journal/chart';
 import { accountLedger } from '../../../core/6-reports/account-ledger';
 import { minor, type Minor, ZERO } from '../../../core/money/minor';
 import { act, customer, journalLine } from '../../platform/db/schema';
+import { idsOfAccount } from '../store/merged-accounts';
 import { defineLook } from '../../act/define-look';
 import { ledgerSources, type LedgerLine } from './ledger-sources';
 import { nameLedgerLine } from './name-ledger-line';
@@ -24,7 +25,7 @@ export const lookAtLedger = defineLook('reader', async (db, { code, before }: Le
 	const owner = await db.select({ id: customer.id }).from(customer).where(eq(customer.code, code)).get();
 	if (!owner) return null;
 	const own = and(
-		eq(journalLine.customerId, owner.id),
+		inArray(journalLine.customerId, [...(await idsOfAccount(db, owner.id))]),
 		eq(journalLine.account, CHART.receivables.code),
 		ne(journalLine.amount, ZERO)
 	)!;

@@ -1,5 +1,5 @@
 import { ZERO } from '../../../core/money/minor';
-import { sql, and, asc, desc, eq, gt } from 'drizzle-orm';
+import { sql, and, asc, desc, eq, gt, inArray } from 'drizzle-orm';
 import { age } from '../../../core/6-reports/age';
 import type { Minor } from '../../../core/money/minor';
 import type { Reader } from '../../platform/db/open';
@@ -23,6 +23,7 @@ import { overtakenLetters } from '../../letters/store/overtaken-letters';
 import { filesOfCustomer } from './customer-files';
 import { promisesOf } from './promises';
 import { recentNotes } from './timeline';
+import { idsOfAccount, mergesStanding } from '../store/merged-accounts';
 import { customerByCode } from '../store/customer-by-code';
 import { defineLook } from '../../act/define-look';
 
@@ -53,6 +54,7 @@ const branchesOf = (db: Reader, id: number) =>
 export const lookAtAccount = defineLook('reader', async (db, code: string, { today }) => {
 	const owner = await customerByCode(db, code);
 	if (!owner) return null;
+	const ids = await idsOfAccount(db, owner.id);
 	const credits = await db
 		.select({ currency: receipt.currency, onAccount: sql<number>`sum(${receiptState.onAccount})` })
 		.from(receiptState)
@@ -88,7 +90,7 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		})
 		.from(letter)
 		.innerJoin(delivery, eq(delivery.letterId, letter.id))
-		.where(and(eq(letter.customerId, owner.id), gt(letter.id, 0)))
+		.where(and(inArray(letter.customerId, [...ids]), gt(letter.id, 0)))
 		.orderBy(desc(letter.id))
 		.limit(20);
 	const typed = await db
@@ -104,20 +106,22 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		customer: owner,
 		parent: owner.parentId === null ? null : await named(db, owner.parentId),
 		branches: await branchesOf(db, owner.id),
+		/** Accounts that are seen as this one. */
+		merged: await mergesStanding(db, owner.id),
 		/** Payments typed by hand that are not posted: dated for later, or waiting for somebody to post them. */
 		notCounted: typed.map(({ id, date, method, reference, amount, currency }) => ({
 			...{ id, date, method, reference, amount, currency },
 			dated: date > today
 		})),
 		/** Returned payments, newest first. */
-		returned: (await returnedPayments(db, { customerId: owner.id })).map(({ method, date, receiptId }) => ({
+		returned: (await returnedPayments(db, { customerIds: ids })).map(({ method, date, receiptId }) => ({
 			...{ method, date, receiptId }
 		})),
 		standing: standingByCurrency,
 		letters,
-		notes: await recentNotes(db, owner.id, NOTES_SHOWN),
-		promises: await promisesOf(db, owner.id, today),
-		files: await filesOfCustomer(db, owner.id, FILES_SHOWN),
+		notes: await recentNotes(db, ids, NOTES_SHOWN),
+		promises: await promisesOf(db, owner.id, ids, today),
+		files: await filesOfCustomer(db, ids, FILES_SHOWN),
 		overtaken: await overtakenLetters(db, owner.id),
 		habits,
 		lessons: habits ? lessonsOf(habits) : [],

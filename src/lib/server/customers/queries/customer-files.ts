@@ -19,10 +19,14 @@ const LISTED = {
 };
 
 /** The newest files of a customer that nobody took off. */
-export const filesOfCustomer = (db: Reader, customerId: number, most: number): Promise<CustomerFileShown[]> =>
+export const filesOfCustomer = (
+	db: Reader,
+	ids: readonly number[],
+	most: number
+): Promise<CustomerFileShown[]> =>
 	db.all(sql`
 		select f.id, f.act_id as "actId", f.name, f.type, f.bytes from customer_file f
-		where f.customer_id = ${customerId} and not exists (select 1 from act u where u.undoes_id = f.act_id)
+		where f.customer_id in (select value from json_each(${JSON.stringify(ids)})) and not exists (select 1 from act u where u.undoes_id = f.act_id)
 		order by f.id desc limit ${most}`);
 
 /** Files by the acts that kept them. */

@@ -1,4 +1,4 @@
-import { asc, desc, eq, like, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, like, or, sql, type SQL } from 'drizzle-orm';
 import { customer, itemState } from '../../platform/db/schema';
 import { isOpen, signedOpenBase } from '../../documents/store/is-open';
 import { defineLook } from '../../act/define-look';
@@ -18,9 +18,10 @@ export interface CustomersQuery {
 /** Customer accounts with what they owe and how much of it is late, in base currency; most late first. */
 export const lookAtCustomers = defineLook('reader', async (db, query: CustomersQuery, { today }) => {
 	const wanted = query.text.trim().replace(/[%_]/g, '');
-	const where = wanted
-		? or(like(customer.name, `%${wanted}%`), like(customer.code, `%${wanted}%`))
-		: undefined;
+	const where = and(
+		isNull(customer.mergedIntoId),
+		wanted ? or(like(customer.name, `%${wanted}%`), like(customer.code, `%${wanted}%`)) : undefined
+	);
 	const open = db
 		.select({
 			customerId: itemState.customerId,

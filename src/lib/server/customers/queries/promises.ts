@@ -1,4 +1,4 @@
-import { and, desc, eq, notExists, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, notExists, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import { promiseStates, type CameIn, type PromiseStanding } from '../../../core/6-reports/promise-states';
 import type { Day } from '../../../core/day/day';
@@ -19,8 +19,16 @@ export interface PromiseShown extends PromiseStanding {
 	readonly by: string;
 }
 
-/** The newest promises of a customer that stand, with how far each is kept by what came: receipts allocated to them, less what was returned. */
-export async function promisesOf(db: Reader, customerId: number, today: Day): Promise<PromiseShown[]> {
+/**
+ * The newest promises of a customer that stand, with how far each is kept by what came: receipts allocated to them, less what was returned.
+ * @param ids under which its records stand
+ */
+export async function promisesOf(
+	db: Reader,
+	customerId: number,
+	ids: readonly number[],
+	today: Day
+): Promise<PromiseShown[]> {
 	const undoing = alias(act, 'undoing');
 	const rows = await db
 		.select({ promise, by: act.userName })
@@ -28,7 +36,7 @@ export async function promisesOf(db: Reader, customerId: number, today: Day): Pr
 		.innerJoin(act, eq(act.id, promise.actId))
 		.where(
 			and(
-				eq(promise.customerId, customerId),
+				inArray(promise.customerId, [...ids]),
 				notExists(db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, promise.actId)))
 			)
 		)

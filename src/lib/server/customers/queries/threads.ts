@@ -16,6 +16,7 @@ import {
 import { groupBy } from '../../../core/group-by';
 import { openItemsOf } from '../../documents/store/open-items';
 import { reasonsOfRecord } from '../../../words';
+import { idsOfAccount } from '../store/merged-accounts';
 import { customerByCode } from '../store/customer-by-code';
 import { defineLook } from '../../act/define-look';
 
@@ -83,9 +84,10 @@ export const lookAtThreads = defineLook('reader', async (db, input: ThreadQuery,
 	const owner = await customerByCode(db, input.code);
 	if (!owner) return null;
 	const from = (input.from && parseDay(input.from)) || addDays(today, -DAYS_SHOWN);
+	const ids = [...(await idsOfAccount(db, owner.id))];
 	const alone = aloneOf(db, input);
 	const touching = and(
-		or(eq(item.customerId, owner.id), eq(allocation.creditCustomerId, owner.id)),
+		or(inArray(item.customerId, ids), inArray(allocation.creditCustomerId, ids)),
 		alone ?? undefined
 	);
 	const rows = await db

@@ -7,6 +7,7 @@ import { saidOf } from '../../act/said';
 import type { ActFacts } from '../../../core/model/act-facts';
 import type { Db, Reader } from '../../platform/db/open';
 import { customerByCode } from '../store/customer-by-code';
+import { idsOfAccount } from '../store/merged-accounts';
 import { filesOfActs } from './customer-files';
 
 const PAGE = 60;
@@ -43,12 +44,13 @@ export const lookAtTimeline = defineLook(
 	async (db, { code, before }: { readonly code: string; readonly before: number | null }) => {
 		const owner = await customerByCode(db, code);
 		if (!owner) return null;
-		const rows = await actsOf(db, owner.id, before);
+		const ids = await idsOfAccount(db, owner.id);
+		const rows = await actsOf(db, ids, before);
 		const shown = rows.slice(0, PAGE);
 		const letters = groupBy(
 			await lettersOf(
 				db,
-				owner.id,
+				ids,
 				shown.map(({ id }) => id)
 			),
 			({ actId }) => actId
@@ -73,16 +75,17 @@ export const lookAtTimeline = defineLook(
 );
 
 /** One more than a page of the acts on an account, and of those that sent it a letter. */
-function actsOf(db: Db, customerId: number, before: number | null): Promise<ActRow[]> {
+function actsOf(db: Db, ids: readonly number[], before: number | null): Promise<ActRow[]> {
+	const own = sql`(select value from json_each(${JSON.stringify(ids)}))`;
 	const earlier = before === null ? sql`` : sql`and id < ${before}`;
 	// Each half by its own index: together they would be looked for one by one.
 	return db.all(sql`
 		with touched as (
-			select * from (select a.id from act a where a.customer_id = ${customerId} ${earlier}
+			select * from (select a.id from act a where a.customer_id in ${own} ${earlier}
 				and not exists (select 1 from act p where p.id = a.parent_id and p.customer_id = a.customer_id)
 				order by a.id desc limit ${PAGE + 1})
 			union
-			select * from (select distinct l.act_id as id from letter l where l.customer_id = ${customerId}
+			select * from (select distinct l.act_id as id from letter l where l.customer_id in ${own}
 				${before === null ? sql`` : sql`and l.act_id < ${before}`} order by l.act_id desc limit ${PAGE + 1}))
 		select a.id, a.kind, a.at, a.user_name as "by", a.date, a.summary, a.format,
 			exists (select 1 from journal_line j where j.act_id = a.id) as posted,
@@ -92,19 +95,19 @@ function actsOf(db: Db, customerId: number, before: number | null): Promise<ActR
 }
 
 /** The letters to a customer that some acts sent. */
-function lettersOf(db: Db, customerId: number, acts: readonly number[]): Promise<LetterRow[]> {
+function lettersOf(db: Db, ids: readonly number[], acts: readonly number[]): Promise<LetterRow[]> {
 	return db.all(sql`
 		select l.id, l.act_id as "actId", l.kind, l.amount, l.currency, l.recipient, d.state
 		from letter l join delivery d on d.letter_id = l.id
-		where l.customer_id = ${customerId} and l.act_id in (select value from json_each(${JSON.stringify(acts)}))
+		where l.customer_id in (select value from json_each(${JSON.stringify(ids)})) and l.act_id in (select value from json_each(${JSON.stringify(acts)}))
 		order by l.id`);
 }
 
 /** The newest notes of a customer that nobody took off. */
-export async function recentNotes(db: Reader, customerId: number, most: number) {
+export async function recentNotes(db: Reader, ids: readonly number[], most: number) {
 	const rows = await db.all<Pick<ActRow, 'id' | 'at' | 'by' | 'summary'>>(sql`
 		select a.id, a.at, a.user_name as "by", a.summary from act a
-		where a.customer_id = ${customerId} and a.kind = 'add-note'
+		where a.customer_id in (select value from json_each(${JSON.stringify(ids)})) and a.kind = 'add-note'
 			and not exists (select 1 from act u where u.undoes_id = a.id)
 		order by a.id desc limit ${most}`);
 	return rows.map(({ summary, ...row }) => ({

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { referenceKey } from '../../../core/text/words-of-text';
 import type { Reader } from '../../platform/db/open';
 import { customer } from '../../platform/db/schema';
+import { mergedAccounts } from './merged-accounts';
 
 export interface NamedCustomer {
 	readonly id: number;
@@ -27,6 +28,9 @@ export async function customersNamed(
 		.select({ id: customer.id, code: customer.code, name: customer.name, currency: customer.currency })
 		.from(customer)
 		.orderBy(customer.id);
+	const merged = await mergedAccounts(db);
+	// One that is seen as another is found as that.
+	const now = ({ id, currency }: NamedCustomer) => ({ id: merged.get(id) ?? id, currency });
 	const exact = new Map<string, NamedCustomer[]>();
 	for (const { id, currency, code, name } of all)
 		for (const key of new Set([code.toLowerCase(), name.toLowerCase()])) {
@@ -40,10 +44,8 @@ export async function customersNamed(
 	for (const text of asked) {
 		const needle = text.toLowerCase();
 		const fits = exact.get(needle) ?? byNumber.get(text) ?? linesWith(names, needle).map((i) => all[i]!);
-		found.set(
-			text,
-			fits.slice(0, 2).map(({ id, currency }) => ({ id, currency }))
-		);
+		const byId = new Map(fits.map(now).map((one) => [one.id, one]));
+		found.set(text, [...byId.values()].slice(0, 2));
 	}
 	return found;
 }

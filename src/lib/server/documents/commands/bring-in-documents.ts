@@ -1,3 +1,4 @@
+import { accountsNow } from '../../customers/store/merged-accounts';
 import { eq, inArray } from 'drizzle-orm';
 import type { OverLimit, Reduction } from '../../../core/4-allocation/over-limits';
 import { groupBy } from '../../../core/group-by';
@@ -200,9 +201,15 @@ async function ownersOf(
 		termsFrom: customer.termsFrom,
 		termsParts: customer.termsParts
 	};
-	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))]))
-		for (const row of await db.select(columns).from(customer).where(inArray(customer.code, part)))
-			byCode.set(row.code, row);
+	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))])) {
+		const found = await db.select(columns).from(customer).where(inArray(customer.code, part));
+		// The firm's own list may go on with the code of an account that is seen as another.
+		const now = await accountsNow(
+			db,
+			found.map(({ id }) => id)
+		);
+		for (const { id, code } of found) byCode.set(code, now.get(id)!);
+	}
 	const names = rows.filter((row) => !byCode.has(row.customerCode) && row.customerName);
 	const keys = [...new Set(names.map((row) => nameKey(row.customerName!)))];
 	const byName = new Map<string, Owner | null>();

@@ -1,3 +1,5 @@
+import { seenAsAnother } from '../../customers/store/merged-accounts';
+import { append } from '../../../core/append';
 import { inArray } from 'drizzle-orm';
 import { referenceKey } from '../../../core/text/words-of-text';
 import { CHART } from '../../../core/5-journal/chart';
@@ -234,14 +236,20 @@ async function check(tx: Tx, input: readonly NewDocument[]): Promise<ReadonlyMap
 	const firstOpen = await firstOpenDay(tx);
 	const names = new Map<number, string>();
 	const closed = new Set<number>();
+	const merged: { readonly id: number; readonly code: string }[] = [];
 	for (const part of chunks([...new Set(input.map((one) => one.customerId))]))
 		for (const row of await tx
-			.select({ id: customer.id, name: customer.name, closedOn: customer.closedOn })
+			.select({
+				...{ id: customer.id, code: customer.code, name: customer.name },
+				...{ closedOn: customer.closedOn, mergedIntoId: customer.mergedIntoId }
+			})
 			.from(customer)
 			.where(inArray(customer.id, part))) {
 			names.set(row.id, row.name);
 			if (row.closedOn !== null) closed.add(row.id);
+			if (row.mergedIntoId !== null) merged.push(row);
 		}
+	for (const one of merged) append(problems, (await seenAsAnother(tx, one)).problems);
 	const taken = new Set((await documentsByNumber(tx, input)).keys());
 	for (const one of input) {
 		const total = sumOf(one.lines, (line) => minor(line.net + line.tax));

@@ -15,7 +15,8 @@ export async function readItems(db: Reader, where: SQL | undefined): Promise<Ope
 			documentId: item.documentId,
 			number: document.number,
 			kind: document.kind,
-			customerId: document.customerId,
+			// The account that owes it now: the document may have been issued to one that is seen as this one.
+			customerId: itemState.customerId,
 			currency: document.currency,
 			issued: document.issued,
 			due: item.due,

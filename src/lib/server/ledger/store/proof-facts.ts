@@ -2,6 +2,7 @@ import { asc, eq, inArray, sql } from 'drizzle-orm';
 import { CHART } from '../../../core/5-journal/chart';
 import type { ProofFacts } from '../../../core/5-journal/proof/facts';
 import type { Reader } from '../../platform/db/open';
+import { everMerged } from '../../customers/store/merged-accounts';
 import { returnsNotShown } from '../../returns/store/returned-payments';
 import {
 	act,
@@ -21,7 +22,7 @@ import {
 } from '../../platform/db/schema';
 import { kindOf, namesOf } from '../../act/kinds';
 
-/** Reads all that the proof needs. */
+/** Reads all that the proof needs. Accounts that were ever seen as one are held against their records together. */
 export async function proofFacts(db: Reader): Promise<ProofFacts> {
 	const postings = await db
 		.select({
@@ -36,53 +37,65 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 		.where(inArray(act.kind, namesOf('allocate-receipt', 'undo-posting')))
 		.orderBy(asc(act.id));
 	const isAllocation = (row: (typeof postings)[number]) => kindOf(row) === 'allocate-receipt';
+	const merged = await everMerged(db);
+	const accountOf = <Id extends number | null>(id: Id): Id => (merged.get(id ?? 0) as Id | undefined) ?? id;
+	const together = <Row extends { readonly customerId: number | null }>(rows: readonly Row[]): Row[] =>
+		merged.size === 0
+			? (rows as Row[])
+			: rows.map((row) => ({ ...row, customerId: accountOf(row.customerId) }));
 	const placed = new Set(postings.filter(isAllocation).map((row) => row.id));
 	return {
-		lines: await db.select().from(journalLine),
-		items: await db
-			.select({
-				id: item.id,
-				documentId: item.documentId,
-				number: document.number,
-				customerId: document.customerId,
-				currency: document.currency,
-				credit: sql<boolean>`${document.kind} = 'credit_note'`.mapWith(Boolean),
-				issued: sql<string>`coalesce(${document.openingOn}, ${document.issued})`,
-				total: item.total,
-				totalBase: item.totalBase,
-				stateOpen: itemState.open,
-				stateOpenBase: itemState.openBase
-			})
-			.from(item)
-			.innerJoin(document, eq(document.id, item.documentId))
-			.innerJoin(itemState, eq(itemState.itemId, item.id)),
-		allocations: await db.select().from(allocation),
+		lines: together(await db.select().from(journalLine)),
+		items: together(
+			await db
+				.select({
+					id: item.id,
+					documentId: item.documentId,
+					number: document.number,
+					customerId: document.customerId,
+					currency: document.currency,
+					credit: sql<boolean>`${document.kind} = 'credit_note'`.mapWith(Boolean),
+					issued: sql<string>`coalesce(${document.openingOn}, ${document.issued})`,
+					total: item.total,
+					totalBase: item.totalBase,
+					stateOpen: itemState.open,
+					stateOpenBase: itemState.openBase
+				})
+				.from(item)
+				.innerJoin(document, eq(document.id, item.documentId))
+				.innerJoin(itemState, eq(itemState.itemId, item.id))
+		),
+		allocations: (await db.select().from(allocation)).map((row) =>
+			merged.size === 0 ? row : { ...row, creditCustomerId: accountOf(row.creditCustomerId) }
+		),
 		differences: await db.select().from(difference),
-		receiptAdjustments: await db.select().from(receiptAdjustment),
-		receipts: await db
-			.select({
-				id: receipt.id,
-				bankEntryId: receipt.bankEntryId,
-				customerId: receiptState.customerId,
-				state: receiptState.state,
-				amount: receipt.amount,
-				currency: receipt.currency,
-				onAccount: receiptState.onAccount,
-				onItsWay:
-					sql<boolean>`${receipt.bankEntryId} is null and not ${receipt.isPettyCash} and ${receiptState.state} = 'allocated'
+		receiptAdjustments: together(await db.select().from(receiptAdjustment)),
+		receipts: together(
+			await db
+				.select({
+					id: receipt.id,
+					bankEntryId: receipt.bankEntryId,
+					customerId: receiptState.customerId,
+					state: receiptState.state,
+					amount: receipt.amount,
+					currency: receipt.currency,
+					onAccount: receiptState.onAccount,
+					onItsWay:
+						sql<boolean>`${receipt.bankEntryId} is null and not ${receipt.isPettyCash} and ${receiptState.state} = 'allocated'
 					and not exists (select 1 from standing_bank_match m where m.recorded_id = ${receipt.id})`.mapWith(Boolean),
-				unidentified:
-					sql<boolean>`${receiptState.unidentifiedActId} is not null and ${receiptState.state} in ('waiting', 'held')`.mapWith(
-						Boolean
-					)
-			})
-			.from(receipt)
-			.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id)),
+					unidentified:
+						sql<boolean>`${receiptState.unidentifiedActId} is not null and ${receiptState.state} in ('waiting', 'held')`.mapWith(
+							Boolean
+						)
+				})
+				.from(receipt)
+				.innerJoin(receiptState, eq(receiptState.receiptId, receipt.id))
+		),
 		receiptPostings: postings
 			.filter((row) => isAllocation(row) || placed.has(row.undoesId!))
 			.map((row) => ({
 				receiptId: row.receiptId!,
-				customerId: row.customerId!,
+				customerId: accountOf(row.customerId!),
 				date: row.date,
 				sign: isAllocation(row) ? 1 : -1
 			})),

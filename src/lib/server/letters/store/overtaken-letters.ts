@@ -1,3 +1,4 @@
+import { accountNow, idsOfAccount } from '../../customers/store/merged-accounts';
 import type { Day } from '../../../core/day/day';
 import { namesOf } from '../../act/kinds';
 import { sql } from 'drizzle-orm';
@@ -33,10 +34,15 @@ export async function overtakenLetters(
 	db: Reader,
 	customerId: number | null
 ): Promise<readonly OvertakenLetter[]> {
-	const own = customerId === null ? sql`` : sql`and customer_id = ${customerId}`;
+	// What an account that is seen as another was told, that other was told.
+	const own =
+		customerId === null
+			? sql``
+			: sql`and customer_id in (select value from json_each(${JSON.stringify(await idsOfAccount(db, customerId))}))`;
 	const rows = await db.all<Row>(sql`
 		with told as (
-			select customer_id, currency, max(case when kind = 'statement' then act_id else 0 end) as said
+			select ${accountNow(sql`customer_id`)} as customer_id, currency,
+				max(case when kind = 'statement' then act_id else 0 end) as said
 			from letter where kind in ('statement', 'reminder') ${own} group by 1, 2
 		), undone as (
 			select u.id as u, f.id as f, f.receipt_id, f.customer_id, u.user_name, u.at
@@ -44,19 +50,19 @@ export async function overtakenLetters(
 			where u.undoes_id is not null and u.id > (select min(said) from told)
 				and f.kind in ${namesOf('allocate-receipt', 'allocate-credits')}
 		), touched as (
-			select x.*, x.customer_id as account, r.currency from undone x join receipt r on r.id = x.receipt_id
+			select x.*, ${accountNow(sql`x.customer_id`)} as account, r.currency from undone x join receipt r on r.id = x.receipt_id
 			union
-			select x.*, i.customer_id as account, d.currency from undone x
+			select x.*, ${accountNow(sql`i.customer_id`)} as account, d.currency from undone x
 			join allocation a on a.act_id = x.f
 			join item i on i.id = a.item_id
 			join document d on d.id = i.document_id
 		)
 		select told.customer_id as customerId, told.currency as currency, l.id as letterId, l.kind as kind,
 			l.date as date, l.act_id as letterActId, t.u as undoingId, t.user_name as "by", t.at as at,
-			t.receipt_id as receiptId, t.customer_id as ownerId
+			t.receipt_id as receiptId, ${accountNow(sql`t.customer_id`)} as ownerId
 		from touched t
 		join told on told.customer_id = t.account and told.currency = t.currency and t.u > told.said
-		join letter l on l.customer_id = told.customer_id and l.currency = told.currency
+		join letter l on ${accountNow(sql`l.customer_id`)} = told.customer_id and l.currency = told.currency
 			and l.act_id > t.f and l.act_id < t.u and l.kind in ('statement', 'reminder')
 		order by l.id desc, t.u desc`);
 	const found = new Map<string, OvertakenLetter>();
@@ -80,7 +86,7 @@ async function liesAsThen(
 ): Promise<boolean> {
 	const moved = await db.all(sql`
 		select a.item_id from allocation a join item i on i.id = a.item_id
-		where a.receipt_id = ${receiptId} and i.customer_id = ${customerId}
+		where a.receipt_id = ${receiptId} and ${accountNow(sql`i.customer_id`)} = ${customerId}
 		group by a.item_id
 		having sum(a.amount) <> sum(case when a.act_id < ${letterActId} then a.amount else 0 end)
 		limit 1`);

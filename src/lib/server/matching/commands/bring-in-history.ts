@@ -82,7 +82,7 @@ async function ownersOf(db: Reader, rows: readonly HistoryRow[]): Promise<Map<st
 	const found = new Map<string, number>();
 	for (const part of chunks([...new Set(rows.map((row) => row.customerCode))]))
 		for (const row of await db
-			.select({ id: customer.id, code: customer.code })
+			.select({ id: sql<number>`coalesce(${customer.mergedIntoId}, ${customer.id})`, code: customer.code })
 			.from(customer)
 			.where(inArray(customer.code, part)))
 			found.set(row.code, row.id);

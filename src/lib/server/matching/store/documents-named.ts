@@ -1,3 +1,4 @@
+import { accountNow } from '../../customers/store/merged-accounts';
 import { inArray, or, sql } from 'drizzle-orm';
 import { append } from '../../../core/append';
 import { chunks } from '../../platform/db/chunks';
@@ -23,7 +24,10 @@ export function marksOfDocument(one: NamedDocument): string[] {
 }
 
 const COLUMNS = {
-	...{ id: document.id, number: document.number, customerId: document.customerId },
+	...{ id: document.id, number: document.number },
+	customerId: accountNow(sql`${document.customerId}`)
+		.mapWith(Number)
+		.as('customer_now'),
 	...{ numberKey: document.numberKey, paymentReferenceKey: document.paymentReferenceKey },
 	purchaseOrderKey: document.purchaseOrderKey
 };
@@ -58,7 +62,7 @@ export async function documentsNamed(db: Reader, references: Iterable<string>): 
 /** Documents that payments of a history settled, and that these books do not have themselves. */
 async function pastNamed(db: Reader, keys: readonly string[]): Promise<NamedDocument[]> {
 	const rows = await db.all<{ number: string; customerId: number; numberKey: string }>(sql`
-		select distinct n.number as number, n.number_key as numberKey, p.customer_id as customerId
+		select distinct n.number as number, n.number_key as numberKey, ${accountNow(sql`p.customer_id`)} as customerId
 		from past_number n join past_payment p on p.id = n.past_payment_id
 		where n.number_key in (select value from json_each(${JSON.stringify(keys)})) and ${STANDING_PAST}
 			and not exists (select 1 from document d where d.number_key = n.number_key)`);

@@ -12,6 +12,7 @@ import {
 import type { Day } from '../../../core/day/day';
 import type { AllocateLine } from '../../../core/4-allocation/allocate-order';
 import type { Minor } from '../../../core/money/minor';
+import { idsOfAccounts, mergedAccounts } from '../../customers/store/merged-accounts';
 import type { Reader, Tx } from '../../platform/db/open';
 import { allocationLesson } from '../../platform/db/schema';
 import type { DifferenceKind } from '../../../core/model/records';
@@ -67,7 +68,9 @@ type Row = [
  * nothing is known are left out.
  */
 export async function habitsOf(db: Reader, customerIds: readonly number[]): Promise<Map<number, Habits>> {
-	const ids = JSON.stringify(customerIds);
+	const merged = await mergedAccounts(db);
+	const ids = JSON.stringify(await idsOfAccounts(db, customerIds));
+	const now = (id: number) => merged.get(id) ?? id;
 	const row = await db.get<{ list: string }>(sql`
 		select json_group_array(json_array(customer_id, act_id, currency, choice, whole_up_to, filled,
 			discount_days_late, bank_charge, tax_basis_points)) as list
@@ -80,21 +83,35 @@ export async function habitsOf(db: Reader, customerIds: readonly number[]): Prom
 		select customer_id as customerId, lesson, max(act_id) as actId from forgotten_lesson
 		where customer_id in (select value from json_each(${ids})) group by 1, 2`);
 	const taught = new Map<number, Taught[]>();
-	const newest = JSON.parse(row?.list ?? '[]') as Row[];
-	for (const one of [...newest, ...(await pastOf(db, ids, newest))]) {
+	const newest = newestOfEach(
+		(JSON.parse(row?.list ?? '[]') as Row[]).map(([id, ...rest]): Row => [now(id), ...rest])
+	);
+	for (const one of [...newest, ...(await pastOf(db, ids, newest, now))]) {
 		const [customerId, actId, currency, choice, wholeUpTo, filled, discountDaysLate, bankCharge, tax] = one;
 		const whole: Taught = {
 			...{ currency, choice, wholeUpTo: wholeUpTo === 1, filled: filled === 1 },
 			...{ discountDaysLate, bankCharge, taxBasisPoints: tax }
 		};
 		const left = gone
-			.filter((each) => each.customerId === customerId && each.actId > actId)
+			.filter((each) => now(each.customerId) === customerId && each.actId > actId)
 			.reduce((rest, each) => without(rest, each.lesson), whole);
 		const list = taught.get(customerId);
 		if (list) list.push(left);
 		else taught.set(customerId, [left]);
 	}
 	return new Map([...taught].map(([id, list]) => [id, learnHabits(list)]));
+}
+
+/** Of accounts that are one the newest together, as of any account. */
+function newestOfEach(rows: readonly Row[]): Row[] {
+	const counts = new Map<number, number>();
+	return [...rows]
+		.sort(([, a], [, b]) => b - a)
+		.filter(([id]) => {
+			const before = counts.get(id) ?? 0;
+			counts.set(id, before + 1);
+			return before < NEWEST;
+		});
 }
 
 interface Past {
@@ -107,7 +124,12 @@ interface Past {
 }
 
 /** What payments of the books of before teach, as far as these books have fewer of a customer than count. */
-async function pastOf(db: Reader, ids: string, newest: readonly Row[]): Promise<Row[]> {
+async function pastOf(
+	db: Reader,
+	ids: string,
+	newest: readonly Row[],
+	now: (id: number) => number
+): Promise<Row[]> {
 	const counts = new Map<number, number>();
 	for (const [id] of newest) counts.set(id, (counts.get(id) ?? 0) + 1);
 	const past = await db.all<Past>(sql`
@@ -117,7 +139,8 @@ async function pastOf(db: Reader, ids: string, newest: readonly Row[]): Promise<
 			from past_payment p
 			where p.customer_id in (select value from json_each(${ids})) and ${STANDING_PAST}
 		) where place <= ${NEWEST} order by place`);
-	return past.flatMap(({ customerId, actId, currency, amount, kind, difference }): Row[] => {
+	return past.flatMap(({ customerId: before, actId, currency, amount, kind, difference }): Row[] => {
+		const customerId = now(before);
 		const known = counts.get(customerId) ?? 0;
 		counts.set(customerId, known + 1);
 		if (known >= NEWEST) return [];

@@ -3,6 +3,7 @@ import { sql, type SQL } from 'drizzle-orm';
 import { nameKey } from '../../../core/text/name-key';
 import { learnPayers, type PayerLesson, type PayerTrait } from '../../../core/3-matching';
 import { wordsKey } from '../../../core/text/words-key';
+import { accountNow, idsOfAccount } from '../../customers/store/merged-accounts';
 import type { Reader, Tx } from '../../platform/db/open';
 import { payerLesson } from '../../platform/db/schema';
 import { STANDING_PAST } from './standing-past';
@@ -72,20 +73,20 @@ async function lessonsByKey(db: Reader, trait: PayerTrait, keys: readonly string
 	const list = JSON.stringify(keys);
 	const forgotten = (customerId: SQL, actId: SQL) => sql`not exists (
 		select 1 from forgotten_payer f
-		where f.customer_id = ${customerId} and f.trait = ${trait} and f.key = k.value and f.act_id > ${actId})`;
+		where f.customer_id in (${customerId}, ${accountNow(customerId)}) and f.trait = ${trait} and f.key = k.value and f.act_id > ${actId})`;
 	// What payments said is not told of those of the books of before.
 	const before =
 		trait === 'words'
 			? sql``
 			: sql`union all
-		select k.value, p.customer_id, count(*), 0
+		select k.value, ${accountNow(sql`p.customer_id`)}, count(*), 0
 		from json_each(${list}) k
 		join past_payment p on p.id in (
 			select n.id from past_payment n where n.${column} = k.value order by n.id desc limit ${NEWEST})
 		where ${STANDING_PAST} and ${forgotten(sql`p.customer_id`, sql`p.act_id`)}
 		group by 1, 2`;
 	const rows = await db.all<{ key: string; customerId: number; times: number; told: number }>(sql`
-		select key, customerId, sum(times) as times, max(told) as told from (select k.value as key, l.customer_id as customerId, count(*) as times, max(l.told) as told
+		select key, customerId, sum(times) as times, max(told) as told from (select k.value as key, ${accountNow(sql`l.customer_id`)} as customerId, count(*) as times, max(l.told) as told
 		from json_each(${list}) k
 		join payer_lesson l on l.act_id in (
 			select n.act_id from payer_lesson n where n.${column} = k.value order by n.act_id desc limit ${NEWEST})
@@ -97,11 +98,12 @@ async function lessonsByKey(db: Reader, trait: PayerTrait, keys: readonly string
 
 /** What was learned of one customer's payers and is used: not what pays for others as well. The most frequent first. */
 export async function payersLearned(db: Reader, customerId: number): Promise<PayerLesson[]> {
+	const ids = sql`(select value from json_each(${JSON.stringify(await idsOfAccount(db, customerId))}))`;
 	const rows = await db.all<Record<PayerTrait, string | null>>(sql`
 		select distinct account, name, words from (
-			select act_id, account, name, words from payer_lesson where customer_id = ${customerId}
+			select act_id, account, name, words from payer_lesson where customer_id in ${ids}
 			union all
-			select p.act_id, p.account, p.name, null from past_payment p where p.customer_id = ${customerId} and ${STANDING_PAST}
+			select p.act_id, p.account, p.name, null from past_payment p where p.customer_id in ${ids} and ${STANDING_PAST}
 			order by act_id desc limit ${NEWEST})`);
 	const lessons: PayerLesson[] = [];
 	for (const trait of TRAITS) {

@@ -63,6 +63,8 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	claim_note: 'nothing',
 	customer_file: 'nothing',
 	promise: 'nothing',
+	// With each goes a change of the customer.
+	account_merge: 'nothing',
 	acknowledged_finding: 'nothing',
 	ledger_account: 'nothing',
 	rate: 'nothing',

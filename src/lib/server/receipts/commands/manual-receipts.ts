@@ -1,3 +1,4 @@
+import { seenAsAnother } from '../../customers/store/merged-accounts';
 import { eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Sum } from '../../../core/model/act-facts';
@@ -42,11 +43,15 @@ export const keepManualReceipts = defineAct({
 		const changes: { id: number; before: ManualReceiptRow | null; after: ManualReceiptRow }[] = [];
 		for (const row of rows) {
 			const owner = await tx
-				.select({ id: customer.id, name: customer.name })
+				.select({
+					...{ id: customer.id, code: customer.code, name: customer.name },
+					mergedIntoId: customer.mergedIntoId
+				})
 				.from(customer)
 				.where(eq(customer.id, row.customerId))
 				.get();
 			if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
+			if (owner.mergedIntoId !== null) throw await seenAsAnother(tx, owner);
 			if (!methods.includes(row.method))
 				throw new DomainError({ code: 'not-found', what: `method “${row.method}”` });
 			// A wrong number is pointed at when it is typed, not when somebody else posts the row.

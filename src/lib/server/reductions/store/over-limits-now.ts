@@ -17,6 +17,7 @@ import type { Day } from '../../../core/day/day';
 import { groupBy } from '../../../core/group-by';
 import type { ActContext } from '../../act/define-act';
 import type { Person } from '../../act/person';
+import { accountNow, idsOfAccounts } from '../../customers/store/merged-accounts';
 import { readSetting } from '../../firm/store/settings';
 import type { Reader } from '../../platform/db/open';
 import { reduction } from '../../platform/db/schema';
@@ -60,24 +61,26 @@ export async function bookedBefore(
 				.from(reduction)
 				.where(and(eq(reduction.personId, who.id), eq(reduction.day, today)))
 				.groupBy(reduction.kind);
+	// What was taken off an account that is seen as another counts with it.
+	const account = accountNow(sql`${reduction.customerId}`).mapWith(Number);
 	const ofCustomers =
 		isEmpty(limits.customer) || customers.length === 0
 			? []
 			: await db
-					.select({ kind: reduction.kind, base: sum, customerId: reduction.customerId })
+					.select({ kind: reduction.kind, base: sum, customerId: account })
 					.from(reduction)
 					.where(
 						and(
-							inArray(reduction.customerId, [...customers]),
+							inArray(reduction.customerId, [...(await idsOfAccounts(db, customers))]),
 							gt(reduction.day, addDays(today, -CUSTOMER_DAYS)),
 							eq(reduction.role, who.role)
 						)
 					)
-					.groupBy(reduction.customerId, reduction.kind);
+					.groupBy(account, reduction.kind);
 	return {
 		day: sumsByKind(ofDay),
 		customer: new Map(
-			[...groupBy(ofCustomers, (row) => row.customerId!)].map(([id, rows]) => [id, sumsByKind(rows)])
+			[...groupBy(ofCustomers, (row) => row.customerId)].map(([id, rows]) => [id, sumsByKind(rows)])
 		)
 	};
 }

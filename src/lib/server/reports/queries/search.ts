@@ -1,5 +1,6 @@
 import { minor } from '../../../core/money/minor';
-import { asc, desc, eq, inArray, like, or } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, like, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
 import { typedAmount } from '../../../words/typed-amount';
 import type { Db } from '../../platform/db/open';
 import {
@@ -56,10 +57,24 @@ async function customersBy(db: Db, part: string): Promise<Finding[]> {
 		.select({ id: customerName.customerId })
 		.from(customerName)
 		.where(like(customerName.name, part));
+	// By the code of an account that is seen as another, that other.
+	const merged = alias(customer, 'merged');
+	const seenAs = db
+		.select({ id: sql<number>`${merged.mergedIntoId}` })
+		.from(merged)
+		.where(and(isNotNull(merged.mergedIntoId), like(merged.code, part)));
 	const rows = await db
 		.select({ code: customer.code, name: customer.name, currency: customer.currency })
 		.from(customer)
-		.where(or(like(customer.name, part), like(customer.code, part), inArray(customer.id, named)))
+		.where(
+			and(
+				isNull(customer.mergedIntoId),
+				or(
+					...[like(customer.name, part), like(customer.code, part), inArray(customer.id, named)],
+					inArray(customer.id, seenAs)
+				)
+			)
+		)
 		.orderBy(asc(customer.name), asc(customer.id))
 		.limit(FOUND_OF_EACH_KIND);
 	return rows.map(({ code, name, currency }) => ({

@@ -189,7 +189,7 @@ describe('a payment comes back', () => {
 		);
 		await done(books, returnPayment, await back(), CLERK);
 		expect(await open()).toEqual(['AK-1 10000', 'AK-2 5000', 'AK-9 14900']);
-		expect(await returnedPayments(books.db, { customerId: 2 })).toHaveLength(1);
+		expect(await returnedPayments(books.db, { customerIds: [2] })).toHaveLength(1);
 		await proves(books);
 	});
 

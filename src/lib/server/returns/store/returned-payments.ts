@@ -32,7 +32,7 @@ export interface ReturnedPayment {
 /** Returned payments that stand, newest first; of one customer or one receipt where asked. */
 export async function returnedPayments(
 	db: Reader,
-	of: { readonly customerId?: number; readonly receiptId?: number; readonly id?: number } = {}
+	of: { readonly customerIds?: readonly number[]; readonly receiptId?: number; readonly id?: number } = {}
 ): Promise<ReturnedPayment[]> {
 	const rows = await db.all<
 		Omit<ReturnedPayment, 'opened' | 'moneyShown' | 'feeShown'> & {
@@ -48,7 +48,7 @@ export async function returnedPayments(
 			exists (select 1 from standing_bank_return_match m where m.returned_id = p.id and m.part in ('fee', 'both')) as feeShown
 		from standing_returned_payment p join receipt r on r.id = p.receipt_id join customer c on c.id = p.customer_id
 		join act a on a.id = p.act_id left join returned_notice n on n.returned_id = p.id
-		where ${of.customerId === undefined ? sql`1` : sql`p.customer_id = ${of.customerId}`}
+		where ${of.customerIds === undefined ? sql`1` : sql`p.customer_id in (select value from json_each(${JSON.stringify(of.customerIds)}))`}
 			and ${of.receiptId === undefined ? sql`1` : sql`p.receipt_id = ${of.receiptId}`}
 			and ${of.id === undefined ? sql`1` : sql`p.id = ${of.id}`}
 		order by p.id desc`);

@@ -3,6 +3,7 @@ import { view } from '$lib/server/platform/http/view';
 import { action } from '$lib/server/platform/http/action';
 import { changeCustomer } from '$lib/server/customers/commands/change-customer';
 import { closeAccount, reopenAccount } from '$lib/server/customers/commands/close-account';
+import { mergeAccounts } from '$lib/server/customers/commands/merge-accounts';
 import { lookAtNamedTerms } from '$lib/server/firm/queries/named-terms';
 import { lookAtDetails } from '$lib/server/customers/queries/customer-details';
 import type { PageServerLoad } from './$types';
@@ -15,6 +16,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 
 export const actions = {
 	change: action(changeCustomer),
+	merge: action(mergeAccounts),
 	close: action(closeAccount),
 	reopen: action(reopenAccount)
 };

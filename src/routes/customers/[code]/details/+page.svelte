@@ -5,6 +5,7 @@
 	import type { changeCustomer } from '$lib/server/customers/commands/change-customer';
 	import type { closeAccount, reopenAccount } from '$lib/server/customers/commands/close-account';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import MergeDialog from './MergeDialog.svelte';
 	import CustomerFields from '$lib/trade/customers/CustomerFields.svelte';
 	import { CustomerDraft } from '$lib/trade/customers/customer-draft.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
@@ -39,6 +40,7 @@
 		return { customerId: customer.id, version: customer.version, details: given.details };
 	}
 	let closing = $state(false);
+	let merging = $state(false);
 	const closeForm = new ActForm<typeof closeAccount>('?/close', {
 		refresh: false,
 		done: async () => {
@@ -81,22 +83,36 @@
 		<p class="mt-4 flex gap-3">
 			<button class="btn btn-main" disabled={form.busy || !isTyped}>Save</button>
 			<a class="btn" href={here}>Cancel</a>
+			{#if data.who?.role === 'supervisor'}<button
+					type="button"
+					class="btn ml-auto"
+					onclick={() => (merging = true)}>Merge another account …</button
+				>{/if}
 			{#if customer.closedOn}
 				<button
 					type="button"
-					class="btn ml-auto"
+					class="btn"
 					disabled={reopenForm.busy}
 					onclick={() => reopenForm.send({ customerId: customer.id, version: customer.version })}
 					>Open the account again</button
 				>
 			{:else}
-				<button type="button" class="btn ml-auto" onclick={() => (closing = true)}>Close the account …</button
+				<button
+					type="button"
+					class={['btn', data.who?.role !== 'supervisor' && 'ml-auto']}
+					onclick={() => (closing = true)}>Close the account …</button
 				>
 			{/if}
 		</p>
 		<Problems problems={reopenForm.problems} />
 	</form>
 </div>
+
+<MergeDialog
+	bind:open={merging}
+	customer={{ ...customer, name: customer.details.name }}
+	leave={() => (left = true)}
+/>
 
 <Dialog title="Close the account" bind:open={closing}>
 	<form

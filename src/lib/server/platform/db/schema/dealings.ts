@@ -44,3 +44,21 @@ export const promise = sqliteTable(
 	},
 	(t) => [index('promise_customer').on(t.customerId), index('promise_act').on(t.actId)]
 );
+
+/** Two accounts that are one: from then on one is seen as the other, until the act is undone. */
+export const accountMerge = sqliteTable(
+	'account_merge',
+	{
+		actId: integer('act_id')
+			.primaryKey()
+			.references(() => act.id),
+		/** The account that is no more one of its own. */
+		fromId: integer('from_id')
+			.notNull()
+			.references(() => customer.id),
+		intoId: integer('into_id')
+			.notNull()
+			.references(() => customer.id)
+	},
+	(t) => [index('account_merge_from').on(t.fromId), index('account_merge_into').on(t.intoId)]
+);

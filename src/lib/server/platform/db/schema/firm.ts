@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import {
 	CUSTOMER_LANGUAGES,
@@ -73,12 +74,20 @@ export const customer = sqliteTable(
 		interestBasisPoints: integer('interest_basis_points'),
 		/** Words by which the firm sorts its customers. */
 		tags: text('tags', { mode: 'json' }).$type<string[]>().notNull().default([]),
+		/** The account that this one is seen as, because both are one; null where it is one of its own. */
+		mergedIntoId: integer('merged_into_id'),
 		/** The day on which the account was closed; null while it is open. */
 		closedOn: dayColumn('closed_on'),
 		/** Rises with each change of what is kept of the customer. */
 		version: integer('version').notNull().default(1)
 	},
-	(t) => [index('customer_by_name').on(t.name), index('customer_parent').on(t.parentId)]
+	(t) => [
+		index('customer_by_name').on(t.name),
+		index('customer_parent').on(t.parentId),
+		index('customer_merged')
+			.on(t.mergedIntoId)
+			.where(sql`"merged_into_id" is not null`)
+	]
 );
 
 /** Names on payments, own and other, in the form in which they are compared. */

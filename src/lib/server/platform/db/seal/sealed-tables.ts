@@ -45,6 +45,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	claim_note: 'posted',
 	customer_file: 'posted',
 	promise: 'posted',
+	account_merge: 'posted',
 	foreign_change: 'posted',
 	acknowledged_finding: 'posted',
 	setting: 'kept',
