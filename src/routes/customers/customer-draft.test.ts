@@ -19,6 +19,7 @@ const HAZEL: CustomerDetails = {
 		termsDays: 30,
 		termsParts: [],
 		language: 'de',
+		statementWay: 'paper',
 		interest: 'agreed',
 		interestBasisPoints: 425,
 		discountBasisPoints: 250,

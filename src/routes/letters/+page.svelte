@@ -85,6 +85,8 @@
 		if (row.leftOut === 'money-waiting') return 'hold: their receipts are not allocated yet';
 		if (row.leftOut === 'paused') return `paused: ${row.because}`;
 		if (row.leftOut === 'no-address') return 'no e-mail address';
+		if (row.leftOut === 'on-paper') return 'gets it on paper: open it by itself to print it';
+		if (row.leftOut === 'wants-none') return 'wants no statements';
 		if (row.leftOut === 'sent-today') return 'sent today';
 		return row.lastSent ? `last sent ${shortDay(row.lastSent, data.today ?? undefined)}` : '';
 	}

@@ -20,9 +20,13 @@
 			? 'There are receipts of theirs that are not allocated yet: the letter would ask for money that may have come.'
 			: row?.leftOut === 'sent-today'
 				? `They were sent a ${kind} today.`
-				: row?.leftOut === 'paused'
-					? `Reminders to them are ${reason}.`
-					: ''
+				: row?.leftOut === 'on-paper'
+					? 'They get statements on paper.'
+					: row?.leftOut === 'wants-none'
+						? 'They want no statements.'
+						: row?.leftOut === 'paused'
+							? `Reminders to them are ${reason}.`
+							: ''
 	);
 </script>
 

@@ -10,6 +10,7 @@ const HAZEL: CustomerDetails = {
 		termsDays: 30,
 		termsParts: [],
 		language: 'en',
+		statementWay: 'mail',
 		interest: 'statutory',
 		interestBasisPoints: null,
 		discountBasisPoints: null,

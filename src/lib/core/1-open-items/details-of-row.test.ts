@@ -18,6 +18,7 @@ const HAZEL: CustomerDetails = {
 		termsDays: 45,
 		termsParts: [],
 		language: 'en',
+		statementWay: 'mail',
 		interest: 'statutory',
 		interestBasisPoints: null,
 		discountBasisPoints: null,

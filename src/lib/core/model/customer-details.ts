@@ -37,6 +37,10 @@ export type CustomerLanguage = (typeof CUSTOMER_LANGUAGES)[number];
 export const INTEREST_POLICIES = ['statutory', 'agreed', 'none'] as const;
 export type InterestPolicy = (typeof INTEREST_POLICIES)[number];
 
+/** How a customer gets statements: by mail, on paper, or not at all. */
+export const STATEMENT_WAYS = ['mail', 'paper', 'none'] as const;
+export type StatementWay = (typeof STATEMENT_WAYS)[number];
+
 /** Which letters somebody is sent a copy of. */
 export const CONTACT_COPIES = ['none', 'statements', 'reminders', 'all'] as const;
 export type ContactCopies = (typeof CONTACT_COPIES)[number];
@@ -71,6 +75,7 @@ export interface CustomerDetails extends Terms {
 	readonly taxNumber: string | null;
 	/** In which they are written to. */
 	readonly language: CustomerLanguage;
+	readonly statementWay: StatementWay;
 	readonly interest: InterestPolicy;
 	/** A year, in basis points, where a rate was agreed; else null. */
 	readonly interestBasisPoints: number | null;
@@ -110,6 +115,7 @@ export const NO_DETAILS: Omit<CustomerDetails, 'name'> = {
 		contacts: [],
 		taxNumber: null,
 		language: 'en',
+		statementWay: 'mail',
 		interest: 'statutory',
 		interestBasisPoints: null,
 		tags: [],

@@ -1,6 +1,11 @@
 <script lang="ts">
-	import { CUSTOMER_LANGUAGES, INTEREST_POLICIES, type NamedTerms } from '$lib/core/model/customer-details';
-	import { INTEREST_WORDS, languageName } from '$lib/words';
+	import {
+		CUSTOMER_LANGUAGES,
+		INTEREST_POLICIES,
+		STATEMENT_WAYS,
+		type NamedTerms
+	} from '$lib/core/model/customer-details';
+	import { INTEREST_WORDS, languageName, STATEMENT_WAY_WORDS } from '$lib/words';
 	import Field from '$lib/ui/Field.svelte';
 	import type { FieldFaults } from '$lib/ui/field-faults';
 	import type { Snippet } from 'svelte';
@@ -81,7 +86,13 @@
 		<legend class="mb-1 font-semibold">Letters</legend>
 		{@render line('statementEmail', 'E-mail for statements', 'email')}
 		{@render line('reminderEmail', 'E-mail for reminders, if another', 'email')}
-		<Field {form} name="details.language" label="Language" class="col-span-2"
+		<Field {form} name="details.statementWay" label="Statements"
+			>{#snippet input(attributes)}<select {...attributes} bind:value={draft.statementWay}
+					>{#each STATEMENT_WAYS as way (way)}<option value={way}>{STATEMENT_WAY_WORDS[way]}</option
+						>{/each}</select
+				>{/snippet}</Field
+		>
+		<Field {form} name="details.language" label="Language"
 			>{#snippet input(attributes)}<select {...attributes} bind:value={draft.language}
 					>{#each CUSTOMER_LANGUAGES as code (code)}<option value={code}>{languageName(code)}</option
 						>{/each}</select

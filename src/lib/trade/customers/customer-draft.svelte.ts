@@ -5,7 +5,8 @@ import type {
 	ContactCopies,
 	CustomerDetails,
 	CustomerLanguage,
-	InterestPolicy
+	InterestPolicy,
+	StatementWay
 } from '../../core/model/customer-details';
 import { TermsDraft } from './terms-draft.svelte';
 import { typedPercent } from './typed-numbers';
@@ -41,6 +42,7 @@ export class CustomerDraft {
 	contacts = $state<ContactDraft[]>([]);
 	taxNumber = $state('');
 	language = $state<CustomerLanguage>('en');
+	statementWay = $state<StatementWay>('mail');
 	interest = $state<InterestPolicy>('statutory');
 	interestRate = $state('');
 	tags = $state('');
@@ -67,6 +69,7 @@ export class CustomerDraft {
 		this.address = details.address.join('\n');
 		this.statementAddress = details.statementAddress.join('\n');
 		this.language = details.language;
+		this.statementWay = details.statementWay;
 		this.interest = details.interest;
 		this.interestRate = details.interestBasisPoints === null ? '' : text(details.interestBasisPoints / 100);
 		this.creditLimit = details.creditLimit === null ? '' : plainAmount(details.creditLimit, currency);
@@ -99,7 +102,7 @@ export class CustomerDraft {
 				...{ otherNames: lines(this.otherNames), tags: this.tags.split(',') },
 				...{ address: lines(this.address), statementAddress: lines(this.statementAddress) },
 				...this.terms.given(),
-				...{ language: this.language, interest: this.interest },
+				...{ language: this.language, statementWay: this.statementWay, interest: this.interest },
 				// What was typed before somebody chose that none was agreed does not count.
 				interestBasisPoints: this.interest === 'agreed' ? typedPercent(this.interestRate) : null,
 				creditLimit: limit,

@@ -4,6 +4,7 @@ import type {
 	CustomerChange,
 	CustomerField,
 	InterestPolicy,
+	StatementWay,
 	TermsFrom,
 	TermsPart
 } from '../../core/model/customer-details';
@@ -30,6 +31,7 @@ export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
 	contacts: 'contacts',
 	taxNumber: 'VAT number',
 	language: 'language',
+	statementWay: 'statements',
 	interest: 'interest on what is overdue',
 	interestBasisPoints: 'rate of interest',
 	tags: 'tags',
@@ -46,6 +48,13 @@ export function customerChangeWords({ field, before, after }: CustomerChange, cu
 	if (!was) return `${name} ${is}`;
 	return is ? `${name} ${was}, now ${is}` : `${name} ${was} taken off`;
 }
+
+/** How a customer gets statements. */
+export const STATEMENT_WAY_WORDS: Readonly<Record<StatementWay, string>> = {
+	mail: 'by e-mail',
+	paper: 'on paper',
+	none: 'none'
+};
 
 /** Which letters somebody gets a copy of. */
 export const CONTACT_COPY_WORDS: Readonly<Record<ContactCopies, string>> = {
@@ -68,6 +77,7 @@ function valueWords(field: CustomerField, value: CustomerChange['before'], curre
 		return value.map((one) => `“${typeof one === 'string' ? one : partOrContact(one)}”`).join(', ');
 	if (field === 'termsFrom') return TERMS_FROM_WORDS[value as TermsFrom];
 	if (field === 'interest') return INTEREST_WORDS[value as InterestPolicy];
+	if (field === 'statementWay') return STATEMENT_WAY_WORDS[value as StatementWay];
 	if (field === 'language') return languageName(String(value));
 	if (typeof value === 'string') return field === 'pausedUntil' ? shortDay(value) : `“${value}”`;
 	if (field === 'creditLimit') return money(value, currency);

@@ -24,6 +24,7 @@
 		money,
 		returnedMark,
 		shortDay,
+		STATEMENT_WAY_WORDS,
 		termsWords
 	} from '$lib/words';
 	let { data } = $props();
@@ -217,7 +218,9 @@
 						: ` Interest of ${(customer.interestBasisPoints ?? 0) / 100}% a year was agreed.`}
 			</p>
 			<p class="mt-2">
-				Statements to {customer.statementEmail ?? 'nobody yet'}{customer.reminderEmail
+				Statements {customer.statementWay === 'mail'
+					? `to ${customer.statementEmail ?? 'nobody yet'}`
+					: STATEMENT_WAY_WORDS[customer.statementWay]}{customer.reminderEmail
 					? `, reminders to ${customer.reminderEmail}`
 					: ''}.
 			</p>

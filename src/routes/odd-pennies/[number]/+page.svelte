@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import type { Day } from '$lib/core/day/day';

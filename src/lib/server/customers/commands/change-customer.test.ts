@@ -60,9 +60,9 @@ describe('details of a customer', () => {
 			...{ statementEmail: '', reminderEmail: 'late@hazel.example', phone: '0190 1', taxNumber: 'GB 12' },
 			...{ tags: ['north', 'north', 'kilns'], notes: 'Pays on Fridays', payerAccounts: ['gb12 zzam 1'] },
 			...{ chasingPaused: 'in talks', pausedUntil: '2026-11-30', otherNames: ['Hazel H.'] },
-			...{ language: 'de', interest: 'agreed', interestBasisPoints: 425 }
+			...{ language: 'de', statementWay: 'paper', interest: 'agreed', interestBasisPoints: 425 }
 		};
-		expect(await change(details)).toMatchObject({ ok: true, value: { changes: 20 } });
+		expect(await change(details)).toMatchObject({ ok: true, value: { changes: 21 } });
 		const after = await seen();
 		expect(after.details).toEqual({
 			...details,

@@ -3,7 +3,7 @@ import {
 	CONTACT_COPIES,
 	CUSTOMER_LANGUAGES,
 	INTEREST_POLICIES,
-	TERMS_FROM
+	STATEMENT_WAYS
 } from '../../../core/model/customer-details';
 import { percentField, TERMS_SHAPE, termsFault, withLastPart } from '../../firm/store/terms-shape';
 import { accountNumberField, dayField, emailField, sumField } from '../../act/fields';
@@ -64,6 +64,7 @@ export const detailsField = z
 		contacts: z.array(contactField).max(20, 'Twenty contacts at most are kept.'),
 		taxNumber: text(40),
 		language: z.enum(CUSTOMER_LANGUAGES),
+		statementWay: z.enum(STATEMENT_WAYS),
 		interest: z.enum(INTEREST_POLICIES),
 		interestBasisPoints: percentField('the rate').nullable(),
 		tags: listField(20, 40, 'Twenty tags at most are kept.'),

@@ -58,7 +58,7 @@ export async function detailsOfAll(
 				creditLimit: owner.creditLimit === null ? null : minor(owner.creditLimit),
 				...{ statementEmail: owner.statementEmail, reminderEmail: owner.reminderEmail, phone: owner.phone },
 				contacts: owner.contacts,
-				...{ language: owner.language, interest: owner.interest },
+				...{ language: owner.language, statementWay: owner.statementWay, interest: owner.interest },
 				interestBasisPoints: owner.interestBasisPoints,
 				...{ taxNumber: owner.taxNumber, tags: owner.tags, notes: owner.notes },
 				...{ chasingPaused: owner.chasingPaused, pausedUntil: owner.pausedUntil },

@@ -10,7 +10,7 @@ import { returnedPayments } from '../../returns/store/returned-payments';
 import { recipientsOf } from '../../../core/7-letters/recipients-of';
 import { defineLook } from '../../act/define-look';
 
-export type LeftOut = 'money-waiting' | 'paused' | 'no-address' | 'sent-today';
+export type LeftOut = 'money-waiting' | 'paused' | 'on-paper' | 'wants-none' | 'no-address' | 'sent-today';
 
 export interface RunRow {
 	readonly customerId: number;
@@ -135,6 +135,7 @@ async function runRows(
 			statementEmail: customer.statementEmail,
 			reminderEmail: customer.reminderEmail,
 			contacts: customer.contacts,
+			way: customer.statementWay,
 			paused: sql<
 				string | null
 			>`case when ${customer.pausedUntil} is null or ${customer.pausedUntil} >= ${today} then ${customer.chasingPaused} end`
@@ -155,7 +156,7 @@ async function runRows(
 		.groupBy(letter.customerId, letter.currency);
 	const lastSent = new Map(sent.map((row) => [`${row.customerId} ${row.currency}`, row.date]));
 	const corrects = new Map(told.map((one) => [`${one.customerId} ${one.currency}`, one.date]));
-	return rows.map(({ statementEmail, reminderEmail, contacts, paused, ...row }) => {
+	return rows.map(({ statementEmail, reminderEmail, contacts, paused, way, ...row }) => {
 		const { to: email, copies } = recipientsOf({ statementEmail, reminderEmail, contacts }, kind);
 		const key = `${row.customerId} ${row.currency}`;
 		const wrong = kind === 'statement' ? (corrects.get(key) ?? null) : null;
@@ -163,11 +164,15 @@ async function runRows(
 			? 'money-waiting'
 			: kind === 'reminder' && paused
 				? 'paused'
-				: !email
-					? 'no-address'
-					: lastSent.get(key) === today && !wrong
-						? 'sent-today'
-						: null;
+				: kind === 'statement' && way !== 'mail'
+					? way === 'paper'
+						? 'on-paper'
+						: 'wants-none'
+					: !email
+						? 'no-address'
+						: lastSent.get(key) === today && !wrong
+							? 'sent-today'
+							: null;
 		return {
 			...row,
 			...{ email, copies },

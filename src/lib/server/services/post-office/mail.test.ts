@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import { simpleParser } from 'mailparser';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { sendAgain } from '../../letters/commands/send-again';
@@ -240,6 +240,15 @@ it('the run says who would better wait, and why', async () => {
 		['W2', 2000, null],
 		['H1', 1000, 'money-waiting']
 	]);
+});
+
+it('who gets statements on paper, or wants none, is left out of statements and not of reminders', async () => {
+	const leftOut = async (kind: 'statement' | 'reminder') =>
+		(await lookAtRun(books.db, { kind, page: 0, waiting: [] }, viewer)).rows.map((row) => row.leftOut);
+	await books.write((tx) => tx.run(sql`update customer set statement_way = 'paper' where code = 'H1'`));
+	await books.write((tx) => tx.run(sql`update customer set statement_way = 'none' where code = 'W2'`));
+	expect((await leftOut('statement')).sort()).toEqual(['on-paper', 'wants-none']);
+	expect(await leftOut('reminder')).toEqual([null, null]);
 });
 
 it('who was sent one today is not chosen again today; the next day, and where it is out of date, again', async () => {

@@ -3,6 +3,7 @@ import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqli
 import {
 	CUSTOMER_LANGUAGES,
 	INTEREST_POLICIES,
+	STATEMENT_WAYS,
 	TERMS_FROM,
 	type Contact,
 	type TermsPart
@@ -68,6 +69,8 @@ export const customer = sqliteTable(
 		taxNumber: text('tax_number'),
 		/** In which they are written to. */
 		language: text('language', { enum: CUSTOMER_LANGUAGES }).notNull().default('en'),
+		/** How they get statements. */
+		statementWay: text('statement_way', { enum: STATEMENT_WAYS }).notNull().default('mail'),
 		/** What interest they may be charged on what is overdue. */
 		interest: text('interest', { enum: INTEREST_POLICIES }).notNull().default('statutory'),
 		/** A year, where a rate was agreed. */

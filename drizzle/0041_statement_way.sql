@@ -1,0 +1,1 @@
+ALTER TABLE `customer` ADD `statement_way` text DEFAULT 'mail' NOT NULL;
