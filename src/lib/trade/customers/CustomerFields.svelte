@@ -57,7 +57,7 @@
 {/snippet}
 
 <div class="grid grid-cols-2 gap-x-8 gap-y-6">
-	<fieldset class="row-span-2 grid grid-cols-2 content-start gap-3">
+	<fieldset class="grid grid-cols-2 content-start gap-3">
 		<legend class="mb-1 font-semibold">Who they are</legend>
 		{@render line('name', 'Name', 'text', true)}
 		{@render account?.()}
@@ -82,7 +82,7 @@
 			{@render line('interestRate', 'Rate, % a year', 'text', false, 'interestBasisPoints')}
 		{/if}
 	</fieldset>
-	<fieldset class="col-start-2 row-start-2 grid grid-cols-2 content-start gap-3">
+	<fieldset class="grid grid-cols-2 content-start gap-3">
 		<legend class="mb-1 font-semibold">Letters</legend>
 		{@render line('statementEmail', 'E-mail for statements', 'email')}
 		{@render line('reminderEmail', 'E-mail for reminders, if another', 'email')}
@@ -101,13 +101,13 @@
 		{@render line('chasingPaused', 'No reminders, because')}
 		{@render line('pausedUntil', 'Until')}
 	</fieldset>
-	<Contacts {draft} {form} />
 	<fieldset class="grid grid-cols-2 content-start gap-3">
 		<legend class="mb-1 font-semibold">Known by, when they pay</legend>
 		{@render block('otherNames', 'Other names, one on a line', 3)}
 		{@render block('payerAccounts', 'Bank accounts, one on a line', 3)}
 	</fieldset>
-	<fieldset class="grid content-start gap-3">
+	<Contacts {draft} {form} />
+	<fieldset class="col-span-2 grid content-start gap-3">
 		<legend class="mb-1 font-semibold">Notes</legend>
 		{@render block('notes', 'Shown beside their money on the desk', 3)}
 	</fieldset>
