@@ -186,7 +186,7 @@ export const en: HeadingWords = {
 			'chasing email',
 			'dunning email'
 		],
-		credit_limit: ['credit limit', 'limit', 'credit'],
+		credit_limit: ['credit limit', 'limit'],
 		tax_number: ['vat number', 'vat no', 'vat reg', 'vat id', 'tax number', 'tax id'],
 		language: ['language', 'lang', 'language code'],
 		tags: ['tags', 'group', 'customer group', 'category', 'segment', 'region'],

@@ -62,7 +62,10 @@ export async function overtakenLetters(
 			t.receipt_id as receiptId, ${accountNow(sql`t.customer_id`)} as ownerId
 		from touched t
 		join told on told.customer_id = t.account and told.currency = t.currency and t.u > told.said
-		join letter l on ${accountNow(sql`l.customer_id`)} = told.customer_id and l.currency = told.currency
+		join letter l on l.customer_id in (
+				select told.customer_id union all
+				select m.id from customer m where m.merged_into_id = told.customer_id)
+			and l.currency = told.currency
 			and l.act_id > t.f and l.act_id < t.u and l.kind in ('statement', 'reminder')
 		order by l.id desc, t.u desc`);
 	const found = new Map<string, OvertakenLetter>();

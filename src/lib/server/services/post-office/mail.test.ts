@@ -7,6 +7,8 @@ import { simpleParser } from 'mailparser';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { sendAgain } from '../../letters/commands/send-again';
 import { sendLetters } from '../../letters/commands/send-letters';
+import { mergeAccounts } from '../../customers/commands/merge-accounts';
+import { overtakenLetters } from '../../letters/store/overtaken-letters';
 import { setAddress } from '../../customers/commands/set-address';
 import { perform } from '../../act/perform';
 
@@ -27,6 +29,7 @@ import {
 	invoices,
 	newDocument,
 	payment,
+	SUPERVISOR,
 	READER,
 	testBooks,
 	TODAY
@@ -240,6 +243,20 @@ it('the run says who would better wait, and why', async () => {
 		['W2', 2000, null],
 		['H1', 1000, 'money-waiting']
 	]);
+});
+
+it('what an account was told before it was merged is out of date for the one that it is seen as', async () => {
+	await bringIn(books, bankXml([credit(400, 'AK-2')]));
+	const open = await books.db.all<{ id: number }>(
+		sql`select item_id as id from item_state where customer_id = 2`
+	);
+	const { actId } = await done(books, allocateReceipt, payment(1, 2, [open[0]!.id, 400]), CLERK);
+	await send('statement');
+	await done(books, mergeAccounts, { customerId: 1, version: 1, otherId: 2 }, SUPERVISOR);
+	expect(await overtakenLetters(books.db, 1)).toEqual([]);
+	await done(books, undoPosting, { actId: String(actId) }, CLERK);
+	for (const told of [await overtakenLetters(books.db, 1), await overtakenLetters(books.db, null)])
+		expect(told).toMatchObject([{ customerId: 1, currency: 'GBP', kind: 'statement' }]);
 });
 
 it('who gets statements on paper, or wants none, is left out of statements and not of reminders', async () => {
