@@ -7,7 +7,10 @@ const RANK = { anybody: 0, reader: 1, clerk: 2, supervisor: 3 } as const;
 type Level = keyof typeof RANK;
 
 /** Answers to whoever asks, also before signing in. */
-const OPEN = ['/sign-in', '/sign-in/second-step', '/set-password', '/first-start', '/health'];
+const OPEN = [
+	...['/sign-in', '/sign-in/second-step', '/set-password'],
+	...['/first-start', '/first-start/demo-books', '/health']
+];
 
 export interface RolesReport {
 	readonly asked: number;
