@@ -1,17 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 
-/** A port that nobody listens on. */
-export function freePort(): Promise<number> {
-	return new Promise((done, failed) => {
-		const listener = createServer().once('error', failed);
-		listener.listen(0, '127.0.0.1', () => {
-			const address = listener.address();
-			listener.close(() => done(typeof address === 'object' && address ? address.port : 0));
-		});
-	});
-}
+export { freePort } from '../src/tools/free-port';
 
 export interface StartOptions {
 	readonly over?: Readonly<Record<string, string>>;

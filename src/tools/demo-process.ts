@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { request as ask, createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { request as ask, type IncomingMessage, type ServerResponse } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
@@ -9,6 +9,7 @@ import {
 	LEAVE_DEMO_BOOKS,
 	type DemoBooks
 } from '../lib/server/services/demo-books';
+import { freePort } from './free-port';
 
 /** So long they stay where nobody asks for anything, in milliseconds. */
 const IDLE_MS = 2 * 3_600_000;
@@ -140,15 +141,4 @@ function answers(port: number): Promise<boolean> {
 		(answer) => answer.ok,
 		() => false
 	);
-}
-
-/** A port of this machine that nobody listens on. */
-function freePort(): Promise<number> {
-	return new Promise((done, failed) => {
-		const listener = createServer().once('error', failed);
-		listener.listen(0, HERE, () => {
-			const address = listener.address();
-			listener.close(() => done(typeof address === 'object' && address ? address.port : 0));
-		});
-	});
 }

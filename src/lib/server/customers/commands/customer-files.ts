@@ -6,6 +6,7 @@ import { actIdInput, idField } from '../../act/fields';
 import { keptFilesField, refuseOddFiles } from '../../act/kept-files';
 import { refuseUndone } from '../../act/refuse-undone';
 import { customer, customerFile } from '../../platform/db/schema';
+import { customerById } from '../store/customer-by-id';
 
 /** Keeps agreements, orders or other files with a customer, exactly as they came: all of them or none. */
 export const keepCustomerFiles = defineAct({
@@ -14,14 +15,9 @@ export const keepCustomerFiles = defineAct({
 	input: z.object({ customerId: idField, files: keptFilesField }),
 	run: async (ctx, { customerId, files }): Promise<{ actId: number; kept: number }> => {
 		refuseOddFiles(files);
-		const found = await ctx.tx
-			.select({ name: customer.name })
-			.from(customer)
-			.where(eq(customer.id, customerId))
-			.all();
-		if (!found[0]) throw new DomainError({ code: 'not-found', what: 'customer' });
+		const owner = await customerById(ctx.tx, customerId);
 		const actId = await ctx.record({
-			summary: { customer: found[0].name, files: files.map(({ name }) => name) },
+			summary: { customer: owner.name, files: files.map(({ name }) => name) },
 			facts: { files: files.map(({ name, content }) => ({ name, bytes: content.length })) },
 			customerId
 		});

@@ -168,6 +168,28 @@ describe('two accounts that are one', () => {
 		await proves(books);
 	});
 
+	it('a branch of the other is what the other was a branch of, and its branch again', async () => {
+		await books.write((tx) => tx.run(sql`update customer set parent_id = 2 where id = 1`));
+		await books.write((tx) => tx.run(sql`update customer set parent_id = 3 where id = 2`));
+		const before = await kept();
+		const mergeId = await merged();
+		expect((await account()).parent).toMatchObject({ code: 'E3' });
+		expect((await part(mergeId)).ok).toBe(true);
+		expect(await kept()).toEqual(before);
+	});
+
+	it('is not a branch of its own branch: one between them is named', async () => {
+		await books.write((tx) => tx.run(sql`update customer set parent_id = 3 where id = 1`));
+		await books.write((tx) => tx.run(sql`update customer set parent_id = 2 where id = 3`));
+		expect(JSON.stringify(await merge())).toMatch(/E3 is a branch of W2, and above H1/);
+	});
+
+	it('the other, where it was a branch, is none that is shown', async () => {
+		await books.write((tx) => tx.run(sql`update customer set parent_id = 1 where id = 2`));
+		await merged();
+		expect((await account()).branches).toEqual([]);
+	});
+
 	it('what was posted before can be undone, and its money is the one’s from then on', async () => {
 		await receive(6_000, 'AK-2', 'P1');
 		const posted = await allocate(1, 2, [[2, 6_000]]);

@@ -1,6 +1,5 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { nameKey } from '../../../core/text/name-key';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { DomainError } from '../../act/domain-error';
 import { actIdInput, idField, versionField } from '../../act/fields';
@@ -9,34 +8,19 @@ import type { Tx } from '../../platform/db/open';
 import {
 	accountMerge,
 	act,
-	advice,
 	approval,
 	customer,
-	customerName,
 	item,
 	itemState,
-	manualReceipt,
-	payerAccount,
 	receiptState
 } from '../../platform/db/schema';
+import { customerById } from '../store/customer-by-id';
+import { moveKept, putBackKept, type Moved } from '../store/move-kept';
 import { customerAt } from '../store/customer-at';
 import type { CustomerRecord } from '../store/customer-details';
 import { postingsAcross } from '../store/postings-across';
 
 const otherFault = (message: string) => new DomainError({ code: 'field', field: 'otherId', message });
-
-/** What a merge moved of what is kept, so that it can be put back. */
-interface Moved {
-	/** What the other account was known by, and what of it was new to the one that stays. */
-	readonly names: readonly string[];
-	readonly namesAdded: readonly string[];
-	readonly payers: readonly string[];
-	readonly payersAdded: readonly string[];
-	readonly branchIds: readonly number[];
-	readonly manualReceiptIds: readonly number[];
-	readonly adviceIds: readonly number[];
-	readonly closedOn: string | null;
-}
 
 /**
  * Two accounts that are one. What was posted stays as it was posted; from then on all that is open or on account is the one account's, what
@@ -66,8 +50,8 @@ export const mergeAccounts = defineAct({
 		await moveOpen(tx, actId, { from: other.id, into: owner.id });
 		await moveOrders(tx, other.id, owner.id);
 		await raise(tx, owner, {
-			// One of the other's branches is a branch of itself now: it is what the other was a branch of.
-			parentId: owner.parentId === other.id ? other.parentId : owner.parentId
+			// A branch of the other is what the other was a branch of.
+			parentId: moved.isBranch ? other.parentId : owner.parentId
 		});
 		await raise(tx, other, { mergedIntoId: owner.id, closedOn: other.closedOn ?? ctx.today });
 		return { actId };
@@ -90,7 +74,7 @@ export const partAccounts = defineAct({
 		if (!rows[0]) throw new DomainError({ code: 'not-found', what: 'merge' });
 		await refuseUndone(tx, mergeId);
 		const { fromId, intoId } = rows[0].merge;
-		const [owner, other] = [await recordOf(tx, intoId), await recordOf(tx, fromId)];
+		const [owner, other] = [await customerById(tx, intoId), await customerById(tx, fromId)];
 		const postings = await postingsAcross(tx, { mergeId, fromId });
 		if (postings > 0)
 			throw new DomainError({
@@ -105,7 +89,8 @@ export const partAccounts = defineAct({
 			...{ customerId: owner.id, undoesId: mergeId }
 		});
 		await raise(tx, other, { mergedIntoId: null, closedOn: moved.closedOn as CustomerRecord['closedOn'] });
-		await raise(tx, owner, {});
+		const isBranchAgain = moved.isBranch && owner.parentId === other.parentId;
+		await raise(tx, owner, isBranchAgain ? { parentId: other.id } : {});
 		await moveBack(tx, actId, { mergeId, from: other.id, into: owner.id });
 		await putBackKept(tx, owner, other, moved);
 		return { actId };
@@ -116,15 +101,9 @@ const namesOf = (owner: CustomerRecord, other: CustomerRecord) => ({
 	...{ customer: owner.name, code: owner.code, other: other.name, otherCode: other.code }
 });
 
-async function recordOf(tx: Tx, id: number): Promise<CustomerRecord> {
-	const found = await tx.select().from(customer).where(eq(customer.id, id)).all();
-	if (!found[0]) throw new DomainError({ code: 'not-found', what: 'customer' });
-	return found[0];
-}
-
 /** The other account, where it can be seen as this one. */
 async function otherThan(tx: Tx, owner: CustomerRecord, otherId: number): Promise<CustomerRecord> {
-	const other = await recordOf(tx, otherId);
+	const other = await customerById(tx, otherId);
 	if (other.id === owner.id) throw otherFault('That is this account. Choose the other one.');
 	if (owner.mergedIntoId !== null || other.mergedIntoId !== null)
 		throw otherFault('One of them is seen as another account already. Take that back first.');
@@ -139,6 +118,7 @@ async function otherThan(tx: Tx, owner: CustomerRecord, otherId: number): Promis
 		throw otherFault(
 			`${within[0].code} is seen as ${other.code}. Merge ${owner.code} into ${other.code} instead.`
 		);
+	await refuseBetween(tx, owner, other);
 	const asked = await tx
 		.select({ id: approval.actId })
 		.from(approval)
@@ -147,6 +127,19 @@ async function otherThan(tx: Tx, owner: CustomerRecord, otherId: number): Promis
 	if (asked.length > 0)
 		throw otherFault(`A request about ${other.code} waits for a supervisor. Answer it first.`);
 	return other;
+}
+
+/** An account between the two would be a branch of its own branch. */
+async function refuseBetween(tx: Tx, owner: CustomerRecord, other: CustomerRecord): Promise<void> {
+	if (owner.parentId === null || owner.parentId === other.id) return;
+	let at = await customerById(tx, owner.parentId);
+	while (at.parentId !== null) {
+		if (at.parentId === other.id)
+			throw otherFault(
+				`${at.code} is a branch of ${other.code}, and above ${owner.code}. Change what it is a branch of first.`
+			);
+		at = await customerById(tx, at.parentId);
+	}
 }
 
 /** Open items, and money on account, are the account's. */
@@ -206,106 +199,6 @@ async function moveBack(
 				sql`exists (select 1 from act a where a.id = ${receiptState.actId} and a.id < ${mergeId} and a.customer_id = ${from})`
 			)
 		);
-}
-
-/** What is kept of the other account and not posted goes to this one. @returns what was moved */
-async function moveKept(tx: Tx, owner: CustomerRecord, other: CustomerRecord): Promise<Moved> {
-	const names = await namesKept(tx, other.id);
-	const known = new Set((await namesKept(tx, owner.id)).map(nameKey));
-	const namesAdded = names.filter((name) => !known.has(nameKey(name)));
-	await tx.delete(customerName).where(eq(customerName.customerId, other.id));
-	await addNames(tx, owner.id, namesAdded);
-	const payers = await payersKept(tx, other.id);
-	const paying = new Set(await payersKept(tx, owner.id));
-	const payersAdded = payers.filter((account) => !paying.has(account));
-	await tx.delete(payerAccount).where(eq(payerAccount.customerId, other.id));
-	await addPayers(tx, owner.id, payersAdded);
-	const branches = await tx
-		.select({ id: customer.id })
-		.from(customer)
-		.where(eq(customer.parentId, other.id))
-		.all();
-	const branchIds = branches.map(({ id }) => id).filter((id) => id !== owner.id);
-	await tx.update(customer).set({ parentId: owner.id }).where(inArray(customer.id, branchIds));
-	const typed = await tx
-		.update(manualReceipt)
-		.set({ customerId: owner.id })
-		.where(eq(manualReceipt.customerId, other.id))
-		.returning({ id: manualReceipt.id });
-	const told = await tx
-		.update(advice)
-		.set({ customerId: owner.id })
-		.where(eq(advice.customerId, other.id))
-		.returning({ id: advice.id });
-	return {
-		...{ names, namesAdded, payers, payersAdded, branchIds, closedOn: other.closedOn },
-		...{ manualReceiptIds: typed.map(({ id }) => id), adviceIds: told.map(({ id }) => id) }
-	};
-}
-
-async function putBackKept(
-	tx: Tx,
-	owner: CustomerRecord,
-	other: CustomerRecord,
-	moved: Moved
-): Promise<void> {
-	const own = await namesKept(tx, owner.id);
-	const gone = new Set(moved.namesAdded);
-	await tx.delete(customerName).where(eq(customerName.customerId, owner.id));
-	await addNames(
-		tx,
-		owner.id,
-		own.filter((name) => name === owner.name || !gone.has(name))
-	);
-	await addNames(tx, other.id, moved.names);
-	await tx
-		.delete(payerAccount)
-		.where(and(eq(payerAccount.customerId, owner.id), inArray(payerAccount.account, [...moved.payersAdded])));
-	await addPayers(tx, other.id, moved.payers);
-	await tx
-		.update(customer)
-		.set({ parentId: other.id })
-		.where(and(inArray(customer.id, [...moved.branchIds]), eq(customer.parentId, owner.id)));
-	await tx
-		.update(manualReceipt)
-		.set({ customerId: other.id })
-		.where(
-			and(inArray(manualReceipt.id, [...moved.manualReceiptIds]), eq(manualReceipt.customerId, owner.id))
-		);
-	await tx
-		.update(advice)
-		.set({ customerId: other.id })
-		.where(and(inArray(advice.id, [...moved.adviceIds]), eq(advice.customerId, owner.id)));
-}
-
-async function namesKept(tx: Tx, id: number): Promise<string[]> {
-	const rows = await tx
-		.select({ name: customerName.name })
-		.from(customerName)
-		.where(eq(customerName.customerId, id))
-		.orderBy(customerName.id)
-		.all();
-	return rows.map(({ name }) => name);
-}
-
-async function payersKept(tx: Tx, id: number): Promise<string[]> {
-	const rows = await tx
-		.select({ account: payerAccount.account })
-		.from(payerAccount)
-		.where(eq(payerAccount.customerId, id))
-		.orderBy(payerAccount.id)
-		.all();
-	return rows.map(({ account }) => account);
-}
-
-async function addNames(tx: Tx, customerId: number, names: readonly string[]): Promise<void> {
-	if (names.length > 0)
-		await tx.insert(customerName).values(names.map((name) => ({ customerId, name, key: nameKey(name) })));
-}
-
-async function addPayers(tx: Tx, customerId: number, accounts: readonly string[]): Promise<void> {
-	if (accounts.length > 0)
-		await tx.insert(payerAccount).values(accounts.map((account) => ({ customerId, account })));
 }
 
 /** Writes to an account, so that whoever saw it before sees that it changed. */

@@ -5,6 +5,7 @@ import { DomainError } from '../../act/domain-error';
 import { actIdInput, dayField, idField, sumField } from '../../act/fields';
 import { refuseUndone } from '../../act/refuse-undone';
 import { customer, promise } from '../../platform/db/schema';
+import { customerById } from '../store/customer-by-id';
 
 export const promiseInput = z.object({
 	customerId: idField,
@@ -20,13 +21,7 @@ export const recordPromise = defineAct({
 	role: 'clerk',
 	input: promiseInput,
 	run: async (ctx, { customerId, amount, promisedFor, saidBy }): Promise<{ actId: number }> => {
-		const found = await ctx.tx
-			.select({ name: customer.name, currency: customer.currency })
-			.from(customer)
-			.where(eq(customer.id, customerId))
-			.all();
-		const owner = found[0];
-		if (!owner) throw new DomainError({ code: 'not-found', what: 'customer' });
+		const owner = await customerById(ctx.tx, customerId);
 		if (promisedFor < ctx.today)
 			throw new DomainError({
 				...{ code: 'field', field: 'promisedFor' },

@@ -1,5 +1,5 @@
 import { ZERO } from '../../../core/money/minor';
-import { sql, and, asc, desc, eq, gt, inArray } from 'drizzle-orm';
+import { sql, and, asc, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { age } from '../../../core/6-reports/age';
 import type { Minor } from '../../../core/money/minor';
 import type { Reader } from '../../platform/db/open';
@@ -45,7 +45,7 @@ const branchesOf = (db: Reader, id: number) =>
 	db
 		.select({ code: customer.code, name: customer.name })
 		.from(customer)
-		.where(eq(customer.parentId, id))
+		.where(and(eq(customer.parentId, id), isNull(customer.mergedIntoId)))
 		.orderBy(asc(customer.name))
 		.limit(100)
 		.all();

@@ -170,11 +170,17 @@ describe('an entry that nothing tells to be in the books or not', () => {
 		]);
 		const both = await doubts([], three);
 		expect(both).toHaveLength(2);
+		const [one, other] = both as [EntryDoubt, EntryDoubt];
+		const twice = both.map(({ key }) => ({ key, entryId: 2 }));
+		expect((await doubts(twice, three)).map(({ key }) => key)).toEqual([other.key]);
+		expect(await inBooks()).toEqual([2, 2]);
 		const said = await asked(
-			both.map(({ key }) => ({ key, entryId: 2 })),
+			[
+				{ key: one.key, entryId: 2 },
+				{ key: other.key, entryId: null }
+			],
 			three
 		);
-		// The second would be what the first is: no other is left that it may be.
 		expect(said).toMatchObject({ ok: true, value: { entriesNew: 1, entriesKnown: 2 } });
 	});
 });

@@ -64,10 +64,14 @@ export async function fingerprints(
 	return found.map(({ fingerprint, entryId }, place) => {
 		const other = elsewhere.same.get(place);
 		const sure = { fingerprint, entryId: entryId ?? other ?? null, alias: other !== undefined, doubt: null };
-		const others = elsewhere.doubtful.get(place)?.filter(({ id }) => !said.has(id));
-		if (!others?.length) return sure;
+		const all = elsewhere.doubtful.get(place);
+		if (!all?.length) return sure;
 		const key = `${accountId} ${fingerprint}`;
 		const answer = answers.get(key);
+		const others = all.filter(({ id }) => !said.has(id));
+		// Said to be what another one is already: only one of them can be.
+		if (typeof answer === 'number' && said.has(answer)) return { ...sure, doubt: { key, others: all } };
+		if (others.length === 0) return sure;
 		if (answer === null) return sure;
 		if (answer === undefined || !others.some(({ id }) => id === answer))
 			return { ...sure, doubt: { key, others } };
