@@ -45,7 +45,7 @@ export const actions = {
 			const read = shaped(sendInput, fields);
 			if (!read.ok) return read;
 			const { kind, chosen, seen } = read.value;
-			const letters = await prepareLetters(locals.app.books.db, kind, chosen, ctx, ctx.now());
+			const letters = await prepareLetters(locals.app.books.db, { kind, accounts: chosen }, ctx, ctx.now());
 			return letters.ok ? ok({ kind, seen, letters: letters.value }) : letters;
 		},
 		then: (_, { locals }) => locals.app.postOffice.wake()

@@ -9,6 +9,7 @@
 	import ChooseHeld from './ChooseHeld.svelte';
 	import Recipients from './Recipients.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
+	import PdfView from '$lib/ui/PdfView.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/letters/queries/letters';
 	import { amount, count, list, money, shortDay } from '$lib/words';
@@ -226,7 +227,7 @@
 		</table>
 		<Pages page={data.page} per={data.perPage} total={accounts} />
 	</section>
-	<section class="flex flex-col border-l border-rule bg-wash p-4" aria-label="The letter as it will arrive">
+	<section class="flex min-h-0 flex-col border-l border-rule bg-wash p-4" aria-label="The letter as it will arrive">
 		{#if previewUrl && current}
 			<p class="mb-2 flex items-center justify-between text-sm">
 				<span>To {current.name}, as it will arrive</span><a
@@ -235,11 +236,7 @@
 					target="_blank">Open by itself</a
 				>
 			</p>
-			<iframe
-				title="The letter to {current.name}"
-				src={`${previewUrl}&as=page`}
-				class="w-full grow border border-rule bg-white"
-			></iframe>
+			<PdfView url={previewUrl} label="The letter to {current.name}" />
 		{:else}<p class="says">There is no letter to show.</p>{/if}
 	</section>
 	<footer class="double-top col-span-2 flex h-[54px] items-center gap-4 bg-raised px-5">

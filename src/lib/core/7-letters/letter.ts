@@ -5,24 +5,93 @@ import type { Minor } from '../money/minor';
 
 export type LetterKind = 'statement' | 'reminder' | 'returned';
 
+/** Languages in which letters are written (ISO 639-1): each is a folder of words. */
+export const LETTER_LANGUAGES = ['en', 'de'] as const;
+export type LetterLanguage = (typeof LETTER_LANGUAGES)[number];
+
+/**
+ * What a statement shows: the items open on a day; all that happened between two days, with what each payment settled; or the balance
+ * brought forward and what came since.
+ */
+export const STATEMENT_KINDS = ['open', 'activity', 'forward'] as const;
+export type StatementKind = (typeof STATEMENT_KINDS)[number];
+
+/** What a statement is asked for. */
+export interface StatementAsked {
+	readonly kind: StatementKind;
+	/** The first day of its period; null for one of open items. */
+	readonly from: Day | null;
+	/** The day as of which it is drawn up, or the last one of its period. */
+	readonly to: Day;
+}
+
+/** What settled part of an item. */
+export interface PartPayment {
+	readonly date: Day;
+	readonly by: 'payment' | 'credit' | 'deduction';
+	readonly amount: Minor;
+}
+
 export interface LetterRow {
 	readonly number: string;
 	readonly kind: DocumentKind | 'credit';
 	readonly issued: Day;
 	readonly due: Day | null;
 	readonly text: string;
+	/** Which instalment of how many; null where it is the only one. */
+	readonly part: { readonly of: number; readonly number: number } | null;
+	/** The customer's own order. */
+	readonly purchaseOrder: string | null;
 	/** Signed: credits are negative. */
 	readonly total: Minor;
 	readonly open: Minor;
-	readonly partPaid: boolean;
+	/** What settled the difference of both, oldest first. */
+	readonly payments: readonly PartPayment[];
+	readonly isDisputed: boolean;
 	/** 0 or fewer: not late. */
 	readonly late: number;
+}
+
+/** What raised or lowered a balance. */
+export type MovementKind =
+	DocumentKind | 'payment' | 'refund' | 'returned' | 'allowance' | 'between-accounts' | 'correction';
+
+export interface Movement {
+	readonly date: Day;
+	readonly kind: MovementKind;
+	readonly reference: string;
+	readonly text: string;
+	/** Raises what is owed where it is positive. */
+	readonly amount: Minor;
+	/** What it settled, as it stood on the last day. */
+	readonly settles: readonly { readonly number: string; readonly amount: Minor }[];
+}
+
+/** All that happened on an account in a period: opening, movements and closing add up. */
+export interface Activity {
+	readonly opening: Minor;
+	readonly movements: readonly Movement[];
+	readonly closing: Minor;
+}
+
+/** Where to pay to, and what to quote. */
+export interface HowToPay {
+	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;
+	/** A creditor reference (ISO 11649) where one can be made, else words. */
+	readonly reference: string;
+	/** Payment instructions for a camera (EPC069-12), for sums in euro. */
+	readonly epc: string | null;
+	/** A page of the firm's where it can be paid. */
+	readonly link: string | null;
 }
 
 /** A letter as data: what it says, nothing of how it looks or travels. Amounts in minor units of `currency`. */
 export interface Letter {
 	readonly kind: LetterKind;
+	readonly language: LetterLanguage;
 	readonly date: Day;
+	/** What kind of statement it is. */
+	readonly statement?: StatementAsked;
 	readonly customer: {
 		readonly id: number;
 		readonly code: string;
@@ -32,22 +101,24 @@ export interface Letter {
 	readonly firm: Firm;
 	readonly currency: string;
 	readonly rows: readonly LetterRow[];
-	/** Sum of the rows' open amounts. */
+	/** Where it shows all that happened in a period, in place of rows. */
+	readonly activity?: Activity;
+	/** What is owed: the sum of the rows' open amounts, or the closing balance. */
 	readonly owed: Minor;
-	/** Sum of what is past due. */
+	/** What of it is past due. */
 	readonly late: Minor;
 	readonly aged: Aged;
 	/** Cheques dated later: below the balance, not counted in it. */
 	readonly dated: readonly { readonly date: Day; readonly reference: string; readonly amount: Minor }[];
-	/** What to quote when paying. */
-	readonly quote: string;
+	readonly pay: HowToPay;
 	/** The payment that came back, where the letter tells of one. */
 	readonly returned?: ReturnedInLetter;
 	/** The letter whose place it takes, because what that one showed was put right since. */
 	readonly corrects?: { readonly kind: 'statement' | 'reminder'; readonly date: Day };
 	/** The newest anchor of the firm's record: so that it lies with others, too. */
 	readonly record?: { readonly day: Day; readonly code: string };
-	readonly account: { readonly iban: string; readonly bic: string | null; readonly bank: string } | null;
+	/** What a person added. */
+	readonly note?: string;
 }
 
 /** A payment that came back, as its notice tells of it. */

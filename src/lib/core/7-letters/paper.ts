@@ -1,10 +1,11 @@
 import type { Day } from '../day/day';
 import type { Minor } from '../money/minor';
-import type { Firm, Letter } from './letter';
+import type { Firm, HowToPay, LetterLanguage } from './letter';
 
 /** An invoice, credit note or charge as it goes to the customer: data, nothing of how it looks. */
 export interface Paper {
 	readonly kind: 'invoice' | 'credit_note' | 'charge';
+	readonly language: LetterLanguage;
 	readonly number: string;
 	readonly issued: Day;
 	readonly customer: { readonly code: string; readonly name: string; readonly address: readonly string[] };
@@ -25,7 +26,5 @@ export interface Paper {
 	readonly total: Minor;
 	readonly instalments: readonly { readonly due: Day; readonly amount: Minor }[];
 	readonly discount: { readonly basisPoints: number; readonly until: Day; readonly saves: Minor } | null;
-	/** What to quote when paying. */
-	readonly quote: string;
-	readonly account: Letter['account'];
+	readonly pay: HowToPay;
 }

@@ -7,80 +7,112 @@ import { sumOf } from '../money/add';
 import { minor, type Minor } from '../money/minor';
 import type { Problem } from '../problems';
 import { err, ok, type Result } from '../result';
-import type { Letter, LetterKind, LetterRow, ReturnedInLetter } from './letter';
+import { creditorReference } from './creditor-reference';
+import { howToPay, type PayOrder } from './how-to-pay';
+import type {
+	Activity,
+	Letter,
+	LetterKind,
+	LetterRow,
+	PartPayment,
+	ReturnedInLetter,
+	StatementAsked
+} from './letter';
 
 /** Money of the customer that lies on account. */
 export interface Credit {
-	readonly reference: string;
 	readonly date: Day;
 	readonly open: Minor;
 }
 
 export interface LetterOrder extends Pick<
 	Letter,
-	'date' | 'customer' | 'firm' | 'currency' | 'quote' | 'account' | 'corrects' | 'record'
+	'date' | 'language' | 'customer' | 'firm' | 'currency' | 'corrects' | 'record' | 'note'
 > {
+	/** What is open on the day that the letter tells of. */
 	readonly items: readonly OpenItem[];
 	readonly credits: readonly Credit[];
 	readonly dated: Letter['dated'];
+	/** What settled part of an item, by its id. */
+	readonly payments: ReadonlyMap<number, readonly PartPayment[]>;
+	readonly pay: Pick<PayOrder, 'account' | 'link'>;
+	/** What kind of statement is asked for; open items as of the letter's day where it is not said. */
+	readonly statement?: StatementAsked;
+	/** All that happened in its period, where it shows that. */
+	readonly activity?: Activity;
 	/** For the notice of a returned payment: the payment, and the items that are owed again or charged for it. */
 	readonly returned?: { readonly payment: ReturnedInLetter; readonly itemIds: readonly number[] };
 	/** Ageing of the rows, from the reports. */
-	readonly age: (rows: readonly { due: Day; open: Minor }[]) => Aged;
+	readonly age: (rows: readonly { due: Day; open: Minor }[], day: Day) => Aged;
 }
 
 /**
- * Writes an open-item statement (all that is open, credits too) or a one-step reminder (what is past its due day and
- * not in dispute), or the notice of a returned payment (what is owed again, and the charge for it).
- * A statement of an account with nothing open, and a reminder where nothing is late, is refused: there is nothing to ask for.
+ * Writes a statement (all that is open, credits too; or what happened in a period), a reminder (what is past its due day and not in
+ * dispute, less what lies on account and in credit notes), or the notice of a returned payment (what is owed again, and the charge).
+ * A statement with nothing on it, and a reminder where credits cover what is late, is refused: there is nothing to ask for.
  */
 export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
-	const { items, credits, date, currency } = order;
-	const owing = items.filter((item) => item.currency === currency && item.open > 0);
-	const covered = coveredBy(order.dated, owing);
-	const shown =
-		kind === 'statement'
-			? owing
-			: kind === 'returned'
-				? owing.filter((item) => order.returned?.itemIds.includes(item.id))
-				: owing.filter((item) => isDue(item) && item.due < date && !covered.has(item.id));
-	const rows: LetterRow[] = shown.map((item) => rowOf(item, date));
-	if (kind === 'statement')
-		for (const credit of credits)
-			rows.push({
-				number: credit.reference,
-				kind: 'credit',
-				issued: credit.date,
-				due: null,
-				text: 'on account',
-				total: minor(-credit.open),
-				open: minor(-credit.open),
-				partPaid: false,
-				late: 0
-			});
-	const problem: Problem = { code: 'nothing-owed', customer: order.customer.name };
-	if (rows.length === 0) return err(problem);
-	rows.sort((a, b) => compareText(a.due ?? a.issued, b.due ?? b.issued) || compareText(a.number, b.number));
+	const { date, currency } = order;
+	const statement: StatementAsked = order.statement ?? { kind: 'open', from: null, to: date };
+	const asOf = kind === 'statement' ? statement.to : date;
+	const open = openRows(kind, order, asOf);
+	const rows = order.activity && kind === 'statement' ? [] : open;
+	const late = sumOf(
+		open.filter((row) => row.late > 0 && row.open > 0),
+		(row) => row.open
+	);
+	const owed = order.activity?.closing ?? sumOf(open, (row) => row.open);
+	const nothing: Problem = { code: 'nothing-owed', customer: order.customer.name };
+	const isEmpty = rows.length === 0 && !hasHappened(order.activity);
+	if (isEmpty || (kind === 'reminder' && owed <= 0)) return err(nothing);
+	const asked = kind === 'statement' ? owed : minor(Math.max(0, owed));
+	const { customer, firm } = order;
 	return ok({
-		kind,
-		date,
-		customer: order.customer,
-		firm: order.firm,
-		currency,
-		rows,
-		owed: sumOf(rows, (row) => row.open),
-		late: sumOf(
-			rows.filter((row) => row.late > 0 && row.open > 0),
-			(row) => row.open
+		...{ kind, language: order.language, date, customer, firm, currency, rows, owed, late },
+		...(kind === 'statement' ? { statement } : {}),
+		...(order.activity && kind === 'statement' ? { activity: order.activity } : {}),
+		aged: order.age(
+			open.map((row) => ({ due: row.due ?? asOf, open: row.open })),
+			asOf
 		),
-		aged: order.age(rows.map((row) => ({ due: row.due ?? date, open: row.open }))),
-		quote: order.quote,
-		account: order.account,
+		pay: howToPay({
+			...{ ...order.pay, name: firm.name, currency, amount: asked },
+			reference: creditorReference(customer.code) ?? customer.code
+		}),
 		dated: order.dated,
+		...(order.note ? { note: order.note } : {}),
 		...(order.returned ? { returned: order.returned.payment } : {}),
 		...(order.corrects && kind === 'statement' ? { corrects: order.corrects } : {}),
 		...(order.record && kind === 'statement' ? { record: order.record } : {})
 	});
+}
+
+function hasHappened(activity: Activity | undefined): boolean {
+	return (
+		activity !== undefined &&
+		(activity.movements.length > 0 || activity.opening !== 0 || activity.closing !== 0)
+	);
+}
+
+/** The items that a letter shows, and the credits that it takes off, by due day. */
+function openRows(kind: LetterKind, order: LetterOrder, asOf: Day): LetterRow[] {
+	const owing = order.items.filter((item) => item.currency === order.currency && item.open > 0);
+	const covered = coveredBy(order.dated, owing);
+	const shown = owing.filter((item) =>
+		kind === 'statement'
+			? true
+			: kind === 'returned'
+				? order.returned?.itemIds.includes(item.id)
+				: !isDue(item)
+					? item.kind === 'credit_note'
+					: item.due < asOf && !covered.has(item.id)
+	);
+	const rows = shown.map((item) => rowOf(item, asOf, order.payments.get(item.id) ?? []));
+	if (kind === 'reminder' && !rows.some((row) => row.open > 0)) return [];
+	if (kind !== 'returned') for (const credit of order.credits) rows.push(creditRow(credit));
+	return rows.sort(
+		(a, b) => compareText(a.due ?? a.issued, b.due ?? b.issued) || compareText(a.number, b.number)
+	);
 }
 
 /** Items that cheques dated later will settle whole, oldest first: a reminder leaves them out. */
@@ -95,19 +127,26 @@ function coveredBy(dated: Letter['dated'], items: readonly OpenItem[]): Readonly
 	return covered;
 }
 
-function rowOf(item: OpenItem, date: Day): LetterRow {
-	const sign = item.kind === 'credit_note' ? -1 : 1;
-	const part = item.parts > 1 ? `instalment ${item.part} of ${item.parts}` : '';
+function creditRow({ date, open }: Credit): LetterRow {
 	return {
-		number: item.number,
-		kind: item.kind,
-		issued: item.issued,
-		due: isDue(item) ? item.due : null,
-		text: [item.kind === 'claim' ? `${item.text}, in dispute` : item.text, part].filter(Boolean).join(', '),
+		...{ number: '', kind: 'credit', issued: date, due: null, text: '', part: null, purchaseOrder: null },
+		...{ total: minor(-open), open: minor(-open), payments: [], isDisputed: false, late: 0 }
+	};
+}
+
+function rowOf(item: OpenItem, asOf: Day, payments: readonly PartPayment[]): LetterRow {
+	const sign = item.kind === 'credit_note' ? -1 : 1;
+	const due = isDue(item);
+	return {
+		...{ number: item.number, kind: item.kind, issued: item.issued, due: due ? item.due : null },
+		text: item.text,
+		part: item.parts > 1 ? { number: item.part, of: item.parts } : null,
+		purchaseOrder: item.purchaseOrder,
 		total: minor(sign * item.total),
 		open: minor(sign * item.open),
-		partPaid: item.open < item.total,
-		late: isDue(item) ? daysBetween(item.due, date) : 0
+		payments: item.open < item.total ? payments : [],
+		isDisputed: item.kind === 'claim',
+		late: due ? daysBetween(item.due, asOf) : 0
 	};
 }
 

@@ -1,6 +1,6 @@
 import MailComposer from 'nodemailer/lib/mail-composer/index.js';
 import type { Letter } from '../../core/7-letters/letter';
-import { mailText } from '../../words';
+import { mailText } from '../../words/letters';
 
 export interface Composed {
 	readonly eml: Buffer;
@@ -17,7 +17,7 @@ export async function composeMail(
 	id: string,
 	date: Date
 ): Promise<Composed> {
-	const { subject, body } = mailText(letter);
+	const { subject, body, html } = mailText(letter);
 	const host = letter.firm.email.split('@')[1] ?? 'localhost';
 	const messageId = `<${id}@${host}>`;
 	const filename = `${letter.kind}-${letter.customer.code}-${letter.date}.pdf`;
@@ -27,6 +27,7 @@ export async function composeMail(
 		...(copies.length > 0 ? { cc: [...copies] } : {}),
 		subject,
 		text: body,
+		html,
 		messageId,
 		date,
 		attachments: [{ filename, content: pdf, contentType: 'application/pdf' }]

@@ -15,8 +15,9 @@ export type RenderTask = ToRender & { readonly conventions: Conventions };
 /** A letter or document as PDF, made in a worker thread of the built application; in place where there is no build. */
 export async function render(input: ToRender): Promise<Buffer> {
 	const task = { ...input, conventions: conventions() };
-	const made = runWorker<RenderTask, Uint8Array>('pdf-worker', task, { limit: PDF_LIMIT });
+	const made = runWorker<RenderTask, Uint8Array>('pdf-worker', task, {
+		...{ limit: PDF_LIMIT, keeps: true, threads: 2 }
+	});
 	if (made) return Buffer.from(await made);
-	if (input.what === 'letter') return (await import('../letters/letter-pdf')).letterPdf(input.letter);
-	return (await import('../documents/paper-pdf')).paperPdf(input.paper);
+	return (await import('./set-paper')).setPaper(input);
 }

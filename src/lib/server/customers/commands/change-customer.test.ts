@@ -4,7 +4,7 @@ import { minor } from '../../../core/money/minor';
 import { actSentence } from '../../../words';
 import type { CustomerDetails } from '../../../core/model/customer-details';
 import { perform } from '../../act/perform';
-import { lookAtLetter, lookAtRun } from '../../letters/queries/letters';
+import { lookAtLetters, lookAtRun } from '../../letters/queries/letters';
 import type { Books } from '../../platform/db/open';
 import { act, customer, customerName, payerAccount } from '../../platform/db/schema';
 import {
@@ -262,7 +262,8 @@ describe('contacts of a customer', () => {
 	});
 	it('get copies of the letters that are said, each once, and nobody of theirs twice', async () => {
 		const copies = async (kind: 'statement' | 'reminder') => {
-			const found = await lookAtLetter(books.db, { kind, customerId: 1, currency: 'GBP' }, viewer);
+			const accounts = [{ customerId: 1, currency: 'GBP' }];
+			const found = (await lookAtLetters(books.db, { kind, accounts }, viewer))[0]!;
 			return found.ok ? found.value.copies : found.problems;
 		};
 		await invoices(books, newDocument('AK-9', 1, 1000));

@@ -1,11 +1,11 @@
 import { beforeEach, expect, test } from 'vitest';
 import { perform } from '../../act/perform';
-import { letterPdf } from '../../letters/letter-pdf';
-import { letterFor } from '../../letters/store/letter-for';
+import { layOutLetter, mailText } from '../../../words/letters';
+import { lettersFor } from '../../letters/store/letters-for';
+import { typeset } from '../../platform/pdf/typeset';
 import type { Books } from '../../platform/db/open';
 import { act } from '../../platform/db/schema';
 import { as, CLERK, codesOf, newDocument, proves, SUPERVISOR, testBooks, TODAY } from '../../testing';
-import { letterPage } from '../../../words';
 import { readSetting } from '../store/settings';
 import { setFirm } from './set-firm';
 import { LOGO_BYTES, setLogo } from './set-logo';
@@ -21,20 +21,22 @@ const RED = Buffer.from(
 );
 const set = (picture: Buffer | null, who = SUPERVISOR) => perform(books, setLogo, { picture }, as(who));
 const letter = async () => {
-	const found = await letterFor(books.db, 'statement', 1, 'GBP', TODAY);
-	if (!found.ok) throw new Error('there is a letter');
+	const accounts = [{ customerId: 1, currency: 'GBP' }];
+	const [found] = await lettersFor(books.db, { kind: 'statement', accounts }, TODAY);
+	if (!found?.ok) throw new Error('there is a letter');
 	return found.value.letter;
 };
 
 test('letters have it, on the screen and as PDF, until it is taken off', async () => {
-	const without = await letterPdf(await letter());
+	const printedNow = async () => typeset(layOutLetter(await letter()));
+	const without = await printedNow();
 	expect(await set(RED)).toMatchObject({ ok: true });
-	expect(letterPage(await letter())).toContain('<img class="logo" src="data:image/png;base64,');
-	const printed = await letterPdf(await letter());
+	const printed = await printedNow();
 	expect(printed.includes('/Subtype /Image')).toBe(true);
 	expect(without.includes('/Subtype /Image')).toBe(false);
 	await set(null);
-	expect(letterPage(await letter())).not.toContain('<img');
+	expect((await printedNow()).equals(without)).toBe(true);
+	expect(mailText(await letter()).html).not.toContain('<img');
 	await proves(books);
 });
 

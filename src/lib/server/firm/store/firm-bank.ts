@@ -1,10 +1,10 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { Letter } from '../../../core/7-letters/letter';
+import type { HowToPay } from '../../../core/7-letters/letter';
 import type { Reader } from '../../platform/db/open';
 import { bankAccount } from '../../platform/db/schema';
 
 /** The account into which customers pay a currency: the first current account kept in it, or null. */
-export async function payIntoFor(db: Reader, currency: string): Promise<Letter['account']> {
+export async function payIntoFor(db: Reader, currency: string): Promise<HowToPay['account']> {
 	const bank = await db
 		.select()
 		.from(bankAccount)

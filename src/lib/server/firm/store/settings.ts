@@ -42,6 +42,13 @@ const SHAPES = {
 		/** A PNG or JPEG as a data URL, at the head of letters. */
 		logo: z.string().optional()
 	}),
+	/** What the firm has decided about its letters. */
+	letters: z.object({
+		/** Whether a customer in credit gets a statement that says so, or none. */
+		inCredit: z.enum(['send', 'hold']),
+		/** A page where letters can be paid, with places for reference, amount and currency. */
+		payLink: z.string().optional()
+	}),
 	/** A fixed day for the demo; without it, the day of the clock. */
 	today: z.string(),
 	/** Books up to and including this day are locked. */

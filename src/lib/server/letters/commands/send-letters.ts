@@ -52,7 +52,7 @@ export const sendLetters = defineAct({
 			customerId: input.letters.length === 1 ? input.letters[0]!.letter.customer.id : null
 		});
 		for (const one of input.letters) {
-			const { kind, date, currency, customer, owed, late, returned } = one.letter;
+			const { kind, date, currency, customer, owed, returned } = one.letter;
 			const { id } = await tx
 				.insert(letter)
 				.values({
@@ -61,7 +61,7 @@ export const sendLetters = defineAct({
 					date,
 					currency,
 					customerId: customer.id,
-					amount: kind === 'reminder' ? late : owed,
+					amount: owed,
 					recipient: one.to,
 					copies: one.copies.length > 0 ? [...one.copies] : null,
 					subject: one.subject,

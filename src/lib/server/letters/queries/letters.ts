@@ -5,7 +5,7 @@ import type { Reader } from '../../platform/db/open';
 import { customer, delivery, itemState, letter, message } from '../../platform/db/schema';
 import { isOpen, signedOpen } from '../../documents/store/is-open';
 import { overtakenLetters, type OvertakenLetter } from '../store/overtaken-letters';
-import { letterFor } from '../store/letter-for';
+import { lettersFor, type LettersAsked } from '../store/letters-for';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { recipientsOf } from '../../../core/7-letters/recipients-of';
 import { defineLook } from '../../act/define-look';
@@ -184,14 +184,9 @@ async function runRows(
 	});
 }
 
-/** The letter that one account would get today, for reading before it is sent. */
-export const lookAtLetter = defineLook(
-	'reader',
-	(
-		db,
-		input: { kind: LetterKind; customerId: number; currency: string; returnedId?: number | null },
-		{ today }
-	) => letterFor(db, input.kind, input.customerId, input.currency, today, input.returnedId ?? null)
+/** The letters that accounts would get today, each by itself, for reading before they are sent. */
+export const lookAtLetters = defineLook('reader', (db, asked: LettersAsked, { today }) =>
+	lettersFor(db, asked, today)
 );
 
 export const OUTBOX_PAGE = 100;

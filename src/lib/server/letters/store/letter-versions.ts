@@ -86,7 +86,7 @@ async function readShown(db: Reader, kind: LetterKind, accounts: readonly Letter
 		.orderBy(asc(manualReceipt.id));
 	const owners = await db.select().from(customer).where(inList(customer.id, ids));
 	const overtaken = kind === 'statement' ? await overtakenLetters(db, ids.length === 1 ? ids[0]! : null) : [];
-	const firm = await readSetting(db, 'firm');
+	const firm = { ...(await readSetting(db, 'firm')), letters: await readSetting(db, 'letters') };
 	const payInto = new Map<string, unknown>();
 	for (const { currency } of accounts)
 		if (!payInto.has(currency)) payInto.set(currency, await payIntoFor(db, currency));

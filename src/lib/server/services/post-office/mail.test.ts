@@ -53,7 +53,7 @@ const chosen = [
 const states = async () =>
 	(await books.db.select().from(delivery).orderBy(asc(delivery.letterId))).map((row) => row.state);
 async function send(kind: 'statement' | 'reminder') {
-	const prepared = await prepareLetters(books.db, kind, chosen, viewer, now());
+	const prepared = await prepareLetters(books.db, { kind, accounts: chosen }, viewer, now());
 	if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
 	return perform(books, sendLetters, { kind, letters: prepared.value }, as(CLERK));
 }
@@ -172,7 +172,7 @@ describe('letters', () => {
 	it('of two people who send the same at once go once: the second is told who was first', async () => {
 		const { seen } = await lookAtRun(books.db, { kind: 'statement', page: 0, waiting: [] }, viewer);
 		const both = await Promise.all(
-			[0, 1].map(() => prepareLetters(books.db, 'statement', chosen, viewer, now()))
+			[0, 1].map(() => prepareLetters(books.db, { kind: 'statement', accounts: chosen }, viewer, now()))
 		);
 		const results = await Promise.all(
 			both.map((prepared) =>
@@ -191,7 +191,7 @@ describe('letters', () => {
 		expect(await states()).toHaveLength(2);
 	});
 	it('of which several do not show what is so any more are all named', async () => {
-		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
+		const prepared = await prepareLetters(books.db, { kind: 'statement', accounts: chosen }, viewer, now());
 		for (const customerId of [1, 2])
 			await done(books, setAddress, { customerId, kind: 'reminder', email: 'new@hazel.example' }, CLERK);
 		const result = await perform(
@@ -206,7 +206,7 @@ describe('letters', () => {
 		]);
 	});
 	it('are stopped when the account changed after they were written', async () => {
-		const prepared = await prepareLetters(books.db, 'statement', chosen, viewer, now());
+		const prepared = await prepareLetters(books.db, { kind: 'statement', accounts: chosen }, viewer, now());
 		await bringIn(books, bankXml([credit(1000, 'AK-1')]));
 		await done(books, allocateReceipt, payment(1, 1, [1, 400]), CLERK);
 		const result = await perform(
@@ -220,8 +220,8 @@ describe('letters', () => {
 	});
 	it('are the same byte for byte when written twice', async () => {
 		const [first, second] = [
-			await prepareLetters(books.db, 'statement', chosen, viewer, now()),
-			await prepareLetters(books.db, 'statement', chosen, viewer, now())
+			await prepareLetters(books.db, { kind: 'statement', accounts: chosen }, viewer, now()),
+			await prepareLetters(books.db, { kind: 'statement', accounts: chosen }, viewer, now())
 		];
 		expect(first.ok && second.ok && first.value[0]!.pdf.equals(second.value[0]!.pdf)).toBe(true);
 	});

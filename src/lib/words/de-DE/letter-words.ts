@@ -1,0 +1,191 @@
+import type { Letter, LetterKind, Movement, PartPayment } from '../../core/7-letters/letter';
+import type { Paper } from '../../core/7-letters/paper';
+import { sortCodeAndNumber } from '../../core/text/bank-number';
+import type { LetterWords } from '../letters/letter-words';
+import { quoteText } from '../letters/quote-text';
+import { GERMAN_FORMATS } from './letter-formats';
+import { RETURN_REASONS } from './return-reasons';
+
+const { money, day, percent } = GERMAN_FORMATS;
+
+const NAMES: Readonly<Record<LetterKind, string>> = {
+	statement: 'Kontoauszug',
+	reminder: 'Zahlungserinnerung',
+	returned: 'Mitteilung über eine Rückzahlung'
+};
+
+const PAPERS = { invoice: 'Rechnung', credit_note: 'Gutschrift', charge: 'Belastung' } as const;
+
+const MOVEMENTS: Readonly<Record<Movement['kind'], string>> = {
+	...PAPERS,
+	claim: 'Reklamation',
+	payment: 'Zahlungseingang',
+	refund: 'Erstattung',
+	returned: 'Zahlung zurückgegeben',
+	allowance: 'Nachlass',
+	'between-accounts': 'Umbuchung zwischen Ihren Konten',
+	correction: 'Berichtigung'
+};
+
+const PART_PAYMENTS: Readonly<Record<PartPayment['by'], string>> = {
+	payment: 'Zahlung',
+	credit: 'Gutschrift',
+	deduction: 'Abzug'
+};
+
+/** How money came, as a letter names it: those methods that have a word of their own. */
+const METHODS: Readonly<Record<string, string>> = {
+	bank: 'Zahlung',
+	cheque: 'Scheckzahlung',
+	card: 'Kartenzahlung',
+	cash: 'Barzahlung'
+};
+
+/** What letters say in German. */
+export const GERMAN: LetterWords = {
+	language: 'de',
+	...GERMAN_FORMATS,
+	names: NAMES,
+	title: (letter) =>
+		letter.kind === 'statement' && letter.corrects ? 'Berichtigter Kontoauszug' : NAMES[letter.kind],
+	before: (letter) =>
+		letter.kind === 'statement'
+			? `${correction(letter.corrects)}${statementSays(letter)}`
+			: letter.returned
+				? returnedSays(letter, letter.returned)
+				: reminderSays(letter),
+	after: (letter) => {
+		if (letter.kind === 'statement')
+			return [
+				'Sollten Ihre Unterlagen davon abweichen, teilen Sie es uns bitte mit.',
+				...(letter.record
+					? [`Stand unserer Aufzeichnungen am ${day(letter.record.day)}: ${letter.record.code}.`]
+					: [])
+			];
+		return letter.returned
+			? ['Sollte der Bank ein Fehler unterlaufen sein, teilen Sie es uns bitte mit; wir klären das mit ihr.']
+			: ['Sollten Sie eine dieser Rechnungen beanstanden, nennen Sie uns bitte den Grund.'];
+	},
+	sumName: (letter) =>
+		letter.owed < 0
+			? 'Guthaben zu Ihren Gunsten'
+			: letter.kind === 'reminder'
+				? 'Überfällig'
+				: letter.kind === 'returned'
+					? 'Zu zahlen'
+					: 'Offener Saldo',
+	columns: {
+		...{ document: 'Beleg', date: 'Datum', due: 'Fällig', details: 'Vorgang', tax: 'USt.' },
+		total: (currency) => `Betrag ${currency}`,
+		paid: (currency) => `Gezahlt ${currency}`,
+		open: (currency) => `Offen ${currency}`,
+		amount: (currency) => `Betrag ${currency}`,
+		balance: (currency) => `Saldo ${currency}`,
+		net: (currency) => `Netto ${currency}`
+	},
+	facts: {
+		...{ date: 'Datum', account: 'Kundennummer', asAt: 'Stand', period: 'Zeitraum' },
+		...{ yourOrder: 'Ihre Bestellung', ourOrder: 'Unser Auftrag' }
+	},
+	carried: { forward: 'Übertrag', brought: 'Übertrag' },
+	buckets: {
+		'not-due': 'Nicht fällig',
+		'to-30': '1–30 Tage',
+		'to-60': '31–60 Tage',
+		'to-90': '61–90 Tage',
+		'over-90': 'Über 90 Tage'
+	},
+	aged: 'Offene Beträge nach Fälligkeit',
+	rowText: (row) =>
+		[
+			row.text,
+			row.part ? `Rate ${row.part.number} von ${row.part.of}` : '',
+			row.purchaseOrder ? `Ihre Bestellung ${row.purchaseOrder}` : '',
+			row.isDisputed ? 'beanstandet' : ''
+		]
+			.filter(Boolean)
+			.join(', '),
+	onAccount: 'Anzahlung ohne Zuordnung',
+	daysLate: (days) => (days === 1 ? '1 Tag überfällig' : `${days} Tage überfällig`),
+	partPayment: ({ by, date }) => `${PART_PAYMENTS[by]} vom ${day(date)}`,
+	movement: (one) => MOVEMENTS[one.kind],
+	settles: (number) => `für ${number}`,
+	broughtForward: 'Saldovortrag',
+	dated: (one, currency) =>
+		`Ihre Zahlung ${one.reference} über ${money(one.amount, currency)}, datiert auf den ${day(one.date)}, wird bis dahin verwahrt und ist noch nicht gutgeschrieben.`,
+	pay: {
+		...{ name: 'Zahlung', nothing: 'Es ist nichts zu zahlen.', bank: 'Bank', account: 'Konto', bic: 'BIC' },
+		...{ quote: 'Verwendungszweck', code: 'Zum Zahlen scannen', link: 'Online zahlen' },
+		sentence: ({ account, reference }) => {
+			const quote = quoteText(reference);
+			if (!account) return `Bitte geben Sie bei der Zahlung ${quote} an.`;
+			const bic = account.bic ? `, BIC ${account.bic}` : '';
+			return `Bitte überweisen Sie an ${account.bank}, ${accountText(account.iban)}${bic}, Verwendungszweck ${quote}.`;
+		}
+	},
+	page: 'Seite {page} von {pages}',
+	attached: 'Die Einzelheiten finden Sie im beigefügten PDF.',
+	paper: {
+		title: ({ kind, number }) => `${PAPERS[kind]} ${number}`,
+		after: paperSays,
+		sumName: ({ kind }) => (kind === 'credit_note' ? 'Gutgeschriebener Betrag' : 'Zu zahlen'),
+		taxLine: (basisPoints, net) => `${percent(basisPoints)} USt. auf ${net}`,
+		noTax: 'keine'
+	}
+};
+
+function accountText(number: string): string {
+	const british = sortCodeAndNumber(number);
+	return british
+		? `Sort Code ${british.sortCode}, Kontonummer ${british.account}`
+		: `${/^[A-Z]{2}\d{2}/.test(number) ? 'IBAN' : 'Kontonummer'} ${number.replace(/(.{4})(?=.)/g, '$1 ')}`;
+}
+
+function correction(corrects: Letter['corrects']): string {
+	if (!corrects) return '';
+	const what = corrects.kind === 'statement' ? 'Unser Kontoauszug' : 'Unsere Zahlungserinnerung';
+	return `${what} vom ${day(corrects.date)} zeigte eine Zahlung beim falschen Beleg. Wir haben das berichtigt; dieser Auszug tritt an die Stelle des früheren. Bitte entschuldigen Sie das Versehen. `;
+}
+
+function statementSays({ statement, date }: Letter): string {
+	const to = day(statement?.to ?? date);
+	if (statement?.kind === 'activity' && statement.from)
+		return `Dieser Auszug zeigt alle Buchungen auf Ihrem Konto vom ${day(statement.from)} bis ${to} und was jede Zahlung ausgeglichen hat.`;
+	if (statement?.kind === 'forward' && statement.from)
+		return `Dieser Auszug zeigt den Saldovortrag zum ${day(statement.from)} und alle Buchungen bis ${to}.`;
+	return `Dieser Auszug zeigt die am ${to} offenen Posten Ihres Kontos. Spätere Zahlungen sind nicht enthalten.`;
+}
+
+function reminderSays({ owed, late, currency }: Letter): string {
+	const less = owed < late ? ` (nach Abzug Ihres Guthabens von ${money(late - owed, currency)})` : '';
+	return `Nach unseren Unterlagen sind auf Ihrem Konto ${money(owed, currency)} überfällig${less}. Sollten Sie in den letzten Tagen gezahlt haben, danken wir Ihnen; dieses Schreiben ist dann gegenstandslos.`;
+}
+
+function returnedSays({ currency }: Letter, returned: NonNullable<Letter['returned']>): string {
+	const what = METHODS[returned.method] ?? 'Zahlung';
+	const charge =
+		returned.charge > 0
+			? ` Hinzu kommt eine sofort fällige Belastung von ${money(returned.charge, currency)}.`
+			: '';
+	return `Ihre ${what} über ${money(returned.amount, currency)}, eingegangen am ${day(returned.paidOn)}, wurde am ${day(returned.on)} zurückgegeben: ${RETURN_REASONS[returned.reason] ?? returned.reason}. Die damit bezahlten Belege sind wieder offen, mit ihren ursprünglichen Fälligkeiten.${charge} Bitte zahlen Sie erneut.`;
+}
+
+function paperSays({ kind, currency, instalments, discount }: Paper): string[] {
+	if (kind === 'credit_note')
+		return ['Dieser Betrag steht zu Ihren Gunsten; bitte ziehen Sie ihn von Ihrer nächsten Zahlung ab.'];
+	const [only] = instalments;
+	const due =
+		instalments.length === 1
+			? [`Fällig am ${day(only!.due)}.`]
+			: instalments.map(
+					(part, i) =>
+						`Rate ${i + 1} von ${instalments.length}: ${money(part.amount, currency)}, fällig am ${day(part.due)}.`
+				);
+	const early = discount
+		? [
+				`Bei Zahlung bis ${day(discount.until)} können Sie ${percent(discount.basisPoints)} Skonto abziehen: ${money(discount.saves, currency)}.`
+			]
+		: [];
+	return [...due, ...early];
+}
+

@@ -1,0 +1,28 @@
+/** Why a payment was returned, in German: ISO 20022 ExternalReturnReason1Code, and names of our own (lower case) for cheques and cards. */
+export const RETURN_REASONS: Readonly<Record<string, string>> = {
+	refer: 'Scheck nicht eingelöst',
+	stopped: 'Scheck vom Aussteller gesperrt',
+	signature: 'Unterschrift oder Datum des Schecks fehlerhaft',
+	disputed: 'Kartenzahlung vom Inhaber bestritten',
+	other: 'sonstiger Grund',
+	AC01: 'Kontonummer fehlerhaft',
+	AC03: 'Kontonummer fehlerhaft',
+	AC04: 'Konto aufgelöst',
+	AC06: 'Konto gesperrt',
+	AG01: 'Zahlung auf diesem Konto nicht zulässig',
+	AG02: 'Zahlungsart von der Bank nicht angenommen',
+	AM04: 'Konto nicht gedeckt',
+	AM05: 'doppelt gezahlt',
+	BE04: 'Anschrift des Zahlers fehlt',
+	CUST: 'auf Wunsch des Zahlers',
+	DNOR: 'Bank des Zahlers unbekannt',
+	FOCR: 'von der Bank des Zahlers zurückgerufen',
+	MD01: 'kein Mandat für die Lastschrift',
+	MD06: 'vom Zahler zurückgegeben',
+	MD07: 'Zahler verstorben',
+	MS02: 'vom Zahler ohne Angabe von Gründen abgelehnt',
+	MS03: 'von der Bank des Zahlers ohne Angabe von Gründen abgelehnt',
+	RR04: 'aus rechtlichen Gründen abgelehnt',
+	SL01: 'durch eine Weisung des Zahlers gesperrt',
+	TM01: 'zu spät eingereicht'
+};

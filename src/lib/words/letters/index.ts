@@ -1,0 +1,5 @@
+/** What letters and documents on paper say, in the languages of customers. */
+export { layOutLetter } from './lay-out-letter';
+export { layOutPaper } from './lay-out-paper';
+export { letterLanguageFor } from './letter-words-of';
+export { mailText, type MailText } from './mail-text';

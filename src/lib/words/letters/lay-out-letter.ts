@@ -1,0 +1,165 @@
+import type { Activity, Letter, LetterRow } from '../../core/7-letters/letter';
+import type { Sheet, SheetBlock, SheetRow, SheetTable } from '../../core/7-letters/sheet';
+import { BUCKETS } from '../../core/model/aged';
+import { letterWordsOf } from './letter-words-of';
+import type { LetterWords } from './letter-words';
+import { payBlock, sheetOf } from './sheet-of';
+
+/** A letter as it is printed, in its own language. */
+export function layOutLetter(letter: Letter): Sheet {
+	const words = letterWordsOf(letter.language);
+	const { statement, date } = letter;
+	const period =
+		statement && statement.from
+			? {
+					name: words.facts.period,
+					value: `${words.day(statement.from)} – ${words.day(statement.to)}`
+				}
+			: statement && statement.to !== date
+				? { name: words.facts.asAt, value: words.day(statement.to) }
+				: null;
+	return {
+		...sheetOf(words, {
+			...{ firm: letter.firm, customer: letter.customer, day: date },
+			...{ title: words.title(letter), facts: [period] }
+		}),
+		blocks: blocksOf(words, letter)
+	};
+}
+
+function blocksOf(words: LetterWords, letter: Letter): SheetBlock[] {
+	const text = (one: string, soft = false): SheetBlock => ({ kind: 'text', text: one, soft });
+	return [
+		text(words.before(letter)),
+		...(letter.note ? [text(letter.note)] : []),
+		letter.activity ? activityTable(words, letter, letter.activity) : itemsTable(words, letter),
+		...(letter.kind === 'statement' ? [agedFigures(words, letter)] : []),
+		...letter.dated.map((one) => text(words.dated(one, letter.currency), true)),
+		// Who owes nothing is not asked to pay.
+		letter.owed > 0 ? payBlock(words, letter.pay) : text(words.pay.nothing),
+		...words.after(letter).map((one) => text(one)),
+		text(letter.firm.name)
+	];
+}
+
+function agedFigures(words: LetterWords, { aged, currency }: Letter): SheetBlock {
+	return {
+		kind: 'figures',
+		name: words.aged,
+		cells: BUCKETS.map((bucket) => ({
+			name: words.buckets[bucket],
+			value: words.amount(aged[bucket], currency)
+		}))
+	};
+}
+
+function sums(words: LetterWords, letter: Letter): SheetTable['sums'] {
+	const { forward, brought } = words.carried;
+	const value = words.money(Math.abs(letter.owed), letter.currency);
+	return { forward, brought, name: words.sumName(letter), value };
+}
+
+function itemsTable(words: LetterWords, letter: Letter): SheetTable {
+	const { currency } = letter;
+	const { columns } = words;
+	let carried = 0;
+	const rows: SheetRow[] = [];
+	for (const row of letter.rows) {
+		carried += row.open;
+		const sum = words.amount(carried, currency);
+		rows.push(itemRow(words, row, currency, sum));
+		for (const part of row.payments)
+			rows.push({
+				detail: true,
+				carried: sum,
+				cells: [
+					{ text: words.partPayment(part), soft: true },
+					...[{ text: '' }, { text: '' }, { text: '' }],
+					{ text: words.amount(-part.amount, currency), soft: true },
+					{ text: '' }
+				]
+			});
+	}
+	return {
+		kind: 'table',
+		columns: [
+			{ name: columns.document, wide: true },
+			{ name: columns.date },
+			{ name: columns.due },
+			{ name: columns.total(currency), figures: true },
+			{ name: columns.paid(currency), figures: true },
+			{ name: columns.open(currency), figures: true }
+		],
+		rows,
+		sums: sums(words, letter)
+	};
+}
+
+function itemRow(words: LetterWords, row: LetterRow, currency: string, carried: string): SheetRow {
+	const paid = row.total - row.open;
+	const isListed = row.payments.length > 0;
+	return {
+		carried,
+		cells: [
+			{ text: row.number || words.onAccount, strong: row.number !== '', after: words.rowText(row) },
+			{ text: words.day(row.issued) },
+			{ text: row.due ? words.day(row.due) : '', late: row.late > 0 ? words.daysLate(row.late) : '' },
+			{ text: words.amount(row.total, currency) },
+			{ text: paid === 0 || isListed ? '' : words.amount(-paid, currency), soft: true },
+			{ text: words.amount(row.open, currency), strong: true }
+		]
+	};
+}
+
+function activityTable(words: LetterWords, letter: Letter, activity: Activity): SheetTable {
+	const { currency, statement } = letter;
+	const { columns } = words;
+	let balance: number = activity.opening;
+	const rows: SheetRow[] = [
+		{
+			carried: words.amount(balance, currency),
+			cells: [
+				{ text: statement?.from ? words.day(statement.from) : '' },
+				{ text: words.broughtForward },
+				{ text: '' },
+				{ text: words.amount(balance, currency), strong: true }
+			]
+		}
+	];
+	for (const one of activity.movements) {
+		balance += one.amount;
+		const carried = words.amount(balance, currency);
+		rows.push({
+			carried,
+			cells: [
+				{ text: words.day(one.date) },
+				{ text: [words.movement(one), one.reference].filter(Boolean).join(' '), after: one.text },
+				{ text: words.amount(one.amount, currency) },
+				{ text: carried, strong: true }
+			]
+		});
+		if (statement?.kind === 'activity')
+			for (const part of one.settles)
+				rows.push({
+					detail: true,
+					carried,
+					cells: [
+						{ text: '' },
+						{ text: words.settles(part.number), soft: true },
+						{ text: words.amount(part.amount, currency), soft: true },
+						{ text: '' }
+					]
+				});
+	}
+	return {
+		kind: 'table',
+		columns: [
+			{ name: columns.date },
+			{ name: columns.details, wide: true },
+			{ name: columns.amount(currency), figures: true },
+			{ name: columns.balance(currency), figures: true }
+		],
+		rows,
+		sums: sums(words, letter)
+	};
+}
