@@ -27,6 +27,7 @@ export default defineConfig({
 				fuzz: entry('./fuzz/main.ts'),
 				'proof-worker': entry('./src/lib/workers/proof-worker.ts'),
 				'pdf-worker': entry('./src/lib/workers/pdf-worker.ts'),
+				'letters-worker': entry('./src/lib/workers/letters-worker.ts'),
 				'looks-worker': entry('./src/lib/workers/looks-worker.ts'),
 				'acts-worker': entry('./src/lib/workers/acts-worker.ts'),
 				'answers-worker': entry('./src/lib/workers/answers-worker.ts'),

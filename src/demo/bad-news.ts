@@ -86,7 +86,9 @@ export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 		if (parts.length !== 1 || parts[0]!.actId !== row.actId || !other) continue;
 		const morning = { ...at, now: () => `${at.today}T09:05:00.000Z` };
 		const chosen = [{ customerId: row.customerId!, currency: row.currency }];
-		const letters = await must(prepareLetters(books.db, { kind: 'statement', accounts: chosen }, at, morning.now()));
+		const letters = await must(
+			prepareLetters(books, { kind: 'statement', accounts: chosen }, at, morning.now())
+		);
 		await must(perform(books, sendLetters, { kind: 'statement', letters }, morning));
 		const order = {
 			...{ receiptId: row.receiptId, receiptVersion: row.version, customerId: row.customerId },

@@ -22,7 +22,10 @@ export function checkedConfig(): Config {
 }
 
 /** What holds the books and their keys. The folder itself stays as it is: another account may put bank files into its inbox. */
-const OWN_FILES = ['odd-penny.db', 'odd-penny.db-wal', 'odd-penny.db-shm', 'secret', 'anchor-key.pem'];
+const OWN_FILES = [
+	...['odd-penny.db', 'odd-penny.db-wal', 'odd-penny.db-shm', 'secret', 'anchor-key.pem'],
+	...['odd-penny-papers.db', 'odd-penny-papers.db-wal', 'odd-penny-papers.db-shm']
+];
 
 /** Files from before that others could read are closed to them; one that belongs to somebody else is left to them. */
 function closeToOthers(folder: string): void {

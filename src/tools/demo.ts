@@ -25,6 +25,7 @@ if ((fresh || !existsSync(mark)) && existsSync(join(folder, 'odd-penny.db'))) {
 		'odd-penny.db',
 		'odd-penny.db-wal',
 		'odd-penny.db-shm',
+		...['odd-penny-papers.db', 'odd-penny-papers.db-wal', 'odd-penny-papers.db-shm'],
 		'demo.made',
 		'anchors',
 		'outbox',

@@ -2,6 +2,7 @@ import type { EntryDoubt } from './model/entry-doubt';
 import type { OverLimit } from './4-allocation/over-limits';
 import type { FileKind } from './model/file-kind';
 import type { Said } from './model/act-facts';
+import type { HeldReason } from './7-letters/why-held';
 
 /**
  * What can go wrong in use, as a code and facts. The sentences are in `words/problem-sentence.ts`; facts are plain values
@@ -306,6 +307,15 @@ export type Problem =
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
 	| { readonly code: 'letter-changed'; readonly customer: string }
+	/** A letter that could not be set as paper. */
+	| { readonly code: 'letter-failed'; readonly customer: string }
+	/** Something stands against a letter that whoever chose it did not see. */
+	| { readonly code: 'letter-held'; readonly customer: string; readonly reason: HeldReason }
+	/** Letters of a run were withdrawn, or written, meanwhile. */
+	| { readonly code: 'run-changed' }
+	| { readonly code: 'run-empty' }
+	| { readonly code: 'nothing-to-withdraw' }
+	| { readonly code: 'nothing-to-print' }
 	| { readonly code: 'letter-sent'; readonly customer: string; readonly who: string; readonly at: string }
 	| { readonly code: 'last-supervisor' };
 

@@ -140,9 +140,6 @@ it('takes money down the whole road', () => {
 		age: (rows) => age(rows, today)
 	});
 	expect(
-		letter.ok && [
-			letter.value.late,
-			letter.value.rows.map((row) => [row.number, row.open, row.late])
-		]
+		letter.ok && [letter.value.late, letter.value.rows.map((row) => [row.number, row.open, row.late])]
 	).toEqual([5460, [['AK-40251', 5460, 29]]]);
 });

@@ -21,6 +21,7 @@ import { appKey } from './people/app-codes';
 import { Challenges } from './people/challenges';
 import { codeText, type CodePurpose } from './people/code-text';
 import { openAuth, type Auth } from './people/auth';
+import { openLetterWriter, type LetterWriter } from './services/letter-writer/letter-writer';
 import { openPostOffice, type PostOffice } from './services/post-office/post-office';
 import { readSetting } from './firm/store/settings';
 import { config } from './platform/config';
@@ -31,6 +32,7 @@ export interface App {
 	readonly books: Books;
 	readonly auth: Auth;
 	readonly postOffice: PostOffice;
+	readonly letterWriter: LetterWriter;
 	readonly inbox: Inbox;
 	readonly anchors: Anchors;
 	readonly confirmations: Confirmations;
@@ -88,6 +90,7 @@ export async function openApp(): Promise<App> {
 	const auth = openAuth(books, ownOrGiven, secure);
 	const postOffice = await openPostOffice(books, smtpUrl, join(dataDir, 'outbox'), clock);
 	const today = () => bookDay(books);
+	const letterWriter = openLetterWriter(books, { today, now: clock, sent: () => postOffice.wake() });
 	const context = async (who: Person, key?: string, sent?: unknown): Promise<CallContext> => ({
 		...{ who, today: await today(), now: clock, key, sent },
 		answerGiven: (receiptId) => answerGiven(books.db, receiptId)
@@ -107,10 +110,12 @@ export async function openApp(): Promise<App> {
 	if (await nobodyYet(books.db)) console.log(`The first start asks for this code: ${firstStartCode}`);
 	void anchors.look();
 	postOffice.wake();
+	letterWriter.wake();
 	return {
 		books,
 		auth,
 		postOffice,
+		letterWriter,
 		inbox,
 		anchors,
 		confirmations: new Confirmations(),
@@ -125,6 +130,7 @@ export async function openApp(): Promise<App> {
 		close: async () => {
 			await inbox.close();
 			await anchors.close();
+			await letterWriter.close();
 			await postOffice.close();
 			await books.close();
 		}

@@ -1,7 +1,14 @@
+import { eq } from 'drizzle-orm';
+import { redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { sendLetters } from '$lib/server/letters/commands/send-letters';
-import { prepareLetters } from '$lib/server/services/prepare-letters';
+import { HELD_REASONS } from '$lib/core/7-letters/why-held';
+import { STATEMENT_KINDS } from '$lib/core/7-letters/letter';
+import { firstOfMonth } from '$lib/core/day/arithmetic';
+import { startRun } from '$lib/server/letters/commands/start-run';
+import { dayField } from '$lib/server/act/fields';
+import { baseCurrencyOr } from '$lib/server/firm/store/settings';
 import { readPage } from '$lib/server/platform/http/read-page';
+import { user } from '$lib/server/platform/db/schema';
 import { whoseMoneyWaits } from '$lib/server/services/answers/whose-money-waits';
 import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { mayAct } from '$lib/server/platform/http/view';
@@ -9,6 +16,8 @@ import { RUN_PAGE } from '$lib/server/letters/queries/letters';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { setAddress } from '$lib/server/customers/commands/set-address';
 import { ok } from '$lib/core/result';
+import { readFilter } from './read-run';
+import { readStatement } from './read-statement';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -16,13 +25,22 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const kind = asked === 'reminder' ? ('reminder' as const) : ('statement' as const);
 	const corrections = asked === 'correction';
 	const page = readPage(url);
+	const today = await locals.app.today();
+	const filter = readFilter(url, await baseCurrencyOr(locals.app.books.db, 'GBP'));
+	const statement = kind === 'statement' && !corrections ? readStatement(url) : null;
 	return {
 		kind,
 		corrections,
 		page,
+		filter,
+		/** What the form shows, where nothing was chosen yet. */
+		asked: statement ?? { kind: 'open' as const, from: null, to: today },
+		month: firstOfMonth(today),
+		day: today,
+		statement,
 		perPage: RUN_PAGE,
 		run: await viewInThread(locals, 'letters-run', {
-			...{ kind, page, corrections },
+			...{ kind, statement, page, corrections, filter },
 			waiting: await whoseMoneyWaits(locals.app.books.db)
 		}),
 		standIn: locals.app.postOffice.standIn,
@@ -30,25 +48,57 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	};
 };
 
-const sendInput = z.object({
+const NOTE = z.string().max(2_000, 'A note may be 2,000 letters long.');
+
+const runInput = z.object({
 	kind: z.enum(['statement', 'reminder']),
+	statement: z
+		.object({ kind: z.enum(STATEMENT_KINDS), from: dayField.nullable(), to: dayField })
+		.refine(({ kind, from, to }) => (kind === 'open' ? from === null : from !== null && from <= to), {
+			message: 'The period ends before it begins.'
+		})
+		.nullable(),
+	note: NOTE,
+	copyToMe: z.boolean(),
 	chosen: z
-		.array(z.object({ customerId: z.number().int(), currency: z.string().length(3) }))
+		.array(
+			z.object({
+				customerId: z.number().int(),
+				currency: z.string().length(3),
+				amount: z.number().int(),
+				overruled: z.enum(HELD_REASONS).optional(),
+				note: NOTE.optional()
+			})
+		)
 		.min(1, 'Choose somebody first.')
-		.max(500),
-	seen: z.number().int().min(0)
+		.max(20_000, 'A run may have 20,000 letters.'),
+	seen: z.object({ letter: z.number().int().min(0), run: z.number().int().min(0) })
 });
 
+/** A run of 20,000 letters, each with a note of a few words. */
+const RUN_BYTES = 8_000_000;
+
 export const actions = {
-	send: action(sendLetters, {
-		prepare: async (fields, _, { locals }, ctx) => {
-			const read = shaped(sendInput, fields);
+	send: action(startRun, {
+		most: RUN_BYTES,
+		prepare: async (fields, _, { locals }) => {
+			const read = shaped(runInput, fields);
 			if (!read.ok) return read;
-			const { kind, chosen, seen } = read.value;
-			const letters = await prepareLetters(locals.app.books.db, { kind, accounts: chosen }, ctx, ctx.now());
-			return letters.ok ? ok({ kind, seen, letters: letters.value }) : letters;
+			const { copyToMe, ...given } = read.value;
+			const { db } = locals.app.books;
+			const rows = await viewInThread(locals, 'letters-chosen', {
+				...{ kind: given.kind, statement: given.statement, chosen: given.chosen },
+				waiting: await whoseMoneyWaits(db)
+			});
+			const me = copyToMe
+				? await db.select({ email: user.email }).from(user).where(eq(user.id, locals.who!.id)).all()
+				: [];
+			return ok({ ...given, rows, copyTo: me[0]?.email ?? null });
 		},
-		then: (_, { locals }) => locals.app.postOffice.wake()
+		then: ({ runId }, { locals }) => {
+			locals.app.letterWriter.wake();
+			redirect(303, `/letters/runs/${runId}`);
+		}
 	}),
 	address: action(setAddress)
 };

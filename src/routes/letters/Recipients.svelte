@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import type { setAddress } from '$lib/server/customers/commands/set-address';
-	import type { RunRow } from '$lib/server/letters/queries/letters';
+	import type { RunRow } from '$lib/server/letters/queries/run-rows';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import FieldError from '$lib/ui/FieldError.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -16,6 +16,7 @@
 			class="block max-w-[210px] truncate text-xs text-soft"
 			title={row.copies.join(', ')}>copy to {row.copies.join(', ')}</span
 		>{/if}
+{:else if row.way === 'paper'}<span class="text-soft">by post</span>
 {:else}
 	<form method="POST" action="?/address" class="flex gap-1" use:enhance={form.submit()}>
 		<input type="hidden" name="customerId" value={row.customerId} /><input

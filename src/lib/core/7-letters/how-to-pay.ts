@@ -22,7 +22,8 @@ export function howToPay({ account, name, reference, currency, amount, link }: P
 	return {
 		...{ account, reference },
 		epc: isEuro ? epcCode({ name, iban: account.iban, bic: account.bic, amount, reference }) : null,
-		link: link && amount > 0 ? filled(link, { reference, amount: toDecimal(amount, currency), currency }) : null
+		link:
+			link && amount > 0 ? filled(link, { reference, amount: toDecimal(amount, currency), currency }) : null
 	};
 }
 

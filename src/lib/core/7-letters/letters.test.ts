@@ -51,7 +51,9 @@ describe('a statement', () => {
 			[150, [part]],
 			[200, [part]]
 		]);
-		const [first, second] = items.slice(0, 2).map((one) => ({ ...one, id: one.number === 'AK-1' ? 150 : 200 }));
+		const [first, second] = items
+			.slice(0, 2)
+			.map((one) => ({ ...one, id: one.number === 'AK-1' ? 150 : 200 }));
 		const shown = writeLetter('statement', order({ items: [first!, second!], payments }));
 		expect(shown.ok && shown.value.rows.map((row) => [row.number, row.payments])).toEqual([
 			['AK-1', [part]],

@@ -96,7 +96,10 @@ function hasHappened(activity: Activity | undefined): boolean {
 
 /** The items that a letter shows, and the credits that it takes off, by due day. */
 function openRows(kind: LetterKind, order: LetterOrder, asOf: Day): LetterRow[] {
-	const owing = order.items.filter((item) => item.currency === order.currency && item.open > 0);
+	// On a day in the past an item may have been settled twice: by what was taken off later, and by what took its place.
+	const owing = order.items.filter(
+		(item) => item.currency === order.currency && (kind === 'statement' ? item.open !== 0 : item.open > 0)
+	);
 	const covered = coveredBy(order.dated, owing);
 	const shown = owing.filter((item) =>
 		kind === 'statement'

@@ -301,6 +301,17 @@ export interface ActFacts {
 	};
 	// letters
 	'send-letters': { readonly letter: 'statement' | 'reminder' | 'returned'; readonly count: number };
+	'start-run': {
+		readonly letter: 'statement' | 'reminder' | 'returned';
+		readonly count: number;
+		/** How many of them had a reason against them. */
+		readonly overruled: number;
+	};
+	'pause-run': { readonly run: number };
+	'resume-run': { readonly run: number };
+	'withdraw-letters': { readonly run: number; readonly count: number };
+	'hold-letters': { readonly count: number };
+	'print-letters': { readonly count: number };
 	'send-again': { readonly subject: string };
 }
 

@@ -37,8 +37,12 @@ export type CustomerLanguage = (typeof CUSTOMER_LANGUAGES)[number];
 export const INTEREST_POLICIES = ['statutory', 'agreed', 'none'] as const;
 export type InterestPolicy = (typeof INTEREST_POLICIES)[number];
 
-/** How a customer gets statements: by mail, on paper, or not at all. */
-export const STATEMENT_WAYS = ['mail', 'paper', 'none'] as const;
+/** How a letter goes: by mail, on paper, or both. */
+export const LETTER_WAYS = ['mail', 'paper', 'both'] as const;
+export type LetterWay = (typeof LETTER_WAYS)[number];
+
+/** How a customer gets statements: by mail, on paper, by both, or not at all. */
+export const STATEMENT_WAYS = ['mail', 'paper', 'both', 'none'] as const;
 export type StatementWay = (typeof STATEMENT_WAYS)[number];
 
 /** Which letters somebody is sent a copy of. */

@@ -1,40 +1,63 @@
 import { append } from '../../core/append';
-import { randomUUID } from 'node:crypto';
 import type { Problem } from '../../core/problems';
 import { err, ok, type Result } from '../../core/result';
-import type { PreparedLetter } from '../letters/commands/send-letters';
-import type { Db } from '../platform/db/open';
+import { conventions, type Conventions } from '../../words/conventions';
 import type { Viewer } from '../act/define-look';
-import { lookAtLetters } from '../letters/queries/letters';
-import type { LettersAsked } from '../letters/store/letters-for';
-import { letterVersions } from '../letters/store/letter-versions';
-import { composeMail } from '../letters/compose-mail';
-import { render } from './render-pdf';
+import {
+	writeLetters,
+	type LetterOrWhy,
+	type WriteAsked,
+	type WrittenLetter
+} from '../letters/write-letters';
+import { config } from '../platform/config';
+import type { Books } from '../platform/db/open';
+import { runWorker } from '../platform/worker-pool';
 
-/** Writes letters for the accounts chosen: data, paper and message, all before anything is in the books. */
-export async function prepareLetters(
-	db: Db,
-	asked: LettersAsked,
-	viewer: Viewer,
+/** What another thread is told. */
+export interface WriteTask {
+	readonly place: { readonly url: string; readonly token?: string };
+	readonly conventions: Conventions;
+	readonly asked: WriteAsked;
+	readonly today: Viewer['today'];
+	readonly now: string;
+}
+
+/** So many threads write letters: as many as the smallest machine has to give. */
+const THREADS = 2;
+/** Milliseconds for a batch, in which one letter may have thousands of items. */
+const BATCH_LIMIT = 600_000;
+
+/** Letters and why there are none, written in a thread of its own where the application is built; their papers are kept. */
+export async function lettersWritten(
+	books: Books,
+	asked: WriteAsked,
+	today: Viewer['today'],
 	now: string
-): Promise<Result<PreparedLetter[]>> {
+): Promise<LetterOrWhy[]> {
+	const task: WriteTask = {
+		...{ place: config().database, conventions: conventions(), asked, today, now }
+	};
+	const made = runWorker<WriteTask, LetterOrWhy[]>('letters-worker', task, {
+		...{ keeps: true, threads: THREADS, limit: BATCH_LIMIT }
+	});
+	const letters = await (made ?? writeLetters(books.db, asked, { today }, now));
+	// First the papers, then the books that name them.
+	await books.papers.keep(letters.flatMap((one) => (one.ok ? [one.value.paper] : [])));
+	return letters;
+}
+
+/** Letters for all of the accounts, or what stands against any of them. */
+export async function prepareLetters(
+	books: Books,
+	asked: WriteAsked,
+	{ today }: Pick<Viewer, 'today'>,
+	now: string
+): Promise<Result<WrittenLetter[]>> {
 	const problems: Problem[] = [];
-	const prepared: PreparedLetter[] = [];
-	// Before the letters: what changes while they are written is seen when they go.
-	const shows = await letterVersions(db, asked.kind, asked.accounts);
-	for (const [n, found] of (await lookAtLetters(db, asked, viewer)).entries()) {
-		if (!found.ok) {
-			append(problems, found.problems);
-			continue;
-		}
-		const { letter, to, copies } = found.value;
-		if (!to) {
-			problems.push({ code: 'address-missing', customer: letter.customer.name });
-			continue;
-		}
-		const pdf = await render({ what: 'letter', letter });
-		const mail = await composeMail(letter, pdf, { to, copies }, randomUUID(), new Date(now));
-		prepared.push({ letter, to, copies, pdf, shows: shows[n]!, ...mail });
+	const letters: WrittenLetter[] = [];
+	for (const one of await lettersWritten(books, asked, today, now)) {
+		if (one.ok) letters.push(one.value);
+		else append(problems, one.problems);
 	}
-	return problems.length ? err(...problems) : ok(prepared);
+	return problems.length ? err(...problems) : ok(letters);
 }

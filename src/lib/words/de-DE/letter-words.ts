@@ -188,4 +188,3 @@ function paperSays({ kind, currency, instalments, discount }: Paper): string[] {
 		: [];
 	return [...due, ...early];
 }
-

@@ -196,10 +196,23 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		const says = { agree: 'Approved', refuse: 'Rejected', withdraw: 'Withdrew' }[answer];
 		return `${says}: ${approvalSentence(about)}${inBrackets(why)}`;
 	},
-	'send-letters': ({ letter, count: n }) =>
-		`Sent ${count(n, { statement: 'statement', reminder: 'reminder', returned: 'returned-payment notice' }[letter])}`,
+	'send-letters': ({ letter, count: n }) => `Sent ${count(n, LETTERS_IN_A_ROW[letter])}`,
+	'start-run': ({ letter, count: n, overruled }) =>
+		`Asked for ${count(n, LETTERS_IN_A_ROW[letter])}${overruled > 0 ? `, ${overruled} of them in spite of a reason against it` : ''}`,
+	'pause-run': ({ run }) => `Paused run ${run} of letters`,
+	'resume-run': ({ run }) => `Resumed run ${run} of letters`,
+	'withdraw-letters': ({ run, count: n }) => `Withdrew ${count(n, 'letter')} of run ${run}`,
+	'hold-letters': ({ count: n }) => `Held ${count(n, 'letter')} that could not be written`,
+	'print-letters': ({ count: n }) => `Printed ${count(n, 'letter')}`,
 	'send-again': ({ subject }) => `Sent again: ${subject}`
 };
+
+/** What kinds of letters are called where they are counted. */
+const LETTERS_IN_A_ROW = {
+	statement: 'statement',
+	reminder: 'reminder',
+	returned: 'returned-payment notice'
+} as const;
 
 /** What somebody did, in a sentence without its full stop. */
 export function actSentence(said: Said): string {

@@ -4,6 +4,7 @@ import type {
 	CustomerChange,
 	CustomerField,
 	InterestPolicy,
+	LetterWay,
 	StatementWay,
 	TermsFrom,
 	TermsPart
@@ -53,7 +54,15 @@ export function customerChangeWords({ field, before, after }: CustomerChange, cu
 export const STATEMENT_WAY_WORDS: Readonly<Record<StatementWay, string>> = {
 	mail: 'by e-mail',
 	paper: 'on paper',
+	both: 'by e-mail and on paper',
 	none: 'none'
+};
+
+/** How a letter goes. */
+export const LETTER_WAY_WORDS: Readonly<Record<LetterWay, string>> = {
+	mail: 'by e-mail',
+	paper: 'by post',
+	both: 'by e-mail and post'
 };
 
 /** Which letters somebody gets a copy of. */

@@ -150,9 +150,7 @@ function statementSays({ statement, date }: Letter): string {
 function reminderSays(letter: Letter): string {
 	const { owed, late, currency } = letter;
 	const less =
-		owed < late
-			? `, after ${money(late - owed, currency)} that stands to your credit has been deducted`
-			: '';
+		owed < late ? `, after ${money(late - owed, currency)} that stands to your credit has been deducted` : '';
 	return `According to our records, ${money(owed, currency)} is overdue on your account${less}. If you have paid in the last few days, please accept our thanks and disregard this reminder.`;
 }
 
@@ -184,4 +182,3 @@ function paperSays(paper: Paper): string[] {
 		: [];
 	return [...due, ...early];
 }
-

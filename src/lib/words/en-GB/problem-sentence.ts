@@ -1,3 +1,4 @@
+import { heldReason } from './held-reason';
 import type { FieldKey } from '../../core/1-columns/fields';
 import { FIELD_NAMES } from './field-words';
 import type { Problem } from '../../core/problems';
@@ -238,13 +239,25 @@ function sentence(problem: Problem): string {
 		case 'total-mismatch':
 			return `The instalments of ${problem.number} do not come to its total.`;
 		case 'address-missing':
-			return `${problem.customer} has no e-mail address.`;
+			return `${problem.customer} has no address to which this can go. Fill it in first.`;
 		case 'nothing-owed':
 			return `${problem.customer} has nothing to ask for.`;
 		case 'letter-sent':
 			return `${problem.who} sent this to ${problem.customer} at ${moment(problem.at)}, after you opened the list. Load the page again to see it; it was not sent twice.`;
 		case 'letter-changed':
 			return `The account of ${problem.customer} changed since the letter was written. Look at it again before it goes.`;
+		case 'letter-failed':
+			return `The letter to ${problem.customer || 'this account'} could not be written. The log says why; withdraw it and ask for it again.`;
+		case 'letter-held':
+			return `${problem.customer}: ${heldReason(problem.reason)}. Load the page again, and tick it once more if it is to go all the same.`;
+		case 'run-changed':
+			return 'Some of these letters were withdrawn or written meanwhile.';
+		case 'run-empty':
+			return 'None of these accounts would get a letter now. Load the page again.';
+		case 'nothing-to-withdraw':
+			return 'Every letter of this run was sent or withdrawn already.';
+		case 'nothing-to-print':
+			return 'No letter waits to be printed.';
 		case 'last-supervisor':
 			return 'The books need one supervisor at least.';
 		default:

@@ -166,6 +166,16 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		{ kind: 'forget-table-reading', facts: { kind: 'documents', name: '' } },
 		'Forgot how a table of documents is read'
 	],
+	[{ kind: 'start-run', facts: { letter: 'statement', count: 12, overruled: 0 } }, 'Asked for 12 statements'],
+	[
+		{ kind: 'start-run', facts: { letter: 'reminder', count: 2, overruled: 1 } },
+		'Asked for 2 reminders, 1 of them in spite of a reason against it'
+	],
+	[{ kind: 'pause-run', facts: { run: 3 } }, 'Paused run 3 of letters'],
+	[{ kind: 'resume-run', facts: { run: 3 } }, 'Resumed run 3 of letters'],
+	[{ kind: 'withdraw-letters', facts: { run: 3, count: 1 } }, 'Withdrew 1 letter of run 3'],
+	[{ kind: 'hold-letters', facts: { count: 2 } }, 'Held 2 letters that could not be written'],
+	[{ kind: 'print-letters', facts: { count: 2 } }, 'Printed 2 letters'],
 	[{ kind: 'set-logo', facts: { isTakenOff: false } }, 'Set the logo at the head of letters'],
 	[{ kind: 'set-logo', facts: { isTakenOff: true } }, 'Took the logo off letters'],
 	[{ kind: 'keep-terms', facts: { name: '30 days' } }, 'Put “30 days” on the list of terms of payment'],

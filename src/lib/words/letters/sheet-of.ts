@@ -54,7 +54,9 @@ export function payBlock({ pay: says }: LetterWords, pay: HowToPay): SheetPay {
 		says: '',
 		lines: [
 			...(account ? [{ name: says.bank, value: account.bank }] : []),
-			...(account ? [{ name: /^[A-Z]{2}\d{2}/.test(account.iban) ? 'IBAN' : says.account, value: number }] : []),
+			...(account
+				? [{ name: /^[A-Z]{2}\d{2}/.test(account.iban) ? 'IBAN' : says.account, value: number }]
+				: []),
 			...(account?.bic ? [{ name: says.bic, value: account.bic }] : []),
 			{ name: says.quote, value: quoteText(pay.reference) }
 		],

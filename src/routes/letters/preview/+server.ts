@@ -1,3 +1,4 @@
+import { cleanText } from '$lib/core/text/clean-text';
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { error } from '@sveltejs/kit';
@@ -22,9 +23,11 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 				currency: url.searchParams.get('currency') ?? ''
 			};
 	const statement = readStatement(url);
+	const note = cleanText(url.searchParams.get('note') ?? '').slice(0, 4_100);
 	const asked: LettersAsked = {
 		kind: returned ? 'returned' : url.searchParams.get('kind') === 'reminder' ? 'reminder' : 'statement',
 		...(statement ? { statement } : {}),
+		...(note ? { note } : {}),
 		accounts: [account]
 	};
 	const [found] = await view(locals, lookAtLetters, asked);

@@ -25,7 +25,12 @@ export const actions = {
 			if (!back) return err({ code: 'not-found', what: 'returned payment' });
 			const { id, customerId, currency } = back;
 			const chosen = [{ customerId, currency, returnedId: id }];
-			const letters = await prepareLetters(locals.app.books.db, { kind: 'returned', accounts: chosen }, ctx, ctx.now());
+			const letters = await prepareLetters(
+				locals.app.books,
+				{ kind: 'returned', accounts: chosen },
+				ctx,
+				ctx.now()
+			);
 			return letters.ok ? ok({ kind: 'returned' as const, letters: letters.value }) : letters;
 		},
 		then: (_, { locals }) => locals.app.postOffice.wake()

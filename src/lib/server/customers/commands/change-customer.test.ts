@@ -152,7 +152,7 @@ it('reminders are paused up to and including a day', async () => {
 	await invoices(books, newDocument('AK-1', 1, 1000));
 	const leftOut = async () =>
 		(await lookAtRun(books.db, { kind: 'reminder', page: 0, waiting: [] }, viewer)).rows.map(
-			(row) => row.leftOut
+			(row) => row.held
 		);
 	expect(await leftOut()).toEqual([null]);
 	await change({ chasingPaused: 'in talks' });

@@ -5,7 +5,7 @@ import { minor, type Minor, ZERO } from '../../../core/money/minor';
 import { act, customer, journalLine } from '../../platform/db/schema';
 import { idsOfAccount } from '../store/merged-accounts';
 import { defineLook } from '../../act/define-look';
-import { ledgerSources, type LedgerLine } from './ledger-sources';
+import { ledgerSources, type LedgerLine } from '../store/ledger-sources';
 import { nameLedgerLine } from './name-ledger-line';
 
 /** So many lines are one page. */

@@ -1,6 +1,6 @@
 import { kindOf } from '../../act/kinds';
 import type { standingAllocation } from '../../platform/db/schema/standing';
-import type { LedgerLine, LedgerSources } from './ledger-sources';
+import type { LedgerLine, LedgerSources } from '../store/ledger-sources';
 
 /** What a ledger line settled, or was settled by. */
 export interface Thread {

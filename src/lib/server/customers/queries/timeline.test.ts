@@ -55,7 +55,12 @@ describe('the timeline of a customer', () => {
 		await invoices(books, newDocument('AK-1', 1, 1000), newDocument('AK-2', 2, 2000));
 		const chosen = [1, 2].map((customerId) => ({ customerId, currency: 'GBP' }));
 		const now = '2026-10-30T10:00:00.000Z';
-		const prepared = await prepareLetters(books.db, { kind: 'statement', accounts: chosen }, { who: CLERK, today: TODAY }, now);
+		const prepared = await prepareLetters(
+			books,
+			{ kind: 'statement', accounts: chosen },
+			{ today: TODAY },
+			now
+		);
 		if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
 		await done(books, sendLetters, { kind: 'statement', letters: prepared.value }, CLERK);
 		expect((await timeline()).rows[0]!.letters).toMatchObject([

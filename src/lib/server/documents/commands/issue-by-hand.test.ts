@@ -50,7 +50,7 @@ describe('a document by hand', () => {
 	it('its paper says the same, the same byte for byte', async () => {
 		await issue({ discount: { basisPoints: 200, days: 10 } });
 		const paper = (await paperFor(books.db, 1))!;
-		expect(paper).toMatchObject({ net: 11_250, tax: 2_000, total: 13_250});
+		expect(paper).toMatchObject({ net: 11_250, tax: 2_000, total: 13_250 });
 		expect(paper.taxes.map((one) => [one.taxBasisPoints, one.net, one.tax])).toEqual([
 			[2000, 10_000, 2_000],
 			[0, 1_250, 0]

@@ -14,7 +14,13 @@ import { readSetting } from '../../firm/store/settings';
 /** A document as its paper, from what is posted; null where there is none, and for claims, which are no paper. */
 export async function paperFor(db: Reader, documentId: number): Promise<Paper | null> {
 	const found = await db
-		.select({ document, code: customer.code, name: customer.name, address: customer.address, language: customer.language })
+		.select({
+			document,
+			code: customer.code,
+			name: customer.name,
+			address: customer.address,
+			language: customer.language
+		})
 		.from(document)
 		.innerJoin(customer, eq(customer.id, document.customerId))
 		.where(eq(document.id, documentId))

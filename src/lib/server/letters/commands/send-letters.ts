@@ -1,36 +1,29 @@
-import { and, eq, gt } from 'drizzle-orm';
-import type { Letter } from '../../../core/7-letters/letter';
+import { and, eq, gt, inArray } from 'drizzle-orm';
+import type { LetterKind } from '../../../core/7-letters/letter';
 import type { Problem } from '../../../core/problems';
+import type { ActContext } from '../../act/define-act';
 import type { Tx } from '../../platform/db/open';
-import { act, delivery, letter, message, returnedNotice } from '../../platform/db/schema';
+import { act, delivery, letter, message, returnedNotice, runLetter } from '../../platform/db/schema';
 import { letterVersions } from '../store/letter-versions';
 import { DomainError } from '../../act/domain-error';
 import { defineAct, madeHere } from '../../act/define-act';
+import type { WrittenLetter } from '../write-letters';
 
-/** A letter with its paper and its envelope, made before the act so that the act itself is short. */
-export interface PreparedLetter {
-	readonly letter: Letter;
-	readonly to: string;
-	readonly copies: readonly string[];
-	readonly pdf: Buffer;
-	readonly eml: Buffer;
-	readonly messageId: string;
-	readonly subject: string;
-	readonly body: string;
-	/** A mark of all that it shows, taken before it was written. */
-	readonly shows: string;
+/** Letters to be put in line. */
+export interface SendLetters {
+	readonly kind: LetterKind;
+	readonly letters: readonly WrittenLetter[];
+	/** The newest letter that the person knew of: one of the same kind that went to an account since stops them. */
+	readonly seen?: number;
+	/** Of a run: which of its letters each is, in order. */
+	readonly ofRun?: readonly number[];
 }
 
-/** Puts letters in the outbox, exactly as they will be sent. One whose account changed meanwhile stops the run. */
+/** Puts letters in the outbox, exactly as they will be sent. One whose account changed meanwhile stops them all. */
 export const sendLetters = defineAct({
 	kind: 'send-letters',
 	role: 'clerk',
-	input: madeHere<{
-		readonly kind: Letter['kind'];
-		readonly letters: readonly PreparedLetter[];
-		/** The newest letter that the person knew of: one of the same kind that went to an account since stops the run. */
-		readonly seen?: number;
-	}>(),
+	input: madeHere<SendLetters>(),
 	run: async (ctx, input): Promise<{ actId: number; sent: number }> => {
 		const { tx } = ctx;
 		const accounts = input.letters.map(({ letter: { customer, currency, returned } }) => ({
@@ -46,56 +39,69 @@ export const sendLetters = defineAct({
 			.filter((one, n) => one.shows !== now[n])
 			.map((one) => ({ code: 'letter-changed', customer: one.letter.customer.name }));
 		if (changed.length) throw new DomainError(...changed);
+		if (input.ofRun) await stillWanted(tx, input.ofRun);
 		const actId = await ctx.record({
 			summary: { letter: input.kind, count: input.letters.length },
 			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },
 			customerId: input.letters.length === 1 ? input.letters[0]!.letter.customer.id : null
 		});
-		for (const one of input.letters) {
-			const { kind, date, currency, customer, owed, returned } = one.letter;
-			const { id } = await tx
-				.insert(letter)
-				.values({
-					actId,
-					kind,
-					date,
-					currency,
-					customerId: customer.id,
-					amount: owed,
-					recipient: one.to,
-					copies: one.copies.length > 0 ? [...one.copies] : null,
-					subject: one.subject,
-					body: one.body,
-					data: JSON.stringify(one.letter),
-					pdf: one.pdf
-				})
-				.returning({ id: letter.id })
-				.get();
-			if (returned) await tx.insert(returnedNotice).values({ returnedId: returned.id, letterId: id });
-			await tx.insert(message).values({ letterId: id, eml: one.eml });
-			await tx
-				.insert(delivery)
-				.values({ letterId: id, state: 'waiting', at: ctx.now(), messageId: one.messageId, tries: 0 });
+		for (const [n, one] of input.letters.entries()) {
+			const id = await putInLine(ctx, actId, one);
+			const ofRun = input.ofRun?.[n];
+			if (ofRun !== undefined)
+				await tx.update(runLetter).set({ state: 'written', letterId: id }).where(eq(runLetter.id, ofRun));
 		}
 		return { actId, sent: input.letters.length };
 	}
 });
 
+async function putInLine(
+	{ tx, now }: ActContext<'send-letters'>,
+	actId: number,
+	one: WrittenLetter
+): Promise<number> {
+	const { kind, date, currency, customer, owed, returned } = one.letter;
+	const { id } = await tx
+		.insert(letter)
+		.values({
+			...{ actId, kind, date, currency, customerId: customer.id, amount: owed },
+			recipient: one.to,
+			copies: one.copies.length > 0 ? [...one.copies] : null,
+			...{ subject: one.subject, body: one.body, data: JSON.stringify(one.letter) },
+			...{ pdf: Buffer.alloc(0), paperHash: one.paper.hash }
+		})
+		.returning({ id: letter.id })
+		.get();
+	if (returned) await tx.insert(returnedNotice).values({ returnedId: returned.id, letterId: id });
+	if (one.message)
+		await tx.insert(message).values({ letterId: id, eml: Buffer.alloc(0), packed: Buffer.from(one.message) });
+	await tx.insert(delivery).values({
+		...{ letterId: id, at: now(), messageId: one.messageId, tries: 0 },
+		state: one.message ? 'waiting' : 'paper',
+		printing: one.way === 'mail' ? null : 'waiting'
+	});
+	return id;
+}
+
+/** Letters of a run that were withdrawn or written meanwhile stop the rest: who writes them looks again. */
+async function stillWanted(tx: Tx, ids: readonly number[]): Promise<void> {
+	const rows = await tx
+		.select({ id: runLetter.id })
+		.from(runLetter)
+		.where(and(inArray(runLetter.id, [...ids]), eq(runLetter.state, 'to-write')))
+		.all();
+	if (rows.length < ids.length) throw new DomainError({ code: 'run-changed' });
+}
+
 /** Letters of the kind that somebody else sent to the same accounts since the person looked. */
-async function sentSince(
-	tx: Tx,
-	{
-		kind,
-		letters,
-		seen
-	}: { readonly kind: Letter['kind']; readonly letters: readonly PreparedLetter[]; readonly seen?: number }
-): Promise<Problem[]> {
+async function sentSince(tx: Tx, { kind, letters, seen }: SendLetters): Promise<Problem[]> {
 	if (seen === undefined) return [];
 	const rows = await tx
 		.select({ customerId: letter.customerId, currency: letter.currency, who: act.userName, at: act.at })
 		.from(letter)
 		.innerJoin(act, eq(act.id, letter.actId))
-		.where(and(gt(letter.id, seen), eq(letter.kind, kind)));
+		.where(and(gt(letter.id, seen), eq(letter.kind, kind)))
+		.all();
 	const sent = new Map(rows.map((row) => [`${row.customerId} ${row.currency}`, row]));
 	return letters.flatMap(({ letter: { customer, currency } }) => {
 		const before = sent.get(`${customer.id} ${currency}`);

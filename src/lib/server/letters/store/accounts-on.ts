@@ -30,20 +30,29 @@ export async function accountsOn(db: Reader, ids: readonly number[], day: Day): 
 	const all = JSON.stringify(await idsOfAccounts(db, ids));
 	const merged = await mergedAccounts(db);
 	const seenAs = (id: number) => merged.get(id) ?? id;
-	const open = await db.all<{ id: number; open: number }>(sql`
+	const open = await db.all<{ id: number; open: number; isIssued: number }>(sql`
 		select * from (
-			select i.id as id, i.total
+			select i.id as id, coalesce(d.opening_on, d.issued) <= ${day} as isIssued,
+				case when coalesce(d.opening_on, d.issued) <= ${day} then i.total else 0 end
 				- coalesce((select sum(a.amount) from allocation a where a.item_id = i.id and a.date <= ${day}), 0)
 				- coalesce((select sum(a.credit_amount) from allocation a where a.credit_item_id = i.id and a.date <= ${day}), 0)
 				- coalesce((select sum(d.amount) from difference d where d.item_id = i.id and d.date <= ${day}), 0) as open
 			from item i join document d on d.id = i.document_id
-			where i.customer_id in (select value from json_each(${all})) and coalesce(d.opening_on, d.issued) <= ${day}
+			where i.customer_id in (select value from json_each(${all}))
 		) where open <> 0`);
-	const openOf = new Map(open.map((row) => [row.id, row.open]));
-	const items = (await itemsById(db, [...openOf.keys()])).map((item) => ({
+	const openOf = new Map(open.map((row) => [row.id, row]));
+	const found = (await itemsById(db, [...openOf.keys()])).map((item) => ({
 		...item,
-		open: minor(openOf.get(item.id)!)
+		open: minor(openOf.get(item.id)!.open)
 	}));
+	const items = found.filter((item) => openOf.get(item.id)!.isIssued);
+	// What was paid for before it was issued lay on account that day.
+	const early = found
+		.filter((item) => !openOf.get(item.id)!.isIssued)
+		.map((item) => ({
+			...{ customerId: item.customerId, currency: item.currency, date: day },
+			open: minor(item.kind === 'credit_note' ? item.open : -item.open)
+		}));
 	const credits = await db.all<{ customerId: number; currency: string; date: Day; open: number }>(sql`
 		with own as (select value as id from json_each(${all})), moved as (
 			select a.customer_id, a.receipt_id, case when a.kind in ${namesOf('allocate-receipt')} then r.amount else -r.amount end as amount
@@ -65,9 +74,8 @@ export async function accountsOn(db: Reader, ids: readonly number[], day: Day): 
 		order by r.booked, r.id`);
 	return {
 		items: groupBy(items, (item) => seenAs(item.customerId)),
-		credits: groupBy(
-			credits.map((row) => ({ ...row, open: minor(row.open) })),
-			(row) => seenAs(row.customerId)
+		credits: groupBy([...credits.map((row) => ({ ...row, open: minor(row.open) })), ...early], (row) =>
+			seenAs(row.customerId)
 		)
 	};
 }

@@ -5,11 +5,7 @@ import type { Activity, MovementKind } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
 import { sumOf } from '../../../core/money/add';
 import { minor } from '../../../core/money/minor';
-import {
-	ledgerSources,
-	type LedgerLine,
-	type LedgerSources
-} from '../../customers/queries/ledger-sources';
+import { ledgerSources, type LedgerLine, type LedgerSources } from '../../customers/store/ledger-sources';
 import { idsOfAccount } from '../../customers/store/merged-accounts';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';

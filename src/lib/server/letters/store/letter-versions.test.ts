@@ -41,7 +41,8 @@ beforeEach(async () => {
 const viewer = { who: CLERK, today: TODAY };
 const account = { customerId: 1, currency: 'GBP' };
 const mark = async () => (await letterVersions(books.db, 'statement', [account]))[0]!;
-const shown = async () => JSON.stringify(await lettersFor(books.db, { kind: 'statement', accounts: [account] }, TODAY));
+const shown = async () =>
+	JSON.stringify(await lettersFor(books.db, { kind: 'statement', accounts: [account] }, TODAY));
 const pay = (receiptId: number, customerId: number, itemId: number, cash: number) =>
 	done(books, allocateReceipt, payment(receiptId, customerId, [itemId, cash]), CLERK);
 
@@ -89,7 +90,12 @@ const changes: readonly (readonly [string, () => Promise<unknown>])[] = [
 describe('what a letter shows', () => {
 	test.each(changes)('has another mark once %s, and the letter is not sent', async (_, change) => {
 		const [before, letter] = [await mark(), await shown()];
-		const prepared = await prepareLetters(books.db, { kind: 'statement', accounts: [account] }, viewer, as(CLERK).now());
+		const prepared = await prepareLetters(
+			books,
+			{ kind: 'statement', accounts: [account] },
+			viewer,
+			as(CLERK).now()
+		);
 		await change();
 		expect(await shown()).not.toBe(letter);
 		expect(await mark()).not.toBe(before);
@@ -112,7 +118,12 @@ describe('what a letter shows', () => {
 	it('has another mark once a letter before it is not so any more', async () => {
 		const { actId } = (await pay(1, 1, 1, 4_000)) as { actId: number };
 		const send = async () => {
-			const letters = await prepareLetters(books.db, { kind: 'statement', accounts: [account] }, viewer, as(CLERK).now());
+			const letters = await prepareLetters(
+				books,
+				{ kind: 'statement', accounts: [account] },
+				viewer,
+				as(CLERK).now()
+			);
 			return done(books, sendLetters, { kind: 'statement', letters: letters.ok ? letters.value : [] }, CLERK);
 		};
 		await send();

@@ -32,17 +32,17 @@ export interface LettersAsked {
 	readonly kind: LetterKind;
 	/** What kind of statements; those of open items as of today where it is not said. */
 	readonly statement?: StatementAsked;
-	readonly accounts: readonly LetterAccount[];
+	readonly accounts: readonly (LetterAccount & {
+		/** What a person adds to this one. */ readonly note?: string;
+	})[];
 	/** What a person adds to each. */
 	readonly note?: string;
+	/** Who gets a copy of each, beside the customer's own people. */
+	readonly copyTo?: string | null;
 }
 
 /** The letters that accounts would get today, as data, and where they would go: in the order asked, each by itself. */
-export async function lettersFor(
-	db: Reader,
-	asked: LettersAsked,
-	today: Day
-): Promise<Result<LetterFor>[]> {
+export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): Promise<Result<LetterFor>[]> {
 	const { kind, accounts } = asked;
 	const statement: StatementAsked = asked.statement ?? { kind: 'open', from: null, to: today };
 	const day = kind === 'statement' ? statement.to : today;
@@ -68,8 +68,7 @@ export async function lettersFor(
 			.all(),
 		(row) => `${row.customerId} ${row.currency}`
 	);
-	const overtaken =
-		kind === 'statement' ? await overtakenLetters(db, ids.length === 1 ? ids[0]! : null) : [];
+	const overtaken = kind === 'statement' ? await overtakenLetters(db, ids.length === 1 ? ids[0]! : null) : [];
 	const told = new Map(overtaken.map((one) => [`${one.customerId} ${one.currency}`, one]));
 	const record = kind === 'statement' ? await newestRecord(db) : null;
 	const payInto = new Map<string, Awaited<ReturnType<typeof payIntoFor>>>();
@@ -89,6 +88,7 @@ export async function lettersFor(
 			written.push(err({ code: 'not-found', what: 'returned payment whose notice waits' }));
 			continue;
 		}
+		const note = [asked.note, account.note].filter(Boolean).join('\n\n');
 		const corrects = told.get(`${customerId} ${currency}`);
 		const activity =
 			kind === 'statement' && statement.from
@@ -100,7 +100,7 @@ export async function lettersFor(
 			...(activity ? { activity } : {}),
 			...(corrects ? { corrects: { kind: corrects.kind, date: corrects.date } } : {}),
 			...(returned ? { returned } : {}),
-			...(asked.note ? { note: asked.note } : {}),
+			...(note ? { note } : {}),
 			...(record ? { record } : {}),
 			credits: (standing.credits.get(customerId) ?? []).filter((one) => one.currency === currency),
 			payments: parts,
@@ -119,8 +119,10 @@ export async function lettersFor(
 				reference: `${row.method} ${row.reference}`.trim()
 			}))
 		});
+		const { to, copies } = recipientsOf(owner, kind);
+		const also = asked.copyTo && asked.copyTo !== to && !copies.includes(asked.copyTo) ? [asked.copyTo] : [];
 		written.push(
-			letter.ok ? { ok: true, value: { letter: letter.value, ...recipientsOf(owner, kind) } } : letter
+			letter.ok ? { ok: true, value: { letter: letter.value, to, copies: [...copies, ...also] } } : letter
 		);
 	}
 	return written;

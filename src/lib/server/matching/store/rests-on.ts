@@ -35,6 +35,8 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	receipt: 'nothing',
 	item: 'nothing',
 	past_number: 'nothing',
+	letter_run: 'nothing',
+	run_letter: 'nothing',
 	allocation: 'nothing',
 	difference: 'nothing',
 	receipt_adjustment: 'nothing',

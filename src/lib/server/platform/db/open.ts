@@ -7,6 +7,7 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import type { Db, Tx } from './types';
+import { openPapers, papersUrl, type Papers } from '../files/papers';
 import { letOthersIn } from './breathe';
 import { keepStatements } from './keep-statements';
 import { refuseNestedWrite } from './refuse-nested-write';
@@ -24,6 +25,8 @@ export interface Books {
 	write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
 	/** A turn in the same queue for a library that writes by `db` itself and opens no transaction of ours. */
 	turn<T>(work: () => Promise<T>): Promise<T>;
+	/** What was sent, apart from the books. */
+	readonly papers: Papers;
 	close(): Promise<void>;
 }
 
@@ -58,12 +61,15 @@ export async function openBooks(
 			return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
 		return turn(() => writing.run(true, () => db.transaction((tx) => sealed(tx, clock, () => work(tx)))));
 	};
+	const papers = openPapers(papersUrl(url), options.token);
 	return {
+		papers,
 		turn,
 		db: refuseNestedWrite(db, () => writing.getStore() === true),
 		write,
 		close: async () => {
 			await last;
+			papers.close();
 			// What still lies beside the file goes into it, so that a copy of the file alone is whole.
 			if (url.startsWith('file:'))
 				await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);

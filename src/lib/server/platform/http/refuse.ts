@@ -15,6 +15,8 @@ const STATUS: Partial<Record<Problem['code'], number>> = {
 	'already-undone': 409,
 	'letter-changed': 409,
 	'letter-sent': 409,
+	'letter-held': 409,
+	'run-changed': 409,
 	'key-used': 409,
 	'took-too-long': 503
 };

@@ -12,6 +12,7 @@
 #show heading: set text(font: ("Source Serif 4",) + faces, weight: 600)
 #show heading.where(level: 1): set text(size: 17pt)
 #show heading.where(level: 1): set block(above: 0pt, below: 9pt)
+#show heading.where(level: 2): set block(above: 0pt, below: 7pt)
 #set page(
   paper: "a4",
   margin: (left: 20mm, right: 18mm, top: 18mm, bottom: 21mm),
@@ -114,9 +115,7 @@
 #let pay-of(one) = block(breakable: false, above: 5mm, below: 5mm, stroke: (top: 0.6pt + rule, bottom: 0.6pt + rule), inset: (y: 3mm), width: 100%, {
   grid(columns: (1fr, auto), column-gutter: 8mm, {
     heading(level: 2, text(size: 10.5pt, one.name))
-    v(1.5mm, weak: true)
     if one.says != "" { par(one.says) }
-    v(1mm, weak: true)
     grid(columns: (auto, 1fr), column-gutter: 5mm, row-gutter: 1.6mm, ..one.lines.map(it => (text(fill: soft, it.name), text(weight: 600, it.value))).flatten())
     if one.link != none { v(1.6mm, weak: true); link(one.link.url, text(fill: copper, one.link.text)) }
   },

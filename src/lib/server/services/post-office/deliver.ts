@@ -4,6 +4,7 @@ import { cutText } from '../../../core/text/cut-text';
 import { openTransport } from '../../platform/mail/open-transport';
 import type { Books } from '../../platform/db/open';
 import { delivery, letter, message } from '../../platform/db/schema';
+import { messageText } from '../../letters/store/kept-letters';
 
 import { isGone, newOwner } from './owner';
 
@@ -29,15 +30,17 @@ export async function deliverWaiting(
 	try {
 		for (let id = await claim(books, now(), owner); id !== null; id = await claim(books, now(), owner)) {
 			const next = await books.db
-				.select({ to: letter.recipient, copies: letter.copies, data: letter.data, eml: message.eml })
+				.select({ to: letter.recipient, copies: letter.copies, data: letter.data, message })
 				.from(letter)
 				.innerJoin(message, eq(message.letterId, letter.id))
 				.where(eq(letter.id, id))
 				.get();
+			const { to, copies } = next!;
 			const from = (JSON.parse(next!.data) as { firm: { email: string } }).firm.email;
 			try {
-				const sent = await transport.sendMail({ envelope: { from, to: [next!.to] }, raw: next!.eml });
-				const missed = await sendCopies(transport, from, next!.copies ?? [], next!.eml);
+				const raw = await messageText(books, next!.message);
+				const sent = await transport.sendMail({ envelope: { from, to: [to] }, raw });
+				const missed = await sendCopies(transport, from, copies ?? [], raw);
 				await mark(books, id, owner, now(), 'sent', [String(sent.response ?? ''), ...missed].join(' '));
 			} catch (error) {
 				const { responseCode, response, message: text } = error as MailError;

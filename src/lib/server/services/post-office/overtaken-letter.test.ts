@@ -36,14 +36,14 @@ const chosen = [
 	{ customerId: 2, currency: 'GBP' }
 ];
 async function send(kind: 'statement' | 'reminder') {
-	const prepared = await prepareLetters(books.db, { kind, accounts: chosen }, viewer, now());
+	const prepared = await prepareLetters(books, { kind, accounts: chosen }, viewer, now());
 	if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
 	return perform(books, sendLetters, { kind, letters: prepared.value }, as(CLERK));
 }
 
 describe('a letter that is not so any more', () => {
 	const letters = async (ids = chosen) => {
-		const prepared = await prepareLetters(books.db, { kind: 'statement', accounts: ids }, viewer, now());
+		const prepared = await prepareLetters(books, { kind: 'statement', accounts: ids }, viewer, now());
 		if (!prepared.ok) throw new Error(JSON.stringify(prepared.problems));
 		return prepared.value.map((one) => ({ ...one, corrects: one.letter.corrects, title: one.subject }));
 	};
@@ -76,7 +76,12 @@ describe('a letter that is not so any more', () => {
 		expect(mine!.title).toContain('Corrected statement');
 		expect(mine!.body).toContain('this statement replaces it');
 		expect(other!.corrects).toBeUndefined();
-		const one = await prepareLetters(books.db, { kind: 'statement', accounts: chosen.slice(0, 1) }, viewer, now());
+		const one = await prepareLetters(
+			books,
+			{ kind: 'statement', accounts: chosen.slice(0, 1) },
+			viewer,
+			now()
+		);
 		await done(books, sendLetters, { kind: 'statement', letters: one.ok ? one.value : [] }, CLERK);
 		expect(await told()).toEqual([]);
 		expect((await letters())[0]!.corrects).toBeUndefined();

@@ -1,7 +1,7 @@
 import type { Viewer } from '../../act/define-look';
 import { lookAtSmallBalances } from '../../allocation/queries/small-balances';
 import { lookAtBalances } from '../../ledger/queries/journal';
-import { countRuns, lookAtRun } from '../../letters/queries/letters';
+import { countRuns, lookAtChosen, lookAtRun } from '../../letters/queries/letters';
 import { lookAtSettingUp } from '../../firm/queries/setting-up';
 import { lookAtToday } from '../../reports/queries/today';
 import { lookAtRecord } from '../../ledger/queries/record';
@@ -65,6 +65,7 @@ export const HEAVY_LOOKS = {
 	'bank-files-within': (_: Db, given: FileGiven) => bankFilesWithin(given),
 	'letters-run': lookAtRun,
 	'letters-count': countRuns,
+	'letters-chosen': lookAtChosen,
 	'small-balances': lookAtSmallBalances,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,

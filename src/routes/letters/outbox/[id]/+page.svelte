@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { moment } from '$lib/words';
+	import PdfView from '$lib/trade/PdfView.svelte';
+	import { DELIVERY_WORDS, moment } from '$lib/words';
 	let { data } = $props();
 	const { letter, delivery, mail } = $derived(data);
 </script>
@@ -11,23 +12,39 @@
 	<h1 class="double-bottom mt-2 pb-3">{mail.subject}</h1>
 	<dl class="mt-3 grid grid-cols-[110px_1fr] gap-y-1">
 		<dt class="text-soft">To</dt>
-		<dd>{letter.recipient}, for <a class="underline" href="/customers/{letter.code}">{letter.name}</a></dd>
+		<dd>
+			{letter.recipient || 'By post'}, for
+			<a class="underline" href="/customers/{letter.code}">{letter.name}</a>
+		</dd>
 		{#if letter.copies.length}<dt class="text-soft">Copy to</dt>
 			<dd>{letter.copies.join(', ')}</dd>{/if}
-		<dt class="text-soft">From</dt>
-		<dd>{mail.from}</dd>
+		{#if mail.from}<dt class="text-soft">From</dt>
+			<dd>{mail.from}</dd>{/if}
 		<dt class="text-soft">State</dt>
 		<dd class={delivery.state === 'refused' || delivery.state === 'failed' ? 'text-oxblood' : ''}>
-			{delivery.state}, {moment(delivery.at)}{delivery.answer ? `: ${delivery.answer}` : ''}
+			{DELIVERY_WORDS[delivery.state]}, {moment(delivery.at)}{delivery.answer ? `: ${delivery.answer}` : ''}
 		</dd>
-		<dt class="text-soft">Message id</dt>
-		<dd class="break-all">{delivery.messageId}</dd>
+		{#if delivery.printing}<dt class="text-soft">On paper</dt>
+			<dd>
+				{#if delivery.printedActId}<a class="underline" href="/letters/printed/{delivery.printedActId}"
+						>printed</a
+					>{:else}to be printed{/if}
+			</dd>{/if}
+		{#if data.runId}<dt class="text-soft">Run</dt>
+			<dd><a class="underline" href="/letters/runs/{data.runId}">{data.runId}</a></dd>{/if}
+		{#if delivery.messageId}<dt class="text-soft">Message id</dt>
+			<dd class="break-all">{delivery.messageId}</dd>{/if}
 	</dl>
 	<pre class="mt-4 border border-rule bg-raised p-4 font-sans text-base whitespace-pre-wrap">{mail.text}</pre>
 	<p class="mt-4 flex gap-3">
-		{#each mail.attachments as one (one.name)}<a class="btn" href="/letters/outbox/{letter.id}/pdf"
-				>{one.name}, {Math.ceil(one.bytes / 1024)} KB</a
-			>{/each}
-		<a class="btn" href="/letters/outbox/{letter.id}/eml">The message as sent (.eml)</a>
+		<a class="btn" href="/letters/outbox/{letter.id}/pdf"
+			>{mail.attachments[0]
+				? `${mail.attachments[0].name}, ${Math.ceil(mail.attachments[0].bytes / 1024)} KB`
+				: 'The letter (PDF)'}</a
+		>
+		{#if mail.from}<a class="btn" href="/letters/outbox/{letter.id}/eml">The message as sent (.eml)</a>{/if}
 	</p>
+	<div class="mt-4 flex h-[70vh] flex-col">
+		<PdfView url="/letters/outbox/{letter.id}/pdf" label="The letter as it was sent" />
+	</div>
 </div>

@@ -1,9 +1,13 @@
 import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { StatementAsked } from '../../../../core/7-letters/letter';
+import { HELD_REASONS } from '../../../../core/7-letters/why-held';
+import { LETTER_WAYS } from '../../../../core/model/customer-details';
+import { sql } from 'drizzle-orm';
 import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
 import { customer } from './firm';
 
-/** A letter as it was written: the data it says and the PDF that travelled. Never changed. */
+/** A letter as it was written: the data it says, and which PDF travelled. Never changed. */
 export const letter = sqliteTable(
 	'letter',
 	{
@@ -25,10 +29,18 @@ export const letter = sqliteTable(
 		body: text('body').notNull(),
 		/** The letter as data, as JSON. */
 		data: text('data').notNull(),
-		pdf: blob('pdf', { mode: 'buffer' }).notNull()
+		/** Of earlier versions: the PDF itself; empty where it is kept apart. */
+		pdf: blob('pdf', { mode: 'buffer' }).notNull(),
+		/** By which the PDF is kept with the papers (SHA-256); null where it stands here. */
+		paperHash: text('paper_hash')
 	},
 	(t) => [index('letter_customer').on(t.customerId), index('letter_act').on(t.actId)]
 );
+
+/** How a letter fares by mail; `paper` where it goes by post alone. */
+export const DELIVERY_STATES = [
+	...(['waiting', 'sending', 'sent', 'refused', 'failed', 'paused', 'withdrawn', 'paper'] as const)
+] as const;
 
 /** How a letter fared on its way. */
 export const delivery = sqliteTable(
@@ -37,7 +49,7 @@ export const delivery = sqliteTable(
 		letterId: integer('letter_id')
 			.primaryKey()
 			.references(() => letter.id),
-		state: text('state', { enum: ['waiting', 'sending', 'sent', 'refused', 'failed'] }).notNull(),
+		state: text('state', { enum: DELIVERY_STATES }).notNull(),
 		at: text('at').notNull(),
 		/** What the mail server said. */
 		answer: text('answer'),
@@ -45,9 +57,19 @@ export const delivery = sqliteTable(
 		tries: integer('tries').notNull(),
 		/** Who is sending it, and until when that is believed: another process leaves it alone so long. */
 		owner: text('owner'),
-		leaseUntil: text('lease_until')
+		leaseUntil: text('lease_until'),
+		/** Whether it is to be printed; null where it only travels by mail. */
+		printing: text('printing', { enum: ['waiting', 'printed'] }),
+		/** The act by which it was printed last. */
+		printedActId: integer('printed_act_id')
 	},
-	(t) => [index('delivery_state').on(t.state)]
+	(t) => [
+		index('delivery_state').on(t.state),
+		index('delivery_printing')
+			.on(t.letterId)
+			.where(sql`"printing" = 'waiting'`),
+		index('delivery_printed').on(t.printedActId)
+	]
 );
 
 /** The message exactly as it was handed to the mail server (RFC 5322). */
@@ -55,5 +77,63 @@ export const message = sqliteTable('message', {
 	letterId: integer('letter_id')
 		.primaryKey()
 		.references(() => letter.id),
-	eml: blob('eml', { mode: 'buffer' }).notNull()
+	/** Of earlier versions: the whole of it; empty where its papers are kept apart. */
+	eml: blob('eml', { mode: 'buffer' }).notNull(),
+	/** The message with a mark in place of each paper, compressed (RFC 1951). */
+	packed: blob('packed', { mode: 'buffer' })
 });
+
+/** Letters that somebody asked for together. What it is made of stands; only whether it rests may change. */
+export const letterRun = sqliteTable('letter_run', {
+	id: integer('id').primaryKey(),
+	actId: integer('act_id')
+		.notNull()
+		.references(() => act.id),
+	kind: text('kind', { enum: ['statement', 'reminder', 'returned'] }).notNull(),
+	/** What kind of statements, and of which days; null for other letters. */
+	statement: text('statement', { mode: 'json' }).$type<StatementAsked>(),
+	/** What was added to each. */
+	note: text('note').notNull(),
+	/** Who gets a copy of each; null for nobody. */
+	copyTo: text('copy_to'),
+	at: text('at').notNull(),
+	/** Who asked for it: the letters are written in their name. */
+	userId: text('user_id').notNull(),
+	userName: text('user_name').notNull(),
+	userRole: text('user_role', { enum: ['clerk', 'supervisor', 'reader'] }).notNull(),
+	isPaused: integer('is_paused', { mode: 'boolean' }).notNull().default(false)
+});
+
+/** A letter that was asked for: to be written, written, held for a reason, or withdrawn before it was sent. */
+export const runLetter = sqliteTable(
+	'run_letter',
+	{
+		id: integer('id').primaryKey(),
+		runId: integer('run_id')
+			.notNull()
+			.references(() => letterRun.id),
+		customerId: integer('customer_id')
+			.notNull()
+			.references(() => customer.id),
+		currency: text('currency').notNull(),
+		way: text('way', { enum: LETTER_WAYS }).notNull(),
+		/** What the person saw that it would ask for. */
+		seenAmount: amountColumn('seen_amount').notNull(),
+		/** What was added to this one. */
+		note: text('note').notNull().default(''),
+		/** The reason against it that was overruled. */
+		overruled: text('overruled', { enum: HELD_REASONS }),
+		state: text('state', { enum: ['to-write', 'written', 'held', 'withdrawn'] }).notNull(),
+		/** Why it is held, as problems in JSON; null where it is not. */
+		why: text('why'),
+		letterId: integer('letter_id').references(() => letter.id),
+		tries: integer('tries').notNull().default(0)
+	},
+	(t) => [
+		index('run_letter_run').on(t.runId, t.state),
+		index('run_letter_letter').on(t.letterId),
+		index('run_letter_to_write')
+			.on(t.runId, t.id)
+			.where(sql`"state" = 'to-write'`)
+	]
+);

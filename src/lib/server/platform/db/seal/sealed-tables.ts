@@ -63,6 +63,8 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	approval: 'kept',
 	manual_receipt: 'kept',
 	delivery: 'kept',
+	letter_run: 'kept',
+	run_letter: 'kept',
 	user: 'kept',
 	credential: 'kept',
 	sign_in_code: 'kept',

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import { drawPage, PdfPages } from './draw-pdf.svelte';
+	import { drawPage } from '$lib/ui/draw-pdf-page';
+	import { PdfPages } from './pdf-pages.svelte';
 	/** A PDF as it is, page below page, its text selectable. */
 	let { url, label }: { url: string; label: string } = $props();
 	const pdf = new PdfPages();
@@ -8,7 +9,8 @@
 	onDestroy(() => pdf.close());
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_tabindex: what scrolls is reached by the keyboard -->
+<!-- What scrolls is reached by the keyboard. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div
 	class={['pages grow overflow-auto border border-rule bg-wash', pdf.busy && 'busy']}
 	role="region"
@@ -58,8 +60,6 @@
 		white-space: pre;
 		cursor: text;
 		transform-origin: 0% 0%;
-		font-size: calc(var(--font-height, 0) * var(--total-scale-factor, 1) * 1px);
-		transform: rotate(var(--rotate, 0deg)) scaleX(var(--scale-x, 1));
 	}
 	.words :global(span.markedContent) {
 		top: 0;

@@ -1,0 +1,14 @@
+/** How many letters of a run stand where. */
+export interface RunCounts {
+	readonly all: number;
+	readonly toWrite: number;
+	readonly held: number;
+	readonly withdrawn: number;
+	/** Written, and wait for the mail server or rest. */
+	readonly waiting: number;
+	readonly sent: number;
+	/** Not taken by the mail server. */
+	readonly refused: number;
+	readonly toPrint: number;
+	readonly printed: number;
+}
