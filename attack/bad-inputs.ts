@@ -20,7 +20,11 @@ for (const exports of Object.values(modules))
 /** Forms whose input the page makes of something else: a text, or a list that somebody pasted. */
 const OWN_FIELDS: Readonly<Record<string, object>> = {
 	'/money-in/manual-receipts?/paste': { text: 'CHQ 100.00', method: 'cheque' },
-	'/letters?/send': { kind: 'statement', chosen: [{ customerId: 1, currency: 'GBP' }], seen: 0 },
+	'/letters?/send': {
+		...{ kind: 'statement', statement: { kind: 'activity', from: '2026-10-01', to: '2026-10-30' } },
+		...{ note: 'x', copyToMe: false, seen: { letter: 0, run: 0 } },
+		chosen: [{ customerId: 1, currency: 'GBP', amount: 1, overruled: 'paused', note: 'x' }]
+	},
 	'/money-in/returned?/notice': { returned: [1], seen: 0 },
 	'/books/rates?/one': { currency: 'EUR', day: '2026-10-30', rate: '0.85' },
 	'/books/rates?/add': { text: 'day,currency,rate\n2026-10-30,EUR,0.85' },

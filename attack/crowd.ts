@@ -143,7 +143,15 @@ async function choose(db: Db, random: ReturnType<typeof chance>): Promise<Deed |
 		await rows(`select distinct i.customer_id as customer, d.currency from item_state s join item i on i.id = s.item_id
 			join document d on d.id = i.document_id where s.open > 0 limit 6`)
 	);
-	const seen = (await rows(`select coalesce(max(id), 0) as id from letter`))[0]!['id'];
-	const chosen = [{ customerId: account!['customer'], currency: account!['currency'] }];
-	return ['letters', '/letters?/send', { kind: 'statement', chosen, seen }];
+	const newest = async (table: string) =>
+		Number((await rows(`select coalesce(max(id), 0) as id from ${table}`))[0]!['id']);
+	const seen = { letter: await newest('letter'), run: await newest('letter_run') };
+	const chosen = [
+		{
+			...{ customerId: account!['customer'], currency: account!['currency'], amount: 1 },
+			overruled: 'money-waiting'
+		}
+	];
+	const form = { kind: 'statement', statement: null, note: '', copyToMe: false, chosen, seen };
+	return ['letters', '/letters?/send', form];
 }

@@ -1,3 +1,4 @@
+import { askForStatement } from './ask-for-statements';
 import type { ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -63,19 +64,15 @@ const WORK: readonly Work[] = [
 	},
 	{
 		name: 'sending',
-		async go({ db, clerk, n, acknowledged }) {
+		async go({ db, clerk, n }) {
 			const { rows } =
 				await db.execute(`select distinct i.customer_id as customerId, d.currency from item_state s
 				join item i on i.id = s.item_id join document d on d.id = i.document_id where s.open > 0 order by 1 limit 8 offset ${(n * 8) % 80}`);
-			const seen = Number((await db.execute('select coalesce(max(id), 0) as id from letter')).rows[0]!['id']);
-			const chosen = rows.map(({ customerId, currency }) => ({ customerId, currency }));
-			const key = `kill ${n} letters`;
-			const { type } = await clerk.act(
-				'/letters?/send',
-				JSON.stringify({ kind: 'statement', chosen, seen }),
-				key
-			);
-			if (type === 'success') acknowledged(key);
+			const newest = async (table: string) =>
+				Number((await db.execute(`select coalesce(max(id), 0) as id from ${table}`)).rows[0]!['id']);
+			const seen = { letter: await newest('letter'), run: await newest('letter_run') };
+			for (const [i, { customerId, currency }] of rows.entries())
+				await askForStatement(clerk, { customerId, currency }, seen, `kill ${n} letter ${i}`);
 			await pause(2_000);
 		}
 	},

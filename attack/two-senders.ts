@@ -1,3 +1,4 @@
+import { askForStatement } from './ask-for-statements';
 import { rmSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
 import { append } from '../src/lib/core/append';
@@ -26,19 +27,25 @@ export async function sendTwice(folder: string, most: number): Promise<PartRepor
 				join document d on d.id = i.document_id where s.open > 0 limit ?`,
 			args: [most]
 		});
-		const before = Number((await db.execute('select coalesce(max(id), 0) as id from letter')).rows[0]!['id']);
-		const fields = (n: number) =>
-			JSON.stringify({
-				...{ kind: 'statement', seen: before },
-				chosen: [{ customerId: rows[n]!['customer'], currency: rows[n]!['currency'] }]
-			});
+		const newest = async (table: string) =>
+			Number((await db.execute(`select coalesce(max(id), 0) as id from ${table}`)).rows[0]!['id']);
+		const before = await newest('letter');
+		const seen = { letter: before, run: await newest('letter_run') };
 		for (let n = 0; n < rows.length; n++) {
 			const told = await Promise.all(
-				people.map((person) => person.act('/letters?/send', fields(n), `${n} ${person.base}`))
+				people.map((person) =>
+					askForStatement(
+						person,
+						{ customerId: rows[n]!['customer'], currency: rows[n]!['currency'] },
+						seen,
+						`${n} ${person.base}`
+					)
+				)
 			);
 			for (const { status, text } of told) if (status >= 500) wrong.push(`${status}: ${text.slice(0, 200)}`);
 		}
-		const waiting = `select count(*) as n from delivery where state in ('waiting', 'sending')`;
+		const waiting = `select (select count(*) from delivery where state in ('waiting', 'sending'))
+			+ (select count(*) from run_letter where state = 'to-write') as n`;
 		for (let tries = 0; tries < 300 && Number((await db.execute(waiting)).rows[0]!['n']) > 0; tries++)
 			await pause(100);
 		const letters = (

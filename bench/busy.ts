@@ -87,8 +87,10 @@ async function measure(say: (what: string, figure: string) => void, files: strin
 		[
 			'50 statements sent',
 			json(clerk, '/letters?/send', {
-				...{ kind: 'statement', seen: 0 },
-				chosen: Array.from({ length: 50 }, (_, i) => ({ customerId: 3_000 + i, currency: 'GBP' }))
+				...{ kind: 'statement', statement: null, note: '', copyToMe: false, seen: { letter: 0, run: 0 } },
+				chosen: Array.from({ length: 50 }, (_, i) => ({
+					...{ customerId: 3_000 + i, currency: 'GBP', amount: 1 }
+				}))
 			})
 		],
 		['a reader’s form of 250 KB', json(reader, '/money-in?/certain', { receipts: 'x'.repeat(250_000) })],

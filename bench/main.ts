@@ -11,6 +11,7 @@ import { bookOf, must } from './books';
 import { busy } from './busy';
 import { deskKeys } from './desk-keys';
 import { firms } from './firms/score-firms';
+import { letters } from './letters';
 import { matcher, names } from './matcher';
 import { posting } from './posting';
 import { screens } from './screens';
@@ -69,6 +70,12 @@ if (process.argv[2] === 'wide') {
 /** `threads` measures one account with a long past. */
 if (process.argv[2] === 'threads') {
 	await threads(say);
+	process.exit(0);
+}
+
+/** `letters` measures a run of 5,000 statements. */
+if (process.argv[2] === 'letters') {
+	await letters(say);
 	process.exit(0);
 }
 

@@ -110,14 +110,17 @@ test('who was told what is no longer so is found on Today, and gets a corrected 
 	await open(page, '/letters?kind=correction');
 	expect(await violations(page, 'corrections')).toEqual([]);
 	const name = await page.locator('tbody button').first().innerText();
-	const letter = page.frameLocator('iframe');
-	await expect(letter.locator('h1')).toHaveText('Corrected statement of account');
-	await expect(letter.locator('body')).toContainText('Our statement of 28 Oct 2026 showed a payment');
+	const letter = page.getByRole('region', { name: /^The letter to/ });
+	await expect(letter).toContainText('Corrected statement of account');
+	await expect(letter).toContainText('Our statement of 28 Oct 2026 showed a payment');
 	// Their money waits in the pile: it is asked first.
 	await page.getByLabel(`Choose ${name}`).click();
 	await page.getByRole('button', { name: 'Choose them' }).click();
 	await expect(page.getByLabel(`Choose ${name}`)).toBeChecked();
 	await page.getByRole('button', { name: 'Send 1 statement' }).click();
+	await page.waitForURL('**/letters/runs/*');
+	await expect(page.getByText(/: 1 sent\./)).toBeVisible({ timeout: 20_000 });
+	await open(page, '/letters?kind=correction');
 	await expect(page.getByText('No letter is out of date.')).toBeVisible();
 	await open(page, '/letters/outbox');
 	await page.getByRole('link', { name }).or(page.getByText(name)).first().waitFor();

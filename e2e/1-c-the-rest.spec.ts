@@ -47,7 +47,7 @@ test('a statement and a reminder are read, sent, refused where the address is, a
 	await signIn(page);
 	for (const kind of ['statement', 'reminder']) {
 		await open(page, `/letters?kind=${kind}`);
-		await expect(page.frameLocator('iframe').locator('h1')).toHaveText(
+		await expect(page.getByRole('region', { name: /^The letter to/ })).toContainText(
 			kind === 'statement' ? 'Statement of account' : 'Reminder'
 		);
 		const boxes = page.locator('tbody input[type=checkbox]:enabled');
@@ -61,7 +61,8 @@ test('a statement and a reminder are read, sent, refused where the address is, a
 			await page.getByLabel(`Choose ${name}`, { exact: true }).check();
 		}
 		await page.getByRole('button', { name: /^Send \d/ }).click();
-		await expect(page.getByText(/\d letters went to the outbox/)).toBeVisible({ timeout: 20_000 });
+		await page.waitForURL('**/letters/runs/*');
+		await expect(page.getByText(/: (1 not taken, )?2 sent\./)).toBeVisible({ timeout: 30_000 });
 	}
 	await open(page, '/letters/outbox');
 	await expect(page.getByText('Every letter, as it was sent.')).toBeVisible({ timeout: 20_000 });

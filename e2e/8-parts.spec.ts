@@ -146,7 +146,7 @@ test('a firm that writes a comma before pennies reads, types and gets letters so
 	await open(page, '/open-items');
 	await expect(page.locator('h1')).toContainText(/£\d{3}\.\d{3},\d\d/);
 	await open(page, '/letters');
-	await expect(page.frameLocator('iframe').locator('body')).toContainText(/£[\d.]+,\d\d/);
+	await expect(page.getByRole('region', { name: /^The letter to/ })).toContainText(/£[\d.]+,\d\d/);
 	await open(page, '/money-in');
 	await pick(page, 'on account please');
 	await page.keyboard.press(' ');

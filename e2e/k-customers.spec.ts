@@ -246,7 +246,11 @@ test('a logo stands at the head of letters, and what is none is refused', async 
 	await expect(page.getByRole('img', { name: 'The firm’s logo' })).toBeVisible();
 	await expectAccessible(page);
 	await page.getByRole('navigation').getByRole('link', { name: 'Letters' }).click();
-	await expect(page.frameLocator('iframe').locator('img.logo')).toBeVisible();
+	const letter = page.getByRole('region', { name: /^The letter to/ });
+	await expect(letter.locator('[data-drawn]').first()).toBeVisible();
+	const link = await page.getByRole('link', { name: 'Open by itself' }).getAttribute('href');
+	const pdf = await (await page.request.get(link!)).body();
+	expect(pdf.includes('/Subtype /Image') || pdf.includes('/Subtype/Image')).toBe(true);
 	await page.goto('/books/settings');
 	await page.getByRole('button', { name: 'Take it off' }).click();
 	await expect(page.getByRole('img', { name: 'The firm’s logo' })).toHaveCount(0);

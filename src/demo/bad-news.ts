@@ -5,7 +5,9 @@ import { makeRefundFile } from '../lib/server/refunds/commands/make-refund-file'
 import { perform } from '../lib/server/act/perform';
 import type { CallContext } from '../lib/server/act/define-act';
 import { reallocate } from '../lib/server/allocation/commands/reallocate';
-import { sendLetters } from '../lib/server/letters/commands/send-letters';
+import { printLetters } from '../lib/server/letters/commands/print-letters';
+import { startRun } from '../lib/server/letters/commands/start-run';
+import { lookAtChosen, lookAtRun } from '../lib/server/letters/queries/letters';
 import { writeOffSmallBalances } from '../lib/server/allocation/commands/write-off-small-balances';
 import type { Books } from '../lib/server/platform/db/open';
 import {
@@ -16,7 +18,7 @@ import {
 	receipt,
 	receiptState
 } from '../lib/server/platform/db/schema';
-import { prepareLetters } from '../lib/server/services/prepare-letters';
+import { openLetterWriter } from '../lib/server/services/letter-writer/letter-writer';
 import { refundsDue } from '../lib/server/refunds/store/refunds-due';
 import type { BankBook } from './bank-book';
 import { must } from './must';
@@ -85,11 +87,7 @@ export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 			.get();
 		if (parts.length !== 1 || parts[0]!.actId !== row.actId || !other) continue;
 		const morning = { ...at, now: () => `${at.today}T09:05:00.000Z` };
-		const chosen = [{ customerId: row.customerId!, currency: row.currency }];
-		const letters = await must(
-			prepareLetters(books, { kind: 'statement', accounts: chosen }, at, morning.now())
-		);
-		await must(perform(books, sendLetters, { kind: 'statement', letters }, morning));
+		await statementsOf(books, morning, row.customerId!);
 		const order = {
 			...{ receiptId: row.receiptId, receiptVersion: row.version, customerId: row.customerId },
 			lines: [{ ...other, cash: row.amount, differences: [] }]
@@ -98,6 +96,31 @@ export async function toldWrong(books: Books, at: CallContext): Promise<void> {
 		return;
 	}
 	throw new Error('the demo books have no payment that could have been meant for another invoice');
+}
+
+/** A run of statements: to one customer by mail, and to the schools on paper, which was printed. */
+async function statementsOf(books: Books, morning: CallContext, customerId: number): Promise<void> {
+	const asked = { kind: 'statement' as const, statement: null, waiting: [] };
+	const run = await lookAtRun(books.db, { ...asked, page: 0, filter: { tag: 'school' } }, morning);
+	const chosen = [
+		{ customerId, currency: 'GBP' },
+		...run.ready.map((one) => ({ customerId: one.customerId, currency: one.currency }))
+	];
+	const rows = await lookAtChosen(books.db, { ...asked, chosen }, morning);
+	const { seen } = run;
+	const accounts = rows.map((row) => ({
+		...{ customerId: row.customerId, currency: row.currency, amount: row.amount },
+		...(row.held ? { overruled: row.held } : {})
+	}));
+	const given = { kind: asked.kind, statement: null, note: '', copyTo: null, chosen: accounts, rows, seen };
+	const { runId } = await must(perform(books, startRun, given, morning));
+	const writer = openLetterWriter(books, {
+		...{ today: () => Promise.resolve(morning.today), now: morning.now, sent: () => undefined }
+	});
+	writer.wake();
+	await writer.idle();
+	await writer.close();
+	await must(perform(books, printLetters, { runId }, morning));
 }
 
 /** A clerk wants to write off an old invoice, which takes a supervisor. */

@@ -147,7 +147,7 @@ export function makeCustomers(chance: Chance): Payer[] {
 	for (const school of ['Mallory Green School', 'Mallory Vale School', 'Mallory High School'])
 		add(
 			school,
-			{ parentCode: council, payerAccounts: [] },
+			{ parentCode: council, payerAccounts: [], statementWay: 'paper', tags: ['school'] },
 			{ pace: 2, late: 20, words: 'number', account: payers[0]!.account, bankName: 'MALLORY COUNCIL' }
 		);
 	add(
@@ -160,7 +160,10 @@ export function makeCustomers(chance: Chance): Payer[] {
 		{ pace: 3.6, late: 14, words: 'number', batches: true }
 	);
 	for (const payer of payers) names.add(payer.customer.name);
-	for (const name of EURO_NAMES) add(name, { currency: 'EUR' }, { words: 'number', pace: 1.6 });
+	for (const name of EURO_NAMES) {
+		const language = name.endsWith(' GmbH') ? ('de' as const) : ('en' as const);
+		add(name, { currency: 'EUR', language }, { words: 'number', pace: 1.6 });
+	}
 	while (payers.length < 140) {
 		const name = `${chance.pick(PLACES)} ${chance.yes(0.15) ? chance.pick(SCHOOLS) : chance.pick(TRADES)}${chance.pick(FORMS)}`;
 		const plain = name.replace(/ (Ltd|Limited|CIC|LLP)$/, '');

@@ -10,6 +10,7 @@ import { baseCurrencyOr } from '$lib/server/firm/store/settings';
 import { readPage } from '$lib/server/platform/http/read-page';
 import { user } from '$lib/server/platform/db/schema';
 import { whoseMoneyWaits } from '$lib/server/services/answers/whose-money-waits';
+import { warmUp } from '$lib/server/services/render-pdf';
 import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { mayAct } from '$lib/server/platform/http/view';
 import { RUN_PAGE } from '$lib/server/letters/queries/letters';
@@ -21,6 +22,7 @@ import { readStatement } from './read-statement';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
+	warmUp();
 	const asked = url.searchParams.get('kind');
 	const kind = asked === 'reminder' ? ('reminder' as const) : ('statement' as const);
 	const corrections = asked === 'correction';

@@ -1,6 +1,6 @@
 import { and, eq, gt, ne } from 'drizzle-orm';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
-import { isImpossible, type HeldReason } from '../../../core/7-letters/why-held';
+import type { HeldReason } from '../../../core/7-letters/why-held';
 import type { Problem } from '../../../core/problems';
 import { defineAct, madeHere } from '../../act/define-act';
 import { DomainError } from '../../act/domain-error';
@@ -50,7 +50,9 @@ export const startRun = defineAct({
 			const row = rows.get(`${one.customerId} ${one.currency}`);
 			if (!row) return [];
 			const { held, name } = row;
-			if (held !== null && (isImpossible(held) || held !== one.overruled))
+			if (held === 'no-address') problems.push({ code: 'address-missing', customer: name });
+			else if (held === 'nothing-owed') problems.push({ code: 'nothing-owed', customer: name });
+			else if (held !== null && held !== one.overruled)
 				problems.push({ code: 'letter-held', customer: name, reason: held });
 			return [{ row, one }];
 		});

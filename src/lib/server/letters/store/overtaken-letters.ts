@@ -39,17 +39,18 @@ export async function overtakenLetters(
 		customerId === null
 			? sql``
 			: sql`and customer_id in (select value from json_each(${JSON.stringify(await idsOfAccount(db, customerId))}))`;
+	// From what was undone on: there is little of it, and of letters there may be thousands.
 	const rows = await db.all<Row>(sql`
-		with told as (
+		with told as materialized (
 			select ${accountNow(sql`customer_id`)} as customer_id, currency,
 				max(case when kind = 'statement' then act_id else 0 end) as said
 			from letter where kind in ('statement', 'reminder') ${own} group by 1, 2
-		), undone as (
+		), undone as materialized (
 			select u.id as u, f.id as f, f.receipt_id, f.customer_id, u.user_name, u.at
 			from act u join act f on f.id = u.undoes_id
 			where u.undoes_id is not null and u.id > (select min(said) from told)
 				and f.kind in ${namesOf('allocate-receipt', 'allocate-credits')}
-		), touched as (
+		), touched as materialized (
 			select x.*, ${accountNow(sql`x.customer_id`)} as account, r.currency from undone x join receipt r on r.id = x.receipt_id
 			union
 			select x.*, ${accountNow(sql`i.customer_id`)} as account, d.currency from undone x
@@ -61,8 +62,8 @@ export async function overtakenLetters(
 			l.date as date, l.act_id as letterActId, t.u as undoingId, t.user_name as "by", t.at as at,
 			t.receipt_id as receiptId, ${accountNow(sql`t.customer_id`)} as ownerId
 		from touched t
-		join told on told.customer_id = t.account and told.currency = t.currency and t.u > told.said
-		join letter l on l.customer_id in (
+		cross join told on told.customer_id = t.account and told.currency = t.currency and t.u > told.said
+		cross join letter l on l.customer_id in (
 				select told.customer_id union all
 				select m.id from customer m where m.merged_into_id = told.customer_id)
 			and l.currency = told.currency

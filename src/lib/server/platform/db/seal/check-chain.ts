@@ -44,8 +44,9 @@ export async function checkChain(db: Reader, each: (hash: string) => void = () =
 			if (stray) broken.push({ sealId: stray, what: 'stray' });
 			const hash = new SealHash(row);
 			for await (const run of runs.of(row.id)) hash.add(run);
-			if (row.previousHash !== previous || hash.digest() !== row.hash)
+			if (row.previousHash !== previous || hash.digest() !== row.hash || runs.isDisordered)
 				broken.push({ sealId: row.id, what: 'changed' });
+			runs.isDisordered = false;
 			each(row.hash);
 			previous = row.hash;
 			seals = row.id;
@@ -62,10 +63,13 @@ type Run = SealedRun & { readonly id: number; readonly sealId: number };
 
 /** Reads what seals cover in the order in which it was written. */
 class RunReader {
+	/** Whether a number does not follow the one before. */
+	isDisordered = false;
 	readonly #db: Reader;
 	#page: readonly Run[] = [];
 	#at = 0;
 	#from: { sealId: number; id: number } | null = { sealId: 0, id: 0 };
+	#last = 0;
 
 	constructor(db: Reader) {
 		this.#db = db;
@@ -74,6 +78,9 @@ class RunReader {
 	async *of(sealId: number): AsyncGenerator<Run> {
 		for (let run = await this.#next(); run?.sealId === sealId; run = await this.#next()) {
 			this.#at++;
+			// They are numbered as they were written, from seal to seal.
+			if (run.id <= this.#last) this.isDisordered = true;
+			this.#last = Math.max(this.#last, run.id);
 			yield run;
 		}
 	}
