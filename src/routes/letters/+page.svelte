@@ -145,7 +145,7 @@
 		{/if}
 		<Problems problems={form.problems} />
 		<table class="mt-2">
-			<thead class="sticky top-0 z-10 bg-paper">
+			<thead class="sticky -top-5 z-10 bg-paper">
 				<tr>
 					<th class="w-8"
 						><input

@@ -21,7 +21,7 @@
 				? 'There are receipts of theirs that are not allocated yet: the letter would ask for money that may have come.'
 				: row.held === 'paused'
 					? `Reminders to them are paused: ${row.because}.`
-					: `It is held, because ${heldReason(row.held)}.`
+					: `It is held: ${heldReason(row.held)}.`
 	);
 </script>
 

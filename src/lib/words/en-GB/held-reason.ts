@@ -3,7 +3,7 @@ import type { HeldReason } from '../../core/7-letters/why-held';
 const REASONS: Readonly<Record<HeldReason, string>> = {
 	'nothing-owed': 'nothing is owed',
 	'no-address': 'no address is kept',
-	'money-waiting': 'receipts of theirs are not allocated yet',
+	'money-waiting': 'receipts not allocated yet',
 	paused: 'reminders are paused',
 	'in-credit': 'the account is in credit',
 	'credit-covers': 'credit on the account covers what is overdue',

@@ -36,6 +36,8 @@
 	const done = $derived(counts.all - counts.toWrite - counts.waiting);
 	// While it is under way the page asks again; it stops by itself.
 	$effect(() => {
+		// Again after each answer, also where nothing has changed.
+		void data.run;
 		if (!isUnderWay) return;
 		const timer = setTimeout(() => refreshWhenStill('books:run'), 800);
 		return () => clearTimeout(timer);
@@ -65,7 +67,7 @@
 		return [
 			...row.why.map(problemSentence),
 			row.mail === 'refused' || row.mail === 'failed' ? (row.answer ?? '') : '',
-			row.overruled ? `sent although ${heldReason(row.overruled)}` : '',
+			row.overruled ? `Chosen in spite of: ${heldReason(row.overruled)}.` : '',
 			changed
 		]
 			.filter(Boolean)
