@@ -156,7 +156,9 @@
 							onchange={(event) => pickAll(event.currentTarget.checked)}
 						/></th
 					>
-					<th>Customer</th>{#if !late}<th class="num">Balance</th>{/if}<th class="num">Overdue</th><th>To</th>
+					<th>Customer</th>{#if !late}<th class="num">Balance</th>{/if}<th
+						class={['num', !late && 'hidden xl:table-cell']}>Overdue</th
+					><th>To</th>
 				</tr>
 			</thead>
 			<tbody {@attach rowCursor}>
@@ -185,7 +187,9 @@
 								>{/if}
 						</td>
 						<td class="num">{sum(row.amount, row.currency)}</td>
-						{#if !late}<td class="num text-soft">{row.late > 0 ? sum(row.late, row.currency) : ''}</td>{/if}
+						{#if !late}<td class="num hidden text-soft xl:table-cell"
+								>{row.late > 0 ? sum(row.late, row.currency) : ''}</td
+							>{/if}
 						<td class="text-sm">
 							<Recipients {row} kind={data.kind} mayAct={data.mayAct} />
 						</td>
