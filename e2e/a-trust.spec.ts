@@ -38,7 +38,10 @@ test('a period is locked: the record is anchored, and its code stands on the pag
 	await expect(page.getByText(/Opened the books again from 1 Oct/)).toBeVisible();
 	await page.getByRole('link', { name: 'Letters' }).click();
 	await page.locator('tbody tr').first().click();
-	await expect(page.frameLocator('iframe').getByText(`Our record stood at ${code!}`)).toBeVisible();
+	const letter = page.getByRole('region', { name: /^The letter to/ });
+	await expect(letter.locator('[data-drawn]').first()).toBeVisible();
+	await letter.evaluate((pages) => pages.scrollTo(0, pages.scrollHeight));
+	await expect(letter).toContainText(`Our record stood at ${code!}`);
 	expect(heard).toEqual([]);
 });
 

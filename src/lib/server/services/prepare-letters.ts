@@ -9,7 +9,6 @@ import {
 	type WriteAsked,
 	type WrittenLetter
 } from '../letters/write-letters';
-import { config } from '../platform/config';
 import type { Books } from '../platform/db/open';
 import { runWorker } from '../platform/worker-pool';
 
@@ -35,7 +34,7 @@ export async function lettersWritten(
 	now: string
 ): Promise<LetterOrWhy[]> {
 	const task: WriteTask = {
-		...{ place: config().database, conventions: conventions(), asked, today, now }
+		...{ place: books.place, conventions: conventions(), asked, today, now }
 	};
 	const made = runWorker<WriteTask, LetterOrWhy[]>('letters-worker', task, {
 		...{ keeps: true, threads: THREADS, limit: BATCH_LIMIT }

@@ -25,6 +25,8 @@ export interface Books {
 	write<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
 	/** A turn in the same queue for a library that writes by `db` itself and opens no transaction of ours. */
 	turn<T>(work: () => Promise<T>): Promise<T>;
+	/** Where they are: for threads that read them with a connection of their own. */
+	readonly place: { readonly url: string; readonly token?: string };
 	/** What was sent, apart from the books. */
 	readonly papers: Papers;
 	close(): Promise<void>;
@@ -63,6 +65,7 @@ export async function openBooks(
 	};
 	const papers = openPapers(papersUrl(url), options.token);
 	return {
+		place: { url, ...(options.token === undefined ? {} : { token: options.token }) },
 		papers,
 		turn,
 		db: refuseNestedWrite(db, () => writing.getStore() === true),
