@@ -223,28 +223,30 @@
 			</p>
 			<PdfView url={previewUrl} label="The letter to {current.name}" />
 			{#if data.mayAct}
-				<details class="mt-2 text-sm">
-					<summary class="cursor-pointer text-copper"
-						>{note || ownNote ? 'Notes on these letters' : 'Add a note'}</summary
-					>
-					<div class="mt-1 grid grid-cols-2 gap-3">
-						<label class="grid gap-0.5"
-							><span class="text-soft">To all of them</span><textarea
-								rows="2"
-								maxlength="2000"
-								value={note}
-								onchange={(event) => (note = event.currentTarget.value.trim())}></textarea></label
+				<div role="group" aria-label="Notes on these letters">
+					<details class="mt-2 text-sm">
+						<summary class="cursor-pointer text-copper"
+							>{note || ownNote ? 'Notes on these letters' : 'Add a note'}</summary
 						>
-						<label class="grid gap-0.5"
-							><span class="truncate text-soft">To {current.name} alone</span><textarea
-								rows="2"
-								maxlength="2000"
-								value={ownNote}
-								onchange={(event) => chosen.setNote(keyOf(current), event.currentTarget.value.trim())}
-							></textarea></label
-						>
-					</div>
-				</details>
+						<div class="mt-1 grid grid-cols-2 gap-3">
+							<label class="grid gap-0.5"
+								><span class="text-soft">To all of them</span><textarea
+									rows="2"
+									maxlength="2000"
+									value={note}
+									onchange={(event) => (note = event.currentTarget.value.trim())}></textarea></label
+							>
+							<label class="grid gap-0.5"
+								><span class="truncate text-soft">To {current.name} alone</span><textarea
+									rows="2"
+									maxlength="2000"
+									value={ownNote}
+									onchange={(event) => chosen.setNote(keyOf(current), event.currentTarget.value.trim())}
+								></textarea></label
+							>
+						</div>
+					</details>
+				</div>
 			{/if}
 		{:else}<p class="says">There is no letter to show.</p>{/if}
 	</section>
