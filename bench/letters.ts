@@ -72,11 +72,15 @@ export async function letters(say: (what: string, figure: string) => void): Prom
 		if (!told.includes('redirect')) throw new Error(`the run was not started: ${told.slice(0, 300)}`);
 		say('5,000 statements asked for, until the page answers', `${Math.round(performance.now() - from)} ms`);
 		const took: number[] = [];
+		const slowest = new Map<string, number>();
 		let written = 0;
 		for (let n = 0; written < chosen.length; n++) {
 			const begun = performance.now();
 			await (await fetch(BASE + PAGES[n % PAGES.length]!, { headers })).arrayBuffer();
-			took.push(performance.now() - begun);
+			const one = performance.now() - begun;
+			took.push(one);
+			const page = PAGES[n % PAGES.length]!;
+			slowest.set(page, Math.max(slowest.get(page) ?? 0, one));
 			await pause(LOOK_EVERY);
 			written = await counted('letter');
 		}
@@ -87,6 +91,7 @@ export async function letters(say: (what: string, figure: string) => void): Prom
 		say('letters written a second, of 5,000 (median 12 rows, 50 of 300)', (written / seconds).toFixed(1));
 		say('sent by then', String(sent));
 		say('pages meanwhile, half and 95 of 100 within', `${share(0.5)} ms, ${share(0.95)} ms`);
+		say('the slowest of each', [...slowest].map(([page, ms]) => `${page} ${Math.round(ms)} ms`).join(', '));
 		const peak = /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1];
 		say('memory at most', `${Math.round(Number(peak) / 1024)} MB`);
 		for (const file of ['odd-penny.db', 'odd-penny-papers.db']) {

@@ -307,6 +307,10 @@ export type Problem =
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
 	| { readonly code: 'letter-changed'; readonly customer: string }
+	/** Words for one letter that cannot be filled in. */
+	| { readonly code: 'wording-wrong'; readonly customer: string }
+	/** Somebody else changed the words since they were opened. */
+	| { readonly code: 'wording-changed'; readonly name: string }
 	/** A letter that could not be set as paper. */
 	| { readonly code: 'letter-failed'; readonly customer: string }
 	/** Something stands against a letter that whoever chose it did not see. */

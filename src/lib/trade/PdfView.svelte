@@ -3,9 +3,18 @@
 	import { drawPage } from '$lib/ui/draw-pdf-page';
 	import { PdfPages } from './pdf-pages.svelte';
 	/** A PDF as it is, page below page, its text selectable. */
-	let { url, label }: { url: string; label: string } = $props();
+	let {
+		url,
+		label,
+		asked = null
+	}: {
+		url: string;
+		label: string;
+		/** What is asked for, where it is more than an address can say. */
+		asked?: unknown;
+	} = $props();
 	const pdf = new PdfPages();
-	$effect(() => void pdf.show(url));
+	$effect(() => void pdf.show(url, asked));
 	onDestroy(() => pdf.close());
 </script>
 

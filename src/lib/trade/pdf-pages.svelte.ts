@@ -10,12 +10,12 @@ export class PdfPages {
 	problem = $state('');
 	busy = $state(false);
 
-	/** Fetches a file and shows its pages; one that was asked for before is let go. */
-	async show(url: string): Promise<void> {
+	/** Fetches a file and shows its pages; one that was asked for before is let go. @param given what is asked for beside the address, as JSON */
+	async show(url: string, given: unknown = null): Promise<void> {
 		const asked = ++this.#asked;
 		this.busy = true;
 		try {
-			const answer = await fetch(url, { headers: { accept: 'application/pdf, application/json' } });
+			const answer = await fetch(url, requestFor(given));
 			if (!answer.ok) throw new Error(await reasonOf(answer));
 			const data = new Uint8Array(await answer.arrayBuffer());
 			const pdf = await import('pdfjs-dist');
@@ -42,6 +42,14 @@ export class PdfPages {
 		void this.#task?.destroy();
 		this.#task = null;
 	}
+}
+
+/** A question by its address alone, or one that says more. */
+function requestFor(given: unknown): RequestInit {
+	const headers = { accept: 'application/pdf, application/json' };
+	if (given === null) return { headers };
+	const body = JSON.stringify(given);
+	return { method: 'POST', headers: { ...headers, 'content-type': 'application/json' }, body };
 }
 
 async function reasonOf(answer: Response): Promise<string> {

@@ -3,7 +3,10 @@
 	let {
 		here,
 		corrections = 0
-	}: { here: 'statement' | 'reminder' | 'correction' | 'runs' | 'outbox'; corrections?: number } = $props();
+	}: {
+		here: 'statement' | 'reminder' | 'correction' | 'runs' | 'outbox' | 'wordings';
+		corrections?: number;
+	} = $props();
 	const tabs = $derived([
 		['statement', '/letters?kind=statement', 'Statements'],
 		['reminder', '/letters?kind=reminder', 'Reminders'],
@@ -17,7 +20,8 @@
 				]
 			: []),
 		['runs', '/letters/runs', 'Runs'],
-		['outbox', '/letters/outbox', 'Outbox']
+		['outbox', '/letters/outbox', 'Outbox'],
+		['wordings', '/letters/wordings', 'Wording']
 	]);
 </script>
 

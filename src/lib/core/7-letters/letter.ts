@@ -2,8 +2,12 @@ import type { Day } from '../day/day';
 import type { Aged } from '../model/aged';
 import type { DocumentKind } from '../model/records';
 import type { Minor } from '../money/minor';
+import type { Worded } from './wording/fill-wording';
+import type { WordingUsed } from './wording/wording';
 
-export type LetterKind = 'statement' | 'reminder' | 'returned';
+/** What letters there are: what is owed, what is asked for, a payment that came back, thanks for one, copies of documents. */
+export const LETTER_KINDS = ['statement', 'reminder', 'returned', 'thanks', 'copies'] as const;
+export type LetterKind = (typeof LETTER_KINDS)[number];
 
 /** Languages in which letters are written (ISO 639-1): each is a folder of words. */
 export const LETTER_LANGUAGES = ['en', 'de'] as const;
@@ -119,6 +123,9 @@ export interface Letter {
 	readonly record?: { readonly day: Day; readonly code: string };
 	/** What a person added. */
 	readonly note?: string;
+	/** Its words, filled in; those that came with the application where there are none. */
+	readonly says?: Worded;
+	readonly wording?: WordingUsed;
 }
 
 /** A payment that came back, as its notice tells of it. */

@@ -1,4 +1,5 @@
 import type { Day } from '../day/day';
+import type { RichBlock } from './wording/rich-text';
 
 /**
  * A printed page as one description, from which its PDF and the HTML of its mail are made: same words, same order. All text is ready to
@@ -41,6 +42,7 @@ export interface SheetFact {
 
 export type SheetBlock =
 	| { readonly kind: 'text'; readonly text: string; readonly soft?: boolean }
+	| { readonly kind: 'rich'; readonly block: RichBlock }
 	| SheetTable
 	| { readonly kind: 'figures'; readonly name: string; readonly cells: readonly SheetFact[] }
 	| SheetPay;

@@ -40,8 +40,13 @@ export interface LetterOrder extends Pick<
 	readonly statement?: StatementAsked;
 	/** All that happened in its period, where it shows that. */
 	readonly activity?: Activity;
-	/** For the notice of a returned payment: the payment, and the items that are owed again or charged for it. */
-	readonly returned?: { readonly payment: ReturnedInLetter; readonly itemIds: readonly number[] };
+	/** For the notice of a returned payment: the payment. */
+	readonly returned?: ReturnedInLetter;
+	/**
+	 * The items that it is about: for a reminder all that are past due where it is not said; those that are owed again or charged for a
+	 * returned payment; those that were paid; those of which copies go.
+	 */
+	readonly about?: ReadonlySet<number>;
 	/** Ageing of the rows, from the reports. */
 	readonly age: (rows: readonly { due: Day; open: Minor }[], day: Day) => Aged;
 }
@@ -81,7 +86,7 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 		}),
 		dated: order.dated,
 		...(order.note ? { note: order.note } : {}),
-		...(order.returned ? { returned: order.returned.payment } : {}),
+		...(order.returned ? { returned: order.returned } : {}),
 		...(order.corrects && kind === 'statement' ? { corrects: order.corrects } : {}),
 		...(order.record && kind === 'statement' ? { record: order.record } : {})
 	});
@@ -97,32 +102,49 @@ function hasHappened(activity: Activity | undefined): boolean {
 /** The items that a letter shows, and the credits that it takes off, by due day. */
 function openRows(kind: LetterKind, order: LetterOrder, asOf: Day): LetterRow[] {
 	// On a day in the past an item may have been settled twice: by what was taken off later, and by what took its place.
-	const owing = order.items.filter(
-		(item) => item.currency === order.currency && (kind === 'statement' ? item.open !== 0 : item.open > 0)
-	);
-	const covered = coveredBy(order.dated, owing);
-	const shown = owing.filter((item) =>
-		kind === 'statement'
-			? true
-			: kind === 'returned'
-				? order.returned?.itemIds.includes(item.id)
-				: !isDue(item)
-					? item.kind === 'credit_note'
-					: item.due < asOf && !covered.has(item.id)
-	);
+	const own = order.items.filter((item) => item.currency === order.currency);
+	const covered = coveredBy(order.dated, own);
+	const shown = own.filter((item) => isShown(kind, order, item, asOf, covered));
 	const rows = shown.map((item) => rowOf(item, asOf, order.payments.get(item.id) ?? []));
 	if (kind === 'reminder' && !rows.some((row) => row.open > 0)) return [];
-	if (kind !== 'returned') for (const credit of order.credits) rows.push(creditRow(credit));
+	if (kind === 'statement' || kind === 'reminder')
+		for (const credit of order.credits) rows.push(creditRow(credit));
 	return rows.sort(
 		(a, b) => compareText(a.due ?? a.issued, b.due ?? b.issued) || compareText(a.number, b.number)
 	);
+}
+
+function isShown(
+	kind: LetterKind,
+	{ about }: LetterOrder,
+	item: OpenItem,
+	asOf: Day,
+	covered: ReadonlySet<number>
+): boolean {
+	switch (kind) {
+		case 'statement':
+			return item.open !== 0;
+		case 'returned':
+			return item.open > 0 && about?.has(item.id) === true;
+		case 'thanks':
+		case 'copies':
+			return about?.has(item.id) === true;
+		case 'reminder':
+			if (item.open <= 0) return false;
+			if (!isDue(item)) return item.kind === 'credit_note';
+			return (about ? about.has(item.id) : item.due < asOf) && !covered.has(item.id);
+		default:
+			return kind satisfies never;
+	}
 }
 
 /** Items that cheques dated later will settle whole, oldest first: a reminder leaves them out. */
 function coveredBy(dated: Letter['dated'], items: readonly OpenItem[]): ReadonlySet<number> {
 	let left: number = sumOf(dated, (one) => one.amount);
 	const covered = new Set<number>();
-	for (const item of items.filter(isDue).sort((a, b) => compareText(a.due, b.due) || a.id - b.id)) {
+	for (const item of items
+		.filter((one) => isDue(one) && one.open > 0)
+		.sort((a, b) => compareText(a.due, b.due) || a.id - b.id)) {
 		if (item.open > left) break;
 		left -= item.open;
 		covered.add(item.id);

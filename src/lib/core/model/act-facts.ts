@@ -120,6 +120,9 @@ export interface ItemLine extends Sum {
  * holds that there is one for each. Kinds and facts are kept in the record for ever: a kind that is named anew keeps its
  * earlier name in `server/act/kinds.ts`, and facts may only be added.
  */
+/** A kind of letter as records name it. */
+type LetterName = 'statement' | 'reminder' | 'returned' | 'thanks' | 'copies';
+
 export interface ActFacts {
 	// the firm and its people
 	'open-books': { readonly firm: string };
@@ -300,9 +303,9 @@ export interface ActFacts {
 		readonly why: string;
 	};
 	// letters
-	'send-letters': { readonly letter: 'statement' | 'reminder' | 'returned'; readonly count: number };
+	'send-letters': { readonly letter: LetterName; readonly count: number };
 	'start-run': {
-		readonly letter: 'statement' | 'reminder' | 'returned';
+		readonly letter: LetterName;
 		readonly count: number;
 		/** How many of them had a reason against them. */
 		readonly overruled: number;
@@ -313,6 +316,9 @@ export interface ActFacts {
 	'hold-letters': { readonly count: number };
 	'print-letters': { readonly count: number };
 	'send-again': { readonly subject: string };
+	'keep-wording': { readonly name: string; readonly language: string; readonly version: number };
+	/** Whether what came with the application holds again. */
+	'drop-wording': { readonly name: string; readonly language: string; readonly isBuiltIn: boolean };
 }
 
 export type ActKind = keyof ActFacts;

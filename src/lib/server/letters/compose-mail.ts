@@ -17,12 +17,13 @@ export async function composeMail(
 	id: string,
 	date: Date
 ): Promise<Composed> {
-	const { subject, body, html } = mailText(letter);
+	const { subject, body, html, fromName, replyTo } = mailText(letter);
 	const host = letter.firm.email.split('@')[1] ?? 'localhost';
 	const messageId = `<${id}@${host}>`;
 	const filename = `${letter.kind}-${letter.customer.code}-${letter.date}.pdf`;
 	const composer = new MailComposer({
-		from: { name: letter.firm.name, address: letter.firm.email },
+		from: { name: fromName || letter.firm.name, address: letter.firm.email },
+		...(replyTo ? { replyTo } : {}),
 		to,
 		...(copies.length > 0 ? { cc: [...copies] } : {}),
 		subject,

@@ -12,13 +12,13 @@ import { packMessage } from '../platform/mail/pack-message';
 import type { Reader } from '../platform/db/open';
 import { composeMail } from './compose-mail';
 import { setPaper } from './set-paper';
-import { lettersFor, type LettersAsked } from './store/letters-for';
-import { letterVersions, type LetterAccount } from './store/letter-versions';
+import { lettersFor, type LetterOfOne, type LettersAsked } from './store/letters-for';
+import { letterVersions } from './store/letter-versions';
 
 const deflate = promisify(deflateRaw);
 
-/** An account and how its letter is to go; by mail where it is not said. */
-export interface LetterWanted extends LetterAccount {
+/** What is asked of a letter, and how it is to go; by mail where it is not said. */
+export interface LetterWanted extends LetterOfOne {
 	readonly way?: LetterWay;
 }
 

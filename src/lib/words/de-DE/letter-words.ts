@@ -4,6 +4,7 @@ import { sortCodeAndNumber } from '../../core/text/bank-number';
 import type { LetterWords } from '../letters/letter-words';
 import { quoteText } from '../letters/quote-text';
 import { GERMAN_FORMATS } from './letter-formats';
+import { GERMAN_WORDINGS } from './letter-wordings';
 import { RETURN_REASONS } from './return-reasons';
 
 const { money, day, percent } = GERMAN_FORMATS;
@@ -11,7 +12,9 @@ const { money, day, percent } = GERMAN_FORMATS;
 const NAMES: Readonly<Record<LetterKind, string>> = {
 	statement: 'Kontoauszug',
 	reminder: 'Zahlungserinnerung',
-	returned: 'Mitteilung über eine Rückzahlung'
+	returned: 'Mitteilung über eine Rückzahlung',
+	thanks: 'Dank für Ihre Zahlung',
+	copies: 'Belegkopien'
 };
 
 const PAPERS = { invoice: 'Rechnung', credit_note: 'Gutschrift', charge: 'Belastung' } as const;
@@ -46,34 +49,30 @@ export const GERMAN: LetterWords = {
 	language: 'de',
 	...GERMAN_FORMATS,
 	names: NAMES,
-	title: (letter) =>
-		letter.kind === 'statement' && letter.corrects ? 'Berichtigter Kontoauszug' : NAMES[letter.kind],
-	before: (letter) =>
+	correctedTitle: 'Berichtigter Kontoauszug',
+	wordings: GERMAN_WORDINGS,
+	shows: (letter) =>
 		letter.kind === 'statement'
-			? `${correction(letter.corrects)}${statementSays(letter)}`
+			? statementSays(letter)
 			: letter.returned
 				? returnedSays(letter, letter.returned)
-				: reminderSays(letter),
-	after: (letter) => {
-		if (letter.kind === 'statement')
-			return [
-				'Sollten Ihre Unterlagen davon abweichen, teilen Sie es uns bitte mit.',
-				...(letter.record
-					? [`Stand unserer Aufzeichnungen am ${day(letter.record.day)}: ${letter.record.code}.`]
-					: [])
-			];
-		return letter.returned
-			? ['Sollte der Bank ein Fehler unterlaufen sein, teilen Sie es uns bitte mit; wir klären das mit ihr.']
-			: ['Sollten Sie eine dieser Rechnungen beanstanden, nennen Sie uns bitte den Grund.'];
-	},
+				: '',
+	deducted: ({ owed, late, currency }) =>
+		owed < late ? ` (nach Abzug Ihres Guthabens von ${money(late - owed, currency)})` : '',
+	corrected: ({ kind, date }) =>
+		`${kind === 'statement' ? 'Unser Kontoauszug' : 'Unsere Zahlungserinnerung'} vom ${day(date)} zeigte eine Zahlung beim falschen Beleg. Wir haben das berichtigt; dieser Auszug tritt an die Stelle des früheren. Bitte entschuldigen Sie das Versehen.`,
+	recorded: ({ code, day: on }) => `Stand unserer Aufzeichnungen am ${day(on)}: ${code}.`,
+	returnedWhy: (reason) => RETURN_REASONS[reason] ?? reason,
+	days: (days) => (days === 1 ? '1 Tag' : `${days} Tage`),
+	list: (texts) => new Intl.ListFormat('de-DE').format(texts),
 	sumName: (letter) =>
 		letter.owed < 0
 			? 'Guthaben zu Ihren Gunsten'
-			: letter.kind === 'reminder'
-				? 'Überfällig'
-				: letter.kind === 'returned'
-					? 'Zu zahlen'
-					: 'Offener Saldo',
+			: letter.kind === 'statement'
+				? 'Offener Saldo'
+				: letter.kind === 'reminder' && letter.late > 0
+					? 'Überfällig'
+					: 'Zu zahlen',
 	columns: {
 		...{ document: 'Beleg', date: 'Datum', due: 'Fällig', details: 'Vorgang', tax: 'USt.' },
 		total: (currency) => `Betrag ${currency}`,
@@ -141,12 +140,6 @@ function accountText(number: string): string {
 		: `${/^[A-Z]{2}\d{2}/.test(number) ? 'IBAN' : 'Kontonummer'} ${number.replace(/(.{4})(?=.)/g, '$1 ')}`;
 }
 
-function correction(corrects: Letter['corrects']): string {
-	if (!corrects) return '';
-	const what = corrects.kind === 'statement' ? 'Unser Kontoauszug' : 'Unsere Zahlungserinnerung';
-	return `${what} vom ${day(corrects.date)} zeigte eine Zahlung beim falschen Beleg. Wir haben das berichtigt; dieser Auszug tritt an die Stelle des früheren. Bitte entschuldigen Sie das Versehen. `;
-}
-
 function statementSays({ statement, date }: Letter): string {
 	const to = day(statement?.to ?? date);
 	if (statement?.kind === 'activity' && statement.from)
@@ -154,11 +147,6 @@ function statementSays({ statement, date }: Letter): string {
 	if (statement?.kind === 'forward' && statement.from)
 		return `Dieser Auszug zeigt den Saldovortrag zum ${day(statement.from)} und alle Buchungen bis ${to}.`;
 	return `Dieser Auszug zeigt die am ${to} offenen Posten Ihres Kontos. Spätere Zahlungen sind nicht enthalten.`;
-}
-
-function reminderSays({ owed, late, currency }: Letter): string {
-	const less = owed < late ? ` (nach Abzug Ihres Guthabens von ${money(late - owed, currency)})` : '';
-	return `Nach unseren Unterlagen sind auf Ihrem Konto ${money(owed, currency)} überfällig${less}. Sollten Sie in den letzten Tagen gezahlt haben, danken wir Ihnen; dieses Schreiben ist dann gegenstandslos.`;
 }
 
 function returnedSays({ currency }: Letter, returned: NonNullable<Letter['returned']>): string {

@@ -7,6 +7,7 @@ import { count, list, money, shortDay } from './format';
 import { approvalSentence } from './approval-sentence';
 import { inBrackets, named, sums, whom } from './phrases';
 import { landOf } from './land-of';
+import { languageName } from './language-name';
 import { LESSON_NAMES } from './habit-sentence';
 
 /** Who may bring in bank files, in words. */
@@ -204,11 +205,18 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'withdraw-letters': ({ run, count: n }) => `Withdrew ${count(n, 'letter')} of run ${run}`,
 	'hold-letters': ({ count: n }) => `Held ${count(n, 'letter')} that could not be written`,
 	'print-letters': ({ count: n }) => `Printed ${count(n, 'letter')}`,
-	'send-again': ({ subject }) => `Sent again: ${subject}`
+	'send-again': ({ subject }) => `Sent again: ${subject}`,
+	'keep-wording': ({ name, language, version }) =>
+		`Changed the wording “${name}” in ${languageName(language)} (version ${version})`,
+	'drop-wording': ({ name, language, isBuiltIn }) =>
+		isBuiltIn
+			? `Went back to the usual words of “${name}” in ${languageName(language)}`
+			: `Removed the wording “${name}” in ${languageName(language)}`
 };
 
 /** What kinds of letters are called where they are counted. */
 const LETTERS_IN_A_ROW = {
+	...{ thanks: 'thank-you letter', copies: 'covering letter' },
 	statement: 'statement',
 	reminder: 'reminder',
 	returned: 'returned-payment notice'

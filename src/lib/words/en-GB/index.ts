@@ -41,4 +41,5 @@ export * from './sums-by-currency';
 export * from './undoing-sentence';
 export * from './vat-sentence';
 export * from './why-not-sentence';
+export * from './wording-words';
 export { TABLES_OF } from './tables-of';

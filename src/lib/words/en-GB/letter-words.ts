@@ -3,14 +3,17 @@ import type { Paper } from '../../core/7-letters/paper';
 import type { LetterWords } from '../letters/letter-words';
 import { quoteText } from '../letters/quote-text';
 import { bankNumberText } from './bank-number-text';
-import { amount, count, money, percent, shortDay } from './format';
+import { amount, count, list, money, percent, shortDay } from './format';
+import { ENGLISH_WORDINGS } from './letter-wordings';
 import { RETURN_REASONS } from './return-reasons';
 
 /** What a kind of letter is called in a list. */
 export const LETTER_NAMES: Readonly<Record<LetterKind, string>> = {
 	statement: 'Statement',
 	reminder: 'Reminder',
-	returned: 'Returned payment notice'
+	returned: 'Returned payment notice',
+	thanks: 'Thank-you letter',
+	copies: 'Covering letter'
 };
 
 const PAPERS = { invoice: 'Invoice', credit_note: 'Credit note', charge: 'Charge' } as const;
@@ -37,42 +40,30 @@ export const ENGLISH: LetterWords = {
 	language: 'en',
 	...{ amount, money, percent, day: (day) => shortDay(day) },
 	names: LETTER_NAMES,
-	title: (letter) =>
+	correctedTitle: 'Corrected statement of account',
+	wordings: ENGLISH_WORDINGS,
+	shows: (letter) =>
 		letter.kind === 'statement'
-			? letter.corrects
-				? 'Corrected statement of account'
-				: 'Statement of account'
-			: letter.kind === 'returned'
-				? 'Returned payment'
-				: 'Reminder',
-	before: (letter) =>
-		letter.kind === 'statement'
-			? `${correction(letter.corrects)}${statementSays(letter)}`
+			? statementSays(letter)
 			: letter.returned
 				? returnedSays(letter, letter.returned)
-				: reminderSays(letter),
-	after: (letter) => {
-		if (letter.kind === 'statement')
-			return [
-				'If anything here differs from your own records, please let us know.',
-				...(letter.record
-					? [`Our record stood at ${letter.record.code} on ${shortDay(letter.record.day)}.`]
-					: [])
-			];
-		return letter.returned
-			? [
-					'If you believe that the bank has made a mistake, please let us know and we will take it up with them.'
-				]
-			: ['If you dispute any of these invoices, please let us know the reason so that we can resolve it.'];
-	},
+				: '',
+	deducted: ({ owed, late, currency }) =>
+		owed < late ? `, after ${money(late - owed, currency)} that stands to your credit has been deducted` : '',
+	corrected: ({ kind, date }) =>
+		`Our ${LETTER_NAMES[kind].toLowerCase()} of ${shortDay(date)} showed a payment against the wrong item. We have corrected this, and this statement replaces it. We apologise for the inconvenience.`,
+	recorded: ({ code, day }) => `Our record stood at ${code} on ${shortDay(day)}.`,
+	returnedWhy: (reason) => RETURN_REASONS[reason] ?? reason,
+	days: (days) => count(days, 'day'),
+	list,
 	sumName: (letter) =>
 		letter.owed < 0
 			? 'Balance in your favour'
-			: letter.kind === 'reminder'
-				? 'Overdue'
-				: letter.kind === 'returned'
-					? 'Amount due'
-					: 'Balance due',
+			: letter.kind === 'statement'
+				? 'Balance due'
+				: letter.kind === 'reminder' && letter.late > 0
+					? 'Overdue'
+					: 'Amount due',
 	columns: {
 		...{ document: 'Document', date: 'Date', due: 'Due', details: 'Details', tax: 'Tax' },
 		total: (currency) => `Total ${currency}`,
@@ -133,11 +124,6 @@ export const ENGLISH: LetterWords = {
 	}
 };
 
-function correction(corrects: Letter['corrects']): string {
-	if (!corrects) return '';
-	return `Our ${LETTER_NAMES[corrects.kind].toLowerCase()} of ${shortDay(corrects.date)} showed a payment against the wrong item. We have corrected this, and this statement replaces it. We apologise for the inconvenience. `;
-}
-
 function statementSays({ statement, date }: Letter): string {
 	const to = shortDay(statement?.to ?? date);
 	if (statement?.kind === 'activity' && statement.from)
@@ -145,13 +131,6 @@ function statementSays({ statement, date }: Letter): string {
 	if (statement?.kind === 'forward' && statement.from)
 		return `This statement shows the balance brought forward at ${shortDay(statement.from)}, and what was posted to your account up to ${to}.`;
 	return `This statement shows the items open on your account at ${to}. Payments received after that date are not included.`;
-}
-
-function reminderSays(letter: Letter): string {
-	const { owed, late, currency } = letter;
-	const less =
-		owed < late ? `, after ${money(late - owed, currency)} that stands to your credit has been deducted` : '';
-	return `According to our records, ${money(owed, currency)} is overdue on your account${less}. If you have paid in the last few days, please accept our thanks and disregard this reminder.`;
 }
 
 function returnedSays({ currency }: Letter, returned: NonNullable<Letter['returned']>): string {

@@ -246,6 +246,10 @@ function sentence(problem: Problem): string {
 			return `${problem.who} sent this to ${problem.customer} at ${moment(problem.at)}, after you opened the list. Load the page again to see it; it was not sent twice.`;
 		case 'letter-changed':
 			return `The account of ${problem.customer} changed since the letter was written. Look at it again before it goes.`;
+		case 'wording-wrong':
+			return `The words for ${problem.customer} hold a placeholder that stands for nothing. Open them again and put it right.`;
+		case 'wording-changed':
+			return `Somebody else changed “${problem.name}” since you opened it. Your words are still here: copy what you need, load the page again, and keep them then.`;
 		case 'letter-failed':
 			return `The letter to ${problem.customer || 'this account'} could not be written. The log says why; withdraw it and ask for it again.`;
 		case 'letter-held':

@@ -175,6 +175,18 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 	[{ kind: 'resume-run', facts: { run: 3 } }, 'Resumed run 3 of letters'],
 	[{ kind: 'withdraw-letters', facts: { run: 3, count: 1 } }, 'Withdrew 1 letter of run 3'],
 	[{ kind: 'hold-letters', facts: { count: 2 } }, 'Held 2 letters that could not be written'],
+	[
+		{ kind: 'keep-wording', facts: { name: 'Firm tone', language: 'de', version: 2 } },
+		'Changed the wording “Firm tone” in German (version 2)'
+	],
+	[
+		{ kind: 'drop-wording', facts: { name: 'Statement', language: 'en', isBuiltIn: true } },
+		'Went back to the usual words of “Statement” in English'
+	],
+	[
+		{ kind: 'drop-wording', facts: { name: 'Firm tone', language: 'de', isBuiltIn: false } },
+		'Removed the wording “Firm tone” in German'
+	],
 	[{ kind: 'print-letters', facts: { count: 2 } }, 'Printed 2 letters'],
 	[{ kind: 'set-logo', facts: { isTakenOff: false } }, 'Set the logo at the head of letters'],
 	[{ kind: 'set-logo', facts: { isTakenOff: true } }, 'Took the logo off letters'],

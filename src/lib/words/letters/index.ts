@@ -1,5 +1,6 @@
 /** What letters and documents on paper say, in the languages of customers. */
 export { layOutLetter } from './lay-out-letter';
 export { layOutPaper } from './lay-out-paper';
-export { letterLanguageFor } from './letter-words-of';
+export { letterLanguageFor, letterWordsOf } from './letter-words-of';
 export { mailText, type MailText } from './mail-text';
+export { wordLetter, type WordingFacts } from './word-letter';

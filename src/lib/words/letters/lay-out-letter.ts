@@ -1,14 +1,17 @@
 import type { Activity, Letter, LetterRow } from '../../core/7-letters/letter';
 import type { Sheet, SheetBlock, SheetRow, SheetTable } from '../../core/7-letters/sheet';
+import type { Worded, WordedBlock } from '../../core/7-letters/wording/fill-wording';
 import { BUCKETS } from '../../core/model/aged';
 import { letterWordsOf } from './letter-words-of';
 import type { LetterWords } from './letter-words';
+import { wordsOfLetter } from './word-letter';
 import { payBlock, sheetOf } from './sheet-of';
 
 /** A letter as it is printed, in its own language. */
 export function layOutLetter(letter: Letter): Sheet {
 	const words = letterWordsOf(letter.language);
 	const { statement, date } = letter;
+	const says = wordsOfLetter(letter);
 	const period =
 		statement && statement.from
 			? {
@@ -21,26 +24,46 @@ export function layOutLetter(letter: Letter): Sheet {
 	return {
 		...sheetOf(words, {
 			...{ firm: letter.firm, customer: letter.customer, day: date },
-			...{ title: words.title(letter), facts: [period] }
+			...{ title: says.title, facts: [period] }
 		}),
-		blocks: blocksOf(words, letter)
+		blocks: blocksOf(words, letter, says)
 	};
 }
 
-function blocksOf(words: LetterWords, letter: Letter): SheetBlock[] {
-	const text = (one: string, soft = false): SheetBlock => ({ kind: 'text', text: one, soft });
+function blocksOf(words: LetterWords, letter: Letter, says: Worded): SheetBlock[] {
+	const text = (one: string, soft = false): SheetBlock[] =>
+		one.trim() === '' ? [] : [{ kind: 'text', text: one, soft }];
+	const { corrects, record } = letter;
+	const blockOf = (block: WordedBlock): SheetBlock[] => {
+		switch (block.kind) {
+			case 'items':
+				return [
+					...text(letter.note ?? ''),
+					letter.activity ? activityTable(words, letter, letter.activity) : itemsTable(words, letter),
+					...letter.dated.flatMap((one) => text(words.dated(one, letter.currency), true))
+				];
+			case 'totals':
+				return [agedFigures(words, letter)];
+			case 'how-to-pay':
+				return asksForMoney(letter)
+					? [payBlock(words, letter.pay)]
+					: text(letter.kind === 'statement' ? words.pay.nothing : '');
+			default:
+				return [{ kind: 'rich', block }];
+		}
+	};
 	return [
-		text(words.before(letter)),
-		...(letter.note ? [text(letter.note)] : []),
-		letter.activity ? activityTable(words, letter, letter.activity) : itemsTable(words, letter),
-		...(letter.kind === 'statement' ? [agedFigures(words, letter)] : []),
-		...letter.dated.map((one) => text(words.dated(one, letter.currency), true)),
-		// Who owes nothing is not asked to pay.
-		letter.owed > 0 ? payBlock(words, letter.pay) : text(words.pay.nothing),
-		...words.after(letter).map((one) => text(one)),
-		text(letter.firm.name)
+		...text(says.greeting),
+		...text(corrects ? words.corrected(corrects) : ''),
+		...says.blocks.flatMap(blockOf),
+		...text(says.closing),
+		...text(says.sender),
+		...text(record ? words.recorded(record) : '', true)
 	];
 }
+
+/** Who owes nothing is not asked to pay. */
+export const asksForMoney = (letter: Letter): boolean => letter.owed > 0;
 
 function agedFigures(words: LetterWords, { aged, currency }: Letter): SheetBlock {
 	return {

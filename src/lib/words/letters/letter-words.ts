@@ -7,6 +7,7 @@ import type {
 	PartPayment
 } from '../../core/7-letters/letter';
 import type { Paper } from '../../core/7-letters/paper';
+import type { BuiltInWording, Wording } from '../../core/7-letters/wording/wording';
 import type { Bucket } from '../../core/model/aged';
 
 /** How a language writes sums and days in letters. */
@@ -25,11 +26,22 @@ export interface LetterWords extends LetterFormats {
 	readonly language: LetterLanguage;
 	/** What a kind of letter is called. */
 	readonly names: Readonly<Record<Letter['kind'], string>>;
-	title(letter: Letter): string;
-	/** What is said above the table. */
-	before(letter: Letter): string;
-	/** What is said below all of it. */
-	after(letter: Letter): readonly string[];
+	/** The title of a statement that takes the place of one. */
+	readonly correctedTitle: string;
+	/** Wordings that come with the application. */
+	readonly wordings: Readonly<Record<BuiltInWording, Wording>>;
+	/** What a statement shows, or which payment came back, in a sentence or two. */
+	shows(letter: Letter): string;
+	/** That credits were taken off, as it goes on behind the amount that is asked for; nothing where there were none. */
+	deducted(letter: Letter): string;
+	/** What was wrong in the letter whose place this one takes. */
+	corrected(corrects: NonNullable<Letter['corrects']>): string;
+	/** How the firm's record stood. */
+	recorded(record: NonNullable<Letter['record']>): string;
+	/** Why a payment came back. @param reason ISO 20022 ExternalReturnReason1Code, or one of our own */
+	returnedWhy(reason: string): string;
+	days(count: number): string;
+	list(texts: readonly string[]): string;
 	/** The sum that matters: what it is called. */
 	sumName(letter: Letter): string;
 	readonly columns: {

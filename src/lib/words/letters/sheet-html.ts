@@ -1,4 +1,5 @@
 import type { Sheet, SheetBlock, SheetCell, SheetTable } from '../../core/7-letters/sheet';
+import type { RichBlock, RichRun } from '../../core/7-letters/wording/rich-text';
 
 const INK = '#24201b';
 const SOFT = '#6f665a';
@@ -26,6 +27,8 @@ function blockHtml(block: SheetBlock): string {
 	switch (block.kind) {
 		case 'text':
 			return `<p${block.soft ? ` style="color:${SOFT}"` : ''}>${safe(block.text).replaceAll('\n', '<br>')}</p>`;
+		case 'rich':
+			return richHtml(block.block);
 		case 'table':
 			return tableHtml(block);
 		case 'figures':
@@ -35,6 +38,23 @@ function blockHtml(block: SheetBlock): string {
 		default:
 			return block satisfies never;
 	}
+}
+
+function richHtml(block: RichBlock): string {
+	if (block.kind === 'paragraph') return `<p>${runsHtml(block.runs)}</p>`;
+	const tag = block.ordered ? 'ol' : 'ul';
+	return `<${tag}>${block.items.map((item) => `<li>${runsHtml(item)}</li>`).join('')}</${tag}>`;
+}
+
+function runsHtml(runs: readonly RichRun[]): string {
+	return runs
+		.map(({ text, strong, em, link }) => {
+			let html = safe(text).replaceAll('\n', '<br>');
+			if (em) html = `<em>${html}</em>`;
+			if (strong) html = `<strong>${html}</strong>`;
+			return link ? `<a href="${safe(link)}" style="color:${LATE}">${html}</a>` : html;
+		})
+		.join('');
 }
 
 function tableHtml({ columns, rows, sums }: SheetTable): string {

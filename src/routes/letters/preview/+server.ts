@@ -1,19 +1,43 @@
-import { cleanText } from '$lib/core/text/clean-text';
-import { rowNumber } from '$lib/server/platform/http/row-number';
+import { error, type RequestEvent } from '@sveltejs/kit';
+import { z } from 'zod';
+import { checkWording } from '$lib/core/7-letters/wording/check-wording';
+import { LETTER_KINDS } from '$lib/core/7-letters/letter';
+import { cleanText, cleanTexts } from '$lib/core/text/clean-text';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
-import { error } from '@sveltejs/kit';
+import { rowNumber } from '$lib/server/platform/http/row-number';
 import { statusOf } from '$lib/server/platform/http/refuse';
 import { view } from '$lib/server/platform/http/view';
 import { lookAtLetters } from '$lib/server/letters/queries/letters';
+import type { LettersAsked } from '$lib/server/letters/store/letters-for';
+import { WORDING } from '$lib/server/letters/store/wording-shape';
 import { lookAtReturned } from '$lib/server/returns/queries/returns';
 import { render } from '$lib/server/services/render-pdf';
-import { problemSentence } from '$lib/words';
-import type { LettersAsked } from '$lib/server/letters/store/letters-for';
+import { problemSentence, wordingFault } from '$lib/words';
 import { readStatement } from '../read-statement';
 import type { RequestHandler } from './$types';
 
+/** Words of a letter are a few thousand letters long. */
+const MOST_BYTES = 200_000;
+
 /** The letter that an account would get today, as PDF: as it will arrive. */
-export const GET: RequestHandler = async ({ locals, url }) => {
+export const GET: RequestHandler = async (event) => shown(event, await askedBy(event));
+
+const WORDS_ASKED = z.object({ words: WORDING });
+
+/** The same with words that are still being written. */
+export const POST: RequestHandler = async (event) => {
+	const text = await event.request.text();
+	if (text.length > MOST_BYTES) error(413, 'That is more than a letter may say.');
+	const read = WORDS_ASKED.safeParse(cleanTexts(jsonOf(text)));
+	if (!read.success) error(400, read.error.issues[0]?.message ?? 'These are no words of a letter.');
+	const { words } = read.data;
+	const asked = await askedBy(event);
+	const [fault] = checkWording(words, asked.kind);
+	if (fault) error(422, wordingFault(fault));
+	return shown(event, { ...asked, accounts: asked.accounts.map((one) => ({ ...one, words })) });
+};
+
+async function askedBy({ locals, url }: RequestEvent): Promise<LettersAsked> {
 	const returnedId = rowNumber(url.searchParams.get('of'));
 	const returned = returnedId && (await view(locals, lookAtReturned, returnedId));
 	const account = returned
@@ -24,12 +48,18 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 			};
 	const statement = readStatement(url);
 	const note = cleanText(url.searchParams.get('note') ?? '').slice(0, 4_100);
-	const asked: LettersAsked = {
-		kind: returned ? 'returned' : url.searchParams.get('kind') === 'reminder' ? 'reminder' : 'statement',
+	const wording = /^[a-z0-9-]{1,60}$/.exec(url.searchParams.get('wording') ?? '')?.[0];
+	const kind = LETTER_KINDS.find((one) => one === url.searchParams.get('kind')) ?? 'statement';
+	return {
+		kind: returned ? 'returned' : kind,
 		...(statement ? { statement } : {}),
 		...(note ? { note } : {}),
-		accounts: [account]
+		...(locals.who ? { person: locals.who.name } : {}),
+		accounts: [{ ...account, ...(wording ? { wording } : {}) }]
 	};
+}
+
+async function shown({ locals }: RequestEvent, asked: LettersAsked): Promise<Response> {
 	const [found] = await view(locals, lookAtLetters, asked);
 	if (!found!.ok) error(statusOf(found!.problems), found!.problems.map(problemSentence).join(' '));
 	const { letter } = found!.value;
@@ -38,4 +68,12 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	return new Response(new Uint8Array(pdf), {
 		headers: { 'content-type': 'application/pdf', 'content-disposition': contentDisposition('inline', name) }
 	});
-};
+}
+
+function jsonOf(text: string): unknown {
+	try {
+		return JSON.parse(text) as unknown;
+	} catch {
+		return null;
+	}
+}

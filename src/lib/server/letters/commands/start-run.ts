@@ -1,5 +1,7 @@
 import { and, eq, gt, ne } from 'drizzle-orm';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
+import { checkWording } from '../../../core/7-letters/wording/check-wording';
+import type { Wording } from '../../../core/7-letters/wording/wording';
 import type { HeldReason } from '../../../core/7-letters/why-held';
 import type { Problem } from '../../../core/problems';
 import { defineAct, madeHere } from '../../act/define-act';
@@ -19,6 +21,8 @@ export interface ChosenAccount {
 	readonly overruled?: HeldReason | undefined;
 	/** What they added to this letter. */
 	readonly note?: string | undefined;
+	/** What they made it say, in place of its wording. */
+	readonly words?: Wording | undefined;
 }
 
 export interface StartRun {
@@ -58,6 +62,9 @@ export const startRun = defineAct({
 		});
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 20));
 		if (letters.length === 0) throw new DomainError({ code: 'run-empty' });
+		for (const { row, one } of letters)
+			if (one.words && checkWording(one.words, input.kind).length > 0)
+				throw new DomainError({ code: 'wording-wrong', customer: row.name });
 		const overruled = letters.flatMap(({ row }) => (row.held ? [{ code: row.code, reason: row.held }] : []));
 		const actId = await ctx.record({
 			summary: { letter: input.kind, count: letters.length, overruled: overruled.length },
@@ -81,6 +88,7 @@ export const startRun = defineAct({
 			runLetter,
 			letters.map(({ row, one }) => ({
 				...{ runId, customerId: row.customerId, currency: row.currency, way: row.way, note: one.note ?? '' },
+				wording: one.words ?? null,
 				...{ seenAmount: one.amount as RunRow['amount'], overruled: row.held, state: 'to-write' as const }
 			}))
 		);

@@ -1,4 +1,4 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, eq, gt, max } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import { groupBy } from '../../../core/group-by';
 import { ZERO } from '../../../core/money/minor';
@@ -7,7 +7,14 @@ import { payIntoFor } from '../../firm/store/firm-bank';
 import { readSetting } from '../../firm/store/settings';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
-import { customer, itemState, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
+import {
+	customer,
+	itemState,
+	manualReceipt,
+	receipt,
+	receiptState,
+	wordingVersion
+} from '../../platform/db/schema';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { overtakenLetters } from './overtaken-letters';
 
@@ -86,7 +93,17 @@ async function readShown(db: Reader, kind: LetterKind, accounts: readonly Letter
 		.orderBy(asc(manualReceipt.id));
 	const owners = await db.select().from(customer).where(inList(customer.id, ids));
 	const overtaken = kind === 'statement' ? await overtakenLetters(db, ids.length === 1 ? ids[0]! : null) : [];
-	const firm = { ...(await readSetting(db, 'firm')), letters: await readSetting(db, 'letters') };
+	const firm = {
+		...(await readSetting(db, 'firm')),
+		letters: await readSetting(db, 'letters'),
+		wordings:
+			(
+				await db
+					.select({ id: max(wordingVersion.id) })
+					.from(wordingVersion)
+					.all()
+			)[0]?.id ?? null
+	};
 	const payInto = new Map<string, unknown>();
 	for (const { currency } of accounts)
 		if (!payInto.has(currency)) payInto.set(currency, await payIntoFor(db, currency));

@@ -2,6 +2,7 @@ import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { groupBy } from '../../../core/group-by';
 import { age } from '../../../core/6-reports/age';
 import type { Letter, LetterKind, StatementAsked } from '../../../core/7-letters/letter';
+import { usualWording, type Wording } from '../../../core/7-letters/wording/wording';
 import { recipientsOf, type Recipients } from '../../../core/7-letters/recipients-of';
 import { writeLetter } from '../../../core/7-letters/write-letter';
 import type { Day } from '../../../core/day/day';
@@ -9,7 +10,7 @@ import type { OpenItem } from '../../../core/model/records';
 import { sumOf } from '../../../core/money/add';
 import { minor, ZERO } from '../../../core/money/minor';
 import { err, type Result } from '../../../core/result';
-import { letterLanguageFor } from '../../../words/letters';
+import { letterLanguageFor, wordLetter, type WordingFacts } from '../../../words/letters';
 import { anchorCode } from '../../platform/anchors/anchor-code';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
@@ -21,10 +22,24 @@ import { returnedPayments } from '../../returns/store/returned-payments';
 import { accountsOn, partPayments, type AccountsOn } from './accounts-on';
 import { activityOf } from './activity-of';
 import type { LetterAccount } from './letter-versions';
+import { readWordings, type Wordings } from './wordings';
 import { overtakenLetters } from './overtaken-letters';
 
 export interface LetterFor extends Recipients {
 	readonly letter: Letter;
+}
+
+/** What is asked of one letter. */
+export interface LetterOfOne extends LetterAccount {
+	/** What a person adds to this one. */
+	readonly note?: string;
+	/** The wording that it has; the usual one of its kind where it is not said. */
+	readonly wording?: string;
+	/** Words for this letter alone. */
+	readonly words?: Wording | null;
+	readonly step?: WordingFacts['step'];
+	/** The items that it is about; all that its kind is about where it is not said. */
+	readonly about?: readonly number[];
 }
 
 /** Which letters are asked for. */
@@ -32,9 +47,9 @@ export interface LettersAsked {
 	readonly kind: LetterKind;
 	/** What kind of statements; those of open items as of today where it is not said. */
 	readonly statement?: StatementAsked;
-	readonly accounts: readonly (LetterAccount & {
-		/** What a person adds to this one. */ readonly note?: string;
-	})[];
+	readonly accounts: readonly LetterOfOne[];
+	/** In whose name they go. */
+	readonly person?: string;
 	/** What a person adds to each. */
 	readonly note?: string;
 	/** Who gets a copy of each, beside the customer's own people. */
@@ -71,6 +86,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 	const overtaken = kind === 'statement' ? await overtakenLetters(db, ids.length === 1 ? ids[0]! : null) : [];
 	const told = new Map(overtaken.map((one) => [`${one.customerId} ${one.currency}`, one]));
 	const record = kind === 'statement' ? await newestRecord(db) : null;
+	const wordings = await readWordings(db);
 	const payInto = new Map<string, Awaited<ReturnType<typeof payIntoFor>>>();
 	for (const { currency } of accounts)
 		if (!payInto.has(currency)) payInto.set(currency, await payIntoFor(db, currency));
@@ -99,7 +115,8 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 			...(kind === 'statement' ? { statement } : {}),
 			...(activity ? { activity } : {}),
 			...(corrects ? { corrects: { kind: corrects.kind, date: corrects.date } } : {}),
-			...(returned ? { returned } : {}),
+			...(returned ? { returned: returned.payment } : {}),
+			...(returned || account.about ? { about: new Set(returned?.itemIds ?? account.about) } : {}),
 			...(note ? { note } : {}),
 			...(record ? { record } : {}),
 			credits: (standing.credits.get(customerId) ?? []).filter((one) => one.currency === currency),
@@ -121,11 +138,29 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 		});
 		const { to, copies } = recipientsOf(owner, kind);
 		const also = asked.copyTo && asked.copyTo !== to && !copies.includes(asked.copyTo) ? [asked.copyTo] : [];
-		written.push(
-			letter.ok ? { ok: true, value: { letter: letter.value, to, copies: [...copies, ...also] } } : letter
-		);
+		if (!letter.ok) {
+			written.push(letter);
+			continue;
+		}
+		const contact = contactOf(owner, to);
+		const worded = withWords(letter.value, wordings, account, { contact, person: asked.person });
+		written.push({ ok: true, value: { letter: worded, to, copies: [...copies, ...also] } });
 	}
 	return written;
+}
+
+/** The letter with its words: those for it alone, those of its wording, or those that came with the application. */
+function withWords(letter: Letter, wordings: Wordings, asked: LetterOfOne, facts: WordingFacts): Letter {
+	const key = asked.wording ?? usualWording(letter.kind);
+	const { words, used } = wordings.wordsFor(key, letter.kind, letter.language);
+	const says = wordLetter(letter, asked.words ?? words, { ...facts, step: asked.step });
+	return { ...letter, says, wording: asked.words ? { ...used, isChanged: true } : used };
+}
+
+/** Whom a letter addresses by name: whoever has the address that it goes to, else the first who is known. */
+function contactOf({ contacts }: typeof customer.$inferSelect, to: string | null): string | undefined {
+	const named = contacts.filter((one) => one.name !== '');
+	return (named.find((one) => to !== null && one.email === to) ?? named[0])?.name;
 }
 
 /** Accounts as they stand now, from what is kept beside the records. */

@@ -37,6 +37,7 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	past_number: 'nothing',
 	letter_run: 'nothing',
 	run_letter: 'nothing',
+	wording_version: 'nothing',
 	allocation: 'nothing',
 	difference: 'nothing',
 	receipt_adjustment: 'nothing',

@@ -16,6 +16,7 @@ export const LETTER_FACES = [
 export const plainFonts = (): Buffer[] => [
 	google('source-sans-3', '400Regular/SourceSans3_400Regular'),
 	google('source-sans-3', '600SemiBold/SourceSans3_600SemiBold'),
+	google('source-sans-3', '400Regular_Italic/SourceSans3_400Regular_Italic'),
 	google('source-serif-4', '600SemiBold/SourceSerif4_600SemiBold'),
 	google('noto-sans-arabic', '400Regular/NotoSansArabic_400Regular'),
 	google('noto-sans-hebrew', '400Regular/NotoSansHebrew_400Regular'),

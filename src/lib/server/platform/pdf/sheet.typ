@@ -9,6 +9,7 @@
 #set document(title: sheet.title, author: sheet.author, date: auto)
 #set text(font: faces, fallback: false, size: 9.5pt, fill: ink, lang: sheet.language, number-type: "lining", number-width: "tabular", hyphenate: false)
 #set par(leading: 0.55em, spacing: 0.9em)
+#show strong: set text(weight: 600)
 #show heading: set text(font: ("Source Serif 4",) + faces, weight: 600)
 #show heading.where(level: 1): set text(size: 17pt)
 #show heading.where(level: 1): set block(above: 0pt, below: 9pt)
@@ -52,6 +53,19 @@
   words
   if one.at("after", default: "") != "" { text(fill: soft, [ #one.after]) }
   if one.at("late", default: "") != "" { text(fill: copper, size: 8pt, [ #one.late]) }
+}
+
+#let run-of(one) = {
+  let words = lines(one.text.split("\n"))
+  if one.at("em", default: false) { words = emph(words) }
+  if one.at("strong", default: false) { words = strong(words) }
+  if "link" in one { link(one.link, text(fill: copper, words)) } else { words }
+}
+
+#let rich-of(one) = {
+  if one.kind == "paragraph" { par(one.runs.map(run-of).join()) }
+  else if one.ordered { enum(..one.items.map(item => item.map(run-of).join())) }
+  else { list(..one.items.map(item => item.map(run-of).join())) }
 }
 
 #let row-at = state("row", 0)
@@ -139,6 +153,7 @@
 
 #for one in sheet.blocks {
   if one.kind == "text" { par(if one.at("soft", default: false) { text(fill: soft, one.text) } else { lines(one.text.split("\n")) }) }
+  else if one.kind == "rich" { rich-of(one.block) }
   else if one.kind == "table" { table-of(one) }
   else if one.kind == "figures" { figures-of(one) }
   else if one.kind == "pay" { pay-of(one) }

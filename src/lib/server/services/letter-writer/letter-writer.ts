@@ -22,7 +22,7 @@ const EVERY_MS = 60_000;
 
 type Wanted = Pick<
 	typeof runLetter.$inferSelect,
-	'id' | 'customerId' | 'currency' | 'way' | 'note' | 'tries'
+	'id' | 'customerId' | 'currency' | 'way' | 'note' | 'wording' | 'tries'
 > & { readonly run: typeof letterRun.$inferSelect };
 
 /** Writes the letters of runs, whoever looks on or not. */
@@ -99,7 +99,7 @@ async function nextBatch(books: Books, taken: readonly number[]): Promise<Wanted
 	const rows = await toWrite(books, taken, first.run.id).limit(BATCH).all();
 	return rows.map(({ run, one }) => ({
 		...{ id: one.id, customerId: one.customerId, currency: one.currency, way: one.way },
-		...{ note: one.note, tries: one.tries },
+		...{ note: one.note, wording: one.wording, tries: one.tries },
 		run
 	}));
 }
@@ -128,8 +128,12 @@ async function writeBatch(
 	const asked = {
 		...{
 			kind: run.kind,
-			accounts: batch.map(({ customerId, currency, way, note }) => ({ customerId, currency, way, note }))
+			accounts: batch.map(({ customerId, currency, way, note, wording }) => ({
+				...{ customerId, currency, way, note },
+				words: wording
+			}))
 		},
+		person: run.userName,
 		...(run.statement ? { statement: run.statement } : {}),
 		...{ note: run.note, copyTo: run.copyTo }
 	};

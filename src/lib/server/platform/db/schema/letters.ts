@@ -1,5 +1,6 @@
-import { blob, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { StatementAsked } from '../../../../core/7-letters/letter';
+import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { LETTER_KINDS, LETTER_LANGUAGES, type StatementAsked } from '../../../../core/7-letters/letter';
+import type { Wording } from '../../../../core/7-letters/wording/wording';
 import { HELD_REASONS } from '../../../../core/7-letters/why-held';
 import { LETTER_WAYS } from '../../../../core/model/customer-details';
 import { sql } from 'drizzle-orm';
@@ -15,7 +16,7 @@ export const letter = sqliteTable(
 		actId: integer('act_id')
 			.notNull()
 			.references(() => act.id),
-		kind: text('kind', { enum: ['statement', 'reminder', 'returned'] }).notNull(),
+		kind: text('kind', { enum: LETTER_KINDS }).notNull(),
 		date: dayColumn('date').notNull(),
 		customerId: integer('customer_id')
 			.notNull()
@@ -83,13 +84,34 @@ export const message = sqliteTable('message', {
 	packed: blob('packed', { mode: 'buffer' })
 });
 
+/** A version of the words of a kind of letter, in one language. The newest of a key and language holds; earlier ones stay. */
+export const wordingVersion = sqliteTable(
+	'wording_version',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		/** Which wording: one that came with the application, or one of the firm's own. */
+		key: text('key').notNull(),
+		kind: text('kind', { enum: LETTER_KINDS }).notNull(),
+		language: text('language', { enum: LETTER_LANGUAGES }).notNull(),
+		version: integer('version').notNull(),
+		/** What the firm calls it. */
+		name: text('name').notNull(),
+		/** The words; null from when what came with the application holds again, or one of the firm's own is no longer used. */
+		words: text('words', { mode: 'json' }).$type<Wording>()
+	},
+	(t) => [uniqueIndex('wording_version_key').on(t.key, t.language, t.version)]
+);
+
 /** Letters that somebody asked for together. What it is made of stands; only whether it rests may change. */
 export const letterRun = sqliteTable('letter_run', {
 	id: integer('id').primaryKey(),
 	actId: integer('act_id')
 		.notNull()
 		.references(() => act.id),
-	kind: text('kind', { enum: ['statement', 'reminder', 'returned'] }).notNull(),
+	kind: text('kind', { enum: LETTER_KINDS }).notNull(),
 	/** What kind of statements, and of which days; null for other letters. */
 	statement: text('statement', { mode: 'json' }).$type<StatementAsked>(),
 	/** What was added to each. */
@@ -123,6 +145,8 @@ export const runLetter = sqliteTable(
 		note: text('note').notNull().default(''),
 		/** The reason against it that was overruled. */
 		overruled: text('overruled', { enum: HELD_REASONS }),
+		/** Words for this letter alone; null for those of its wording. */
+		wording: text('wording', { mode: 'json' }).$type<Wording>(),
 		state: text('state', { enum: ['to-write', 'written', 'held', 'withdrawn'] }).notNull(),
 		/** Why it is held, as problems in JSON; null where it is not. */
 		why: text('why'),

@@ -65,6 +65,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	delivery: 'kept',
 	letter_run: 'kept',
 	run_letter: 'kept',
+	wording_version: 'posted',
 	user: 'kept',
 	credential: 'kept',
 	sign_in_code: 'kept',
