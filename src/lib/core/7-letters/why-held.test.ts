@@ -1,11 +1,19 @@
 import { describe, expect, it, test } from 'vitest';
 import { minor } from '../money/minor';
-import { HELD_REASONS, isImpossible, wayOf, whyHeld, type HeldReason, type LetterStanding } from './why-held';
+import {
+	HELD_REASONS,
+	isImpossible,
+	wayOf,
+	whyHeld,
+	type ChaseStanding,
+	type HeldReason,
+	type LetterStanding
+} from './why-held';
 
 const PLAIN: LetterStanding = {
 	...{ owed: minor(100), late: minor(60), credit: minor(0), onAccount: minor(0), disputed: minor(0) },
 	...{ hasMovements: true, moneyWaits: false, paused: false, way: 'mail', hasEmail: true, hasAddress: true },
-	...{ sentToday: false, corrects: false }
+	...{ asked: minor(60), sentToday: false, corrects: false, chase: null }
 };
 type Case = readonly [
 	what: string,
@@ -33,7 +41,7 @@ test.each<Case>([
 	['credits cover a penny less', { credit: minor(59) }, null, null],
 	[
 		'the account is in credit',
-		{ owed: minor(10), late: minor(10), onAccount: minor(20), credit: minor(20) },
+		{ owed: minor(10), late: minor(10), asked: minor(10), onAccount: minor(20), credit: minor(20) },
 		'in-credit',
 		'credit-covers'
 	],
@@ -64,6 +72,30 @@ describe('a customer in credit', () => {
 			'in-credit'
 		]);
 	});
+});
+
+describe('a reminder by steps', () => {
+	const none: ChaseStanding = {
+		...{ reaches: false, isPromised: false, isCovered: false, isToBeCalled: false },
+		...{ isSmall: false, isMissed: false }
+	};
+	it.each<readonly [Partial<ChaseStanding>, Partial<LetterStanding>, HeldReason | null]>([
+		[{ reaches: true }, {}, null],
+		// What falls due soon is not late, and is told of all the same.
+		[{ reaches: true }, { late: minor(0) }, null],
+		[{}, {}, 'no-step'],
+		[{ isToBeCalled: true }, {}, 'to-call'],
+		[{ isPromised: true, isToBeCalled: true }, { asked: minor(0) }, 'promised'],
+		[{ isCovered: true }, {}, 'cheque-covers'],
+		[{ reaches: true, isPromised: true }, {}, null],
+		[{ reaches: true, isSmall: true, isMissed: true }, {}, 'too-small'],
+		[{ reaches: true, isMissed: true }, {}, 'step-missed'],
+		[{ reaches: true, isMissed: true }, { moneyWaits: true }, 'money-waiting'],
+		[{ isPromised: true }, { paused: true }, 'paused'],
+		[{ reaches: true }, { credit: minor(60) }, 'credit-covers']
+	])('%j %j', (chase, over, why) =>
+		expect(whyHeld('reminder', { ...PLAIN, ...over, chase: { ...none, ...chase } }, 'hold')).toBe(why)
+	);
 });
 
 test('only what makes a letter impossible cannot be overruled', () =>

@@ -4,8 +4,10 @@ import type { LetterKind } from './letter';
 
 /** Why a letter had better not go now, the weightiest first; a person may overrule all but what makes it impossible. */
 export const HELD_REASONS = [
-	...(['nothing-owed', 'no-address', 'money-waiting', 'paused', 'in-credit', 'credit-covers'] as const),
-	...(['disputed', 'wants-none', 'sent-today'] as const)
+	...(['nothing-owed', 'no-address', 'money-waiting', 'paused'] as const),
+	...(['promised', 'cheque-covers', 'to-call', 'no-step', 'credit-covers', 'in-credit'] as const),
+	...(['disputed', 'too-small', 'step-missed'] as const),
+	...(['wants-none', 'sent-today'] as const)
 ] as const;
 export type HeldReason = (typeof HELD_REASONS)[number];
 
@@ -19,6 +21,8 @@ export interface LetterStanding {
 	readonly owed: Minor;
 	/** What of it is past due. */
 	readonly late: Minor;
+	/** What a reminder would ask for before credits are taken off: what is late, or what falls due soon. */
+	readonly asked: Minor;
 	/** Money on account and in credit notes. */
 	readonly credit: Minor;
 	/** What of it lies on account. */
@@ -36,6 +40,23 @@ export interface LetterStanding {
 	readonly sentToday: boolean;
 	/** Whether a letter that is out of date is to be replaced. */
 	readonly corrects: boolean;
+	/** Where it stands on its ladder; null for letters that are no step of one. */
+	readonly chase: ChaseStanding | null;
+}
+
+/** Where an account stands on its ladder, as far as it decides whether a reminder goes. */
+export interface ChaseStanding {
+	/** Whether it reaches a step by letter today. */
+	readonly reaches: boolean;
+	/** Whether it would but for a promise, or for a cheque that is dated later. */
+	readonly isPromised: boolean;
+	readonly isCovered: boolean;
+	/** Whether its next step is a call, and that is today. */
+	readonly isToBeCalled: boolean;
+	/** Whether it owes less than the step asks for. */
+	readonly isSmall: boolean;
+	/** Whether the step should have been taken long ago. */
+	readonly isMissed: boolean;
 }
 
 /** Why a letter of a kind is held; null where nothing stands against it. @param inCredit what the firm does with customers in credit */
@@ -50,15 +71,29 @@ export function whyHeld(
 	const way = wayOf(kind, standing);
 	const reached =
 		(way !== 'paper' && standing.hasEmail) || (way !== 'mail' && standing.hasAddress) ? null : 'no-address';
-	if (isReminder ? late <= 0 : owed === 0 && credit === 0 && !standing.hasMovements) return 'nothing-owed';
+	if (
+		isReminder ? late <= 0 && !standing.chase?.reaches : owed === 0 && credit === 0 && !standing.hasMovements
+	)
+		return 'nothing-owed';
 	if (reached) return reached;
 	if (standing.moneyWaits) return 'money-waiting';
 	if (isReminder && standing.paused) return 'paused';
-	if (isReminder && late - credit <= 0) return 'credit-covers';
+	const noStep = standing.chase && whyNoStep(standing.chase);
+	if (noStep) return noStep;
+	if (isReminder && standing.asked - credit <= 0) return 'credit-covers';
 	if (!isReminder && balance < 0 && inCredit === 'hold') return 'in-credit';
 	if (owed > 0 && disputed >= owed) return 'disputed';
+	if (standing.chase?.isSmall) return 'too-small';
+	if (standing.chase?.isMissed) return 'step-missed';
 	if (kind === 'statement' && standing.way === 'none') return 'wants-none';
 	return standing.sentToday && !standing.corrects ? 'sent-today' : null;
+}
+
+function whyNoStep(chase: ChaseStanding): HeldReason | null {
+	if (chase.reaches) return null;
+	if (chase.isPromised) return 'promised';
+	if (chase.isCovered) return 'cheque-covers';
+	return chase.isToBeCalled ? 'to-call' : 'no-step';
 }
 
 /** How a letter goes: statements as the customer wants them; others by mail, or on paper where there is no address for mail. */

@@ -2,6 +2,15 @@ import MailComposer from 'nodemailer/lib/mail-composer/index.js';
 import type { Letter } from '../../core/7-letters/letter';
 import { mailText } from '../../words/letters';
 
+/** A document as it hangs on a letter. */
+export interface CopyOfDocument {
+	readonly number: string;
+	readonly pdf: Buffer;
+}
+
+/** A number as a file's name: what a file system may not have is a dash. */
+const fileName = (number: string) => number.replace(/[^\p{L}\p{N}._-]+/gu, '-').slice(0, 80) || 'document';
+
 export interface Composed {
 	readonly eml: Buffer;
 	readonly messageId: string;
@@ -12,7 +21,7 @@ export interface Composed {
 /** The message that carries a letter, as it will travel (RFC 5322, MIME). Its id is given, so that sending again is seen. */
 export async function composeMail(
 	letter: Letter,
-	pdf: Buffer,
+	{ pdf, papers }: { readonly pdf: Buffer; readonly papers: readonly CopyOfDocument[] },
 	{ to, copies }: { readonly to: string; readonly copies: readonly string[] },
 	id: string,
 	date: Date
@@ -31,7 +40,13 @@ export async function composeMail(
 		html,
 		messageId,
 		date,
-		attachments: [{ filename, content: pdf, contentType: 'application/pdf' }]
+		attachments: [
+			{ filename, content: pdf, contentType: 'application/pdf' },
+			...papers.map((one) => ({
+				filename: `${fileName(one.number)}.pdf`,
+				...{ content: one.pdf, contentType: 'application/pdf' }
+			}))
+		]
 	});
 	return { eml: await composer.compile().build(), messageId, subject, body };
 }

@@ -10,7 +10,9 @@ import { logFailure } from '../platform/log';
 import { packPaper, type PackedPaper } from '../platform/files/papers';
 import { packMessage } from '../platform/mail/pack-message';
 import type { Reader } from '../platform/db/open';
-import { composeMail } from './compose-mail';
+import type { StepOfLetter } from '../../core/7-letters/letter-details';
+import { paperFor } from '../documents/store/paper-for';
+import { composeMail, type CopyOfDocument } from './compose-mail';
 import { setPaper } from './set-paper';
 import { lettersFor, type LetterOfOne, type LettersAsked } from './store/letters-for';
 import { letterVersions } from './store/letter-versions';
@@ -30,6 +32,10 @@ export interface WrittenLetter {
 	readonly to: string;
 	readonly copies: readonly string[];
 	readonly paper: PackedPaper;
+	/** Copies of documents that go with it. */
+	readonly copiesOf: readonly PackedPaper[];
+	/** The step of chasing that it is. */
+	readonly step?: StepOfLetter;
 	/** The message in place of whose papers stand marks, compressed; null where it goes by post alone. */
 	readonly message: Uint8Array | null;
 	readonly messageId: string;
@@ -64,16 +70,17 @@ export async function writeLetters(
 			written.push(one);
 			continue;
 		}
-		const { letter, to, copies } = one.value;
-		const way = asked.accounts[n]!.way ?? 'mail';
+		const { letter, to, copies, attached } = one.value;
+		const { way = 'mail', step } = asked.accounts[n]!;
 		const reached = way === 'paper' ? letter.customer.address.length > 0 : to !== null;
 		if (!reached) {
 			written.push({ ok: false, problems: [{ code: 'address-missing', customer: letter.customer.name }] });
 			continue;
 		}
 		try {
-			const value = await writeOne(letter, way, { to, copies }, { shows: shows[n]!, now });
-			written.push({ ok: true, value });
+			const papers = await copiesFor(db, attached);
+			const value = await writeOne(letter, way, { to, copies, papers }, { shows: shows[n]!, now });
+			written.push({ ok: true, value: step ? { ...value, step } : value });
 		} catch (error) {
 			logFailure(`writing the letter to ${letter.customer.code}`, error);
 			written.push({ ok: false, problems: [{ code: 'letter-failed', customer: letter.customer.name }] });
@@ -82,21 +89,39 @@ export async function writeLetters(
 	return written;
 }
 
+async function copiesFor(db: Reader, ids: readonly number[]): Promise<CopyOfDocument[]> {
+	const papers: CopyOfDocument[] = [];
+	for (const id of ids) {
+		const paper = await paperFor(db, id);
+		if (paper) papers.push({ number: paper.number, pdf: setPaper({ what: 'paper', paper }) });
+	}
+	return papers;
+}
+
 async function writeOne(
 	letter: Letter,
 	way: LetterWay,
-	{ to, copies }: { readonly to: string | null; readonly copies: readonly string[] },
+	{
+		to,
+		copies,
+		papers
+	}: {
+		readonly to: string | null;
+		readonly copies: readonly string[];
+		readonly papers: readonly CopyOfDocument[];
+	},
 	{ shows, now }: { readonly shows: string; readonly now: string }
 ): Promise<WrittenLetter> {
 	const pdf = setPaper({ what: 'letter', letter });
 	const paper = await packPaper(pdf);
-	const base = { letter, way, paper, shows };
+	const copiesOf = await Promise.all(papers.map((one) => packPaper(one.pdf)));
+	const base = { letter, way, paper, copiesOf, shows };
 	if (way === 'paper' || to === null) {
 		const { subject, body } = mailText(letter);
 		return { ...base, ...{ to: '', copies: [], message: null, messageId: '', subject, body } };
 	}
-	const mail = await composeMail(letter, pdf, { to, copies }, randomUUID(), new Date(now));
-	const message = await deflate(packMessage(mail.eml, [pdf]));
+	const mail = await composeMail(letter, { pdf, papers }, { to, copies }, randomUUID(), new Date(now));
+	const message = await deflate(packMessage(mail.eml, [pdf, ...papers.map((one) => one.pdf)]));
 	const { messageId, subject, body } = mail;
 	return { ...base, ...{ to, copies, message, messageId, subject, body } };
 }

@@ -41,7 +41,7 @@ export async function lettersWritten(
 	});
 	const letters = await (made ?? writeLetters(books.db, asked, { today }, now));
 	// First the papers, then the books that name them.
-	await books.papers.keep(letters.flatMap((one) => (one.ok ? [one.value.paper] : [])));
+	await books.papers.keep(letters.flatMap((one) => (one.ok ? [one.value.paper, ...one.value.copiesOf] : [])));
 	return letters;
 }
 

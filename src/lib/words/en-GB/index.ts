@@ -42,4 +42,6 @@ export * from './undoing-sentence';
 export * from './vat-sentence';
 export * from './why-not-sentence';
 export * from './wording-words';
+export * from './chasing-words';
+export * from './usual-policy';
 export { TABLES_OF } from './tables-of';

@@ -127,6 +127,7 @@ const problems: Problem[] = [
 	{ code: 'address-missing', customer: 'Hazel' },
 	{ code: 'nothing-owed', customer: 'Hazel' },
 	{ code: 'letter-changed', customer: 'Hazel' },
+	{ code: 'step-taken', customer: 'Hazel', step: 'First reminder' },
 	{ code: 'wording-wrong', customer: 'Hazel' },
 	{ code: 'wording-changed', name: 'Statement' },
 	{ code: 'letter-sent', customer: 'Hazel', who: 'Wren', at: '2026-10-30T10:00:00.000Z' },

@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import { parseTypedDay } from '$lib/core/day/parse-typed-day';
 	import type { recordPromise, takeOffPromise } from '$lib/server/customers/commands/promises';
-	import type { PromiseShown } from '$lib/server/customers/queries/promises';
+	import type { PromiseShown } from '$lib/server/customers/store/promises-of';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';

@@ -21,7 +21,7 @@ import { openItemsOf } from '../../documents/store/open-items';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { overtakenLetters } from '../../letters/store/overtaken-letters';
 import { filesOfCustomer } from './customer-files';
-import { promisesOf } from './promises';
+import { promisesOf } from '../store/promises-of';
 import { recentNotes } from './timeline';
 import { idsOfAccount, mergesStanding } from '../store/merged-accounts';
 import { customerByCode } from '../store/customer-by-code';

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { CHASING_POLICY } from './chasing-shape';
 import { NAMED_TERMS } from './terms-shape';
 import { KEPT_TABLE } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
@@ -49,6 +50,8 @@ const SHAPES = {
 		/** A page where letters can be paid, with places for reference, amount and currency. */
 		payLink: z.string().optional()
 	}),
+	/** How customers are chased; the first is the usual one. */
+	chasing: z.array(CHASING_POLICY),
 	/** A fixed day for the demo; without it, the day of the clock. */
 	today: z.string(),
 	/** Books up to and including this day are locked. */

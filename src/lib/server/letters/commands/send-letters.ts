@@ -1,9 +1,20 @@
 import { and, eq, gt, inArray } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
+import type { Day } from '../../../core/day/day';
 import type { Problem } from '../../../core/problems';
 import type { ActContext } from '../../act/define-act';
+import { insertRows } from '../../platform/db/insert-rows';
 import type { Tx } from '../../platform/db/open';
-import { act, delivery, letter, message, returnedNotice, runLetter } from '../../platform/db/schema';
+import {
+	act,
+	chasingStep,
+	delivery,
+	letter,
+	message,
+	returnedNotice,
+	runLetter
+} from '../../platform/db/schema';
+import { takenSteps } from '../store/chases';
 import { letterVersions } from '../store/letter-versions';
 import { DomainError } from '../../act/domain-error';
 import { defineAct, madeHere } from '../../act/define-act';
@@ -40,6 +51,7 @@ export const sendLetters = defineAct({
 			.map((one) => ({ code: 'letter-changed', customer: one.letter.customer.name }));
 		if (changed.length) throw new DomainError(...changed);
 		if (input.ofRun) await stillWanted(tx, input.ofRun);
+		await noStepTwice(tx, input.letters);
 		const actId = await ctx.record({
 			summary: { letter: input.kind, count: input.letters.length },
 			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },
@@ -72,6 +84,7 @@ async function putInLine(
 		})
 		.returning({ id: letter.id })
 		.get();
+	if (one.step) await takeSteps(tx, { actId, letterId: id, day: date }, one);
 	if (returned) await tx.insert(returnedNotice).values({ returnedId: returned.id, letterId: id });
 	if (one.message)
 		await tx.insert(message).values({ letterId: id, eml: Buffer.alloc(0), packed: Buffer.from(one.message) });
@@ -81,6 +94,33 @@ async function putInLine(
 		printing: one.way === 'mail' ? null : 'waiting'
 	});
 	return id;
+}
+
+/** Puts down which step each item took with a letter. */
+async function takeSteps(
+	tx: Tx,
+	{ actId, letterId, day }: { readonly actId: number; readonly letterId: number; readonly day: Day },
+	{ step, way }: WrittenLetter
+): Promise<void> {
+	await insertRows(
+		tx,
+		chasingStep,
+		step!.items.map(({ id: itemId, step: own, name, effect }) => ({
+			...{ actId, itemId, step: own, name, effect, day, way, letterId }
+		}))
+	);
+}
+
+/** Each step of an item is taken once: a letter whose step another took meanwhile stops them all. */
+async function noStepTwice(tx: Tx, letters: readonly WrittenLetter[]): Promise<void> {
+	const ids = letters.flatMap((one) => one.step?.items.map((item) => item.id) ?? []);
+	if (ids.length === 0) return;
+	const taken = await takenSteps(tx, ids);
+	const twice = letters.flatMap(({ letter: { customer }, step }): Problem[] => {
+		const item = step?.items.find((one) => taken.get(one.id)?.some((before) => before.step === one.step));
+		return item ? [{ code: 'step-taken', customer: customer.name, step: item.name }] : [];
+	});
+	if (twice.length > 0) throw new DomainError(...twice);
 }
 
 /** Letters of a run that were withdrawn or written meanwhile stop the rest: who writes them looks again. */

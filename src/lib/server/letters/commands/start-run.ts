@@ -1,7 +1,7 @@
 import { and, eq, gt, ne } from 'drizzle-orm';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
 import { checkWording } from '../../../core/7-letters/wording/check-wording';
-import type { Wording } from '../../../core/7-letters/wording/wording';
+import type { LetterDetails } from '../../../core/7-letters/letter-details';
 import type { HeldReason } from '../../../core/7-letters/why-held';
 import type { Problem } from '../../../core/problems';
 import { defineAct, madeHere } from '../../act/define-act';
@@ -21,8 +21,8 @@ export interface ChosenAccount {
 	readonly overruled?: HeldReason | undefined;
 	/** What they added to this letter. */
 	readonly note?: string | undefined;
-	/** What they made it say, in place of its wording. */
-	readonly words?: Wording | undefined;
+	/** What they asked of this letter beside: its words, its items. */
+	readonly details?: LetterDetails | undefined;
 }
 
 export interface StartRun {
@@ -63,7 +63,7 @@ export const startRun = defineAct({
 		if (problems.length > 0) throw new DomainError(...problems.slice(0, 20));
 		if (letters.length === 0) throw new DomainError({ code: 'run-empty' });
 		for (const { row, one } of letters)
-			if (one.words && checkWording(one.words, input.kind).length > 0)
+			if (one.details?.words && checkWording(one.details.words, input.kind).length > 0)
 				throw new DomainError({ code: 'wording-wrong', customer: row.name });
 		const overruled = letters.flatMap(({ row }) => (row.held ? [{ code: row.code, reason: row.held }] : []));
 		const actId = await ctx.record({
@@ -88,13 +88,19 @@ export const startRun = defineAct({
 			runLetter,
 			letters.map(({ row, one }) => ({
 				...{ runId, customerId: row.customerId, currency: row.currency, way: row.way, note: one.note ?? '' },
-				wording: one.words ?? null,
+				details: detailsOf(row, one),
 				...{ seenAmount: one.amount as RunRow['amount'], overruled: row.held, state: 'to-write' as const }
 			}))
 		);
 		return { actId, runId, letters: letters.length };
 	}
 });
+
+/** What the letter's step asks for, and what the person asked of it beside. */
+function detailsOf(row: RunRow, { details }: ChosenAccount): LetterDetails | null {
+	const all = { ...row.step?.details, ...details };
+	return Object.keys(all).length > 0 ? all : null;
+}
 
 /** Letters of the kind that somebody asked for, or sent, to the same accounts since the person looked. */
 async function askedSince(tx: Tx, { kind, chosen, seen, rows }: StartRun): Promise<Problem[]> {

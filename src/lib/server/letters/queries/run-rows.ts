@@ -2,13 +2,17 @@ import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
 import { compareText } from '../../../core/compare-text';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
 import { recipientsOf } from '../../../core/7-letters/recipients-of';
-import { wayOf, whyHeld, type HeldReason } from '../../../core/7-letters/why-held';
+import { wayOfStep } from '../../../core/7-letters/chasing/policy';
+import type { LetterDetails } from '../../../core/7-letters/letter-details';
+import { wayOf, whyHeld, type ChaseStanding, type HeldReason } from '../../../core/7-letters/why-held';
+import { addDays } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import type { LetterWay } from '../../../core/model/customer-details';
 import { minor, type Minor } from '../../../core/money/minor';
 import { readSetting } from '../../firm/store/settings';
 import type { Reader } from '../../platform/db/open';
 import { delivery, letter, letterRun, runLetter, type customer } from '../../platform/db/schema';
+import { chaseAccounts, type AccountChase } from '../store/chases';
 import { letterOwners, letterStandings, type AccountStanding } from '../store/letter-standings';
 import type { OvertakenLetter } from '../store/overtaken-letters';
 
@@ -23,6 +27,8 @@ export interface RunFilter {
 	/** At least so much, in minor units of its currency. */
 	readonly least?: number;
 	readonly overdueOnly?: boolean;
+	/** Reminders: also accounts that are overdue and reach no step today. */
+	readonly everyone?: boolean;
 }
 
 /** What a run is asked for. */
@@ -53,8 +59,20 @@ export interface RunRow {
 	readonly lastSent: string | null;
 	/** The day of a letter that is out of date, because a payment that it showed was moved since. */
 	readonly corrects: string | null;
+	/** The step of chasing that it is; null for other letters. */
+	readonly step: RunStep | null;
+	/** The next step of an account that reaches none today. */
+	readonly nextStep: { readonly name: string; readonly day: Day } | null;
 	/** It is being written or waits to be sent, in a run before this one. */
 	readonly isUnderWay: boolean;
+}
+
+/** A step that an account reaches, and what its letter is asked for. */
+export interface RunStep {
+	readonly name: string;
+	/** Items that reach a step. */
+	readonly items: number;
+	readonly details: LetterDetails;
 }
 
 const keyOf = (row: { readonly customerId: number; readonly currency: string }) =>
@@ -81,22 +99,29 @@ export async function runRows(
 	const underWay = await accountsUnderWay(db, kind);
 	const corrects = new Map(told.map((one) => [keyOf(one), one.date]));
 	const waiting = new Set(asked.waiting);
+	const chases = kind === 'reminder' ? await chaseAccounts(db, today) : new Map<string, AccountChase>();
 	const rows: RunRow[] = [];
 	for (const one of standings) {
 		const owner = owners.get(one.customerId);
-		if (!owner || (kind === 'reminder' && one.late <= 0)) continue;
+		if (!owner) continue;
 		const key = keyOf(one);
+		const chase = chases.get(key) ?? null;
+		if (kind === 'reminder' && one.late <= 0 && !chase?.step) continue;
+		const toAsk = askedFor(one, chase, today);
 		const { to: email, copies } = recipientsOf(owner, kind);
 		const wrong = kind === 'statement' ? (corrects.get(key) ?? null) : null;
 		const standing = {
 			...one,
 			...{ moneyWaits: waiting.has(owner.id), paused: isPaused(owner, today), way: owner.statementWay },
 			...{ hasEmail: email !== null, hasAddress: (owner.statementAddress ?? owner.address).length > 0 },
-			...{ sentToday: lastSent.get(key) === today, corrects: wrong !== null }
+			...{ sentToday: lastSent.get(key) === today, corrects: wrong !== null, asked: toAsk },
+			chase: chase && chaseStanding(chase)
 		};
 		const held = whyHeld(kind, standing, inCredit);
-		const way = wayOf(kind, standing);
-		const amount = amountOf(kind, one);
+		if (kind === 'reminder' && !filter.everyone && (held === 'no-step' || held === 'to-call')) continue;
+		const way = (chase?.step && wayOfStep(chase.step.step)) ?? wayOf(kind, standing);
+		const amount =
+			kind === 'reminder' ? minor(Math.max(0, toAsk - one.credit)) : minor(one.owed - one.onAccount);
 		if (!matches(filter, { owner, way, amount, late: one.late, currency: one.currency, parent })) continue;
 		rows.push({
 			...{ customerId: owner.id, code: owner.code, name: owner.name, currency: one.currency },
@@ -104,6 +129,7 @@ export async function runRows(
 			because: held === 'paused' ? owner.chasingPaused : null,
 			lastSent: lastSent.get(key) ?? null,
 			corrects: wrong,
+			...{ step: chase && runStep(chase, today), nextStep: chase?.step ? null : (chase?.next ?? null) },
 			isUnderWay: underWay.has(key)
 		});
 	}
@@ -112,9 +138,57 @@ export async function runRows(
 	);
 }
 
-/** What a letter comes to: a statement's balance, or what is late less what stands to the customer's credit. */
-function amountOf(kind: LetterKind, { owed, late, onAccount, credit }: AccountStanding): Minor {
-	return minor(kind === 'reminder' ? Math.max(0, late - credit) : owed - onAccount);
+/** What a reminder asks for before credits: what is late, promised or not; of an account with nothing late, what reaches a step. */
+function askedFor({ late }: AccountStanding, chase: AccountChase | null, today: Day): Minor {
+	if (!chase) return late;
+	const wanted = new Set(itemsAskedFor(chase, today));
+	return minor(chase.items.reduce((sum, item) => sum + (wanted.has(item.id) ? item.open : 0), 0));
+}
+
+/** What a reminder is about: all that is late and neither promised nor in dispute, and what reaches a step before it is late. */
+function itemsAskedFor(chase: AccountChase, today: Day): number[] {
+	const reached = new Set(chase.letters.map((one) => one.id));
+	const promised = new Set(chase.promised);
+	return chase.items
+		.filter((item) => reached.has(item.id) || (item.due < today && !promised.has(item.id)))
+		.map((item) => item.id);
+}
+
+function chaseStanding(chase: AccountChase): ChaseStanding {
+	return {
+		...{ reaches: chase.step !== null, isMissed: chase.isMissed, isToBeCalled: chase.calls.length > 0 },
+		...{ isPromised: chase.promised.length > 0, isCovered: chase.covered.length > 0 },
+		isSmall: chase.step !== null && chase.lateBase < chase.step.step.least
+	};
+}
+
+/** What the letter of a step is asked for. */
+function runStep(chase: AccountChase, today: Day): RunStep | null {
+	if (!chase.step) return null;
+	const { step, index } = chase.step;
+	const { steps } = chase.policy;
+	const after = steps[index + 1];
+	const next = after && {
+		name: after.name,
+		day: addDays(today, after.after === 'step' ? after.days : Math.max(1, after.days - step.days))
+	};
+	const about = itemsAskedFor(chase, today);
+	const isUsual = about.length === chase.items.filter((item) => item.due < today).length && step.days >= 0;
+	return {
+		...{ name: step.name, items: chase.letters.length },
+		details: {
+			wording: step.wording,
+			...(isUsual ? {} : { about }),
+			...(step.attach ? { attach: true } : {}),
+			...(step.copies.length > 0 ? { copies: step.copies } : {}),
+			step: {
+				...{ name: step.name, next: next ?? null },
+				items: chase.letters.map((one) => ({
+					...{ id: one.id, step: one.step.id, name: one.step.name, effect: one.step.effect }
+				}))
+			}
+		}
+	};
 }
 
 function isPaused(owner: typeof customer.$inferSelect, today: Day): boolean {

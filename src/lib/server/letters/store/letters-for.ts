@@ -2,7 +2,8 @@ import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { groupBy } from '../../../core/group-by';
 import { age } from '../../../core/6-reports/age';
 import type { Letter, LetterKind, StatementAsked } from '../../../core/7-letters/letter';
-import { usualWording, type Wording } from '../../../core/7-letters/wording/wording';
+import type { LetterDetails } from '../../../core/7-letters/letter-details';
+import { usualWording } from '../../../core/7-letters/wording/wording';
 import { recipientsOf, type Recipients } from '../../../core/7-letters/recipients-of';
 import { writeLetter } from '../../../core/7-letters/write-letter';
 import type { Day } from '../../../core/day/day';
@@ -15,7 +16,7 @@ import { anchorCode } from '../../platform/anchors/anchor-code';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
 import { anchor, customer, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
-import { openItemsOf } from '../../documents/store/open-items';
+import { itemsById, openItemsOf } from '../../documents/store/open-items';
 import { payIntoFor } from '../../firm/store/firm-bank';
 import { readSetting } from '../../firm/store/settings';
 import { returnedPayments } from '../../returns/store/returned-payments';
@@ -25,21 +26,19 @@ import type { LetterAccount } from './letter-versions';
 import { readWordings, type Wordings } from './wordings';
 import { overtakenLetters } from './overtaken-letters';
 
+/** Copies of so many documents go with one letter: mail servers take no more than some megabytes. */
+const MOST_COPIES = 100;
+
 export interface LetterFor extends Recipients {
 	readonly letter: Letter;
+	/** Documents of which copies go with it. */
+	readonly attached: readonly number[];
 }
 
 /** What is asked of one letter. */
-export interface LetterOfOne extends LetterAccount {
+export interface LetterOfOne extends LetterAccount, LetterDetails {
 	/** What a person adds to this one. */
 	readonly note?: string;
-	/** The wording that it has; the usual one of its kind where it is not said. */
-	readonly wording?: string;
-	/** Words for this letter alone. */
-	readonly words?: Wording | null;
-	readonly step?: WordingFacts['step'];
-	/** The items that it is about; all that its kind is about where it is not said. */
-	readonly about?: readonly number[];
 }
 
 /** Which letters are asked for. */
@@ -98,7 +97,9 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 			written.push(err({ code: 'not-found', what: 'customer' }));
 			continue;
 		}
-		const items = standing.items.get(customerId) ?? [];
+		const items = isOfSettled(kind)
+			? (await itemsById(db, account.about ?? [])).filter((item) => item.customerId === customerId)
+			: (standing.items.get(customerId) ?? []);
 		const returned = returnedId === null ? null : await returnedInLetter(db, returnedId, items);
 		if (kind === 'returned' && returned === null) {
 			written.push(err({ code: 'not-found', what: 'returned payment whose notice waits' }));
@@ -137,16 +138,37 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 			}))
 		});
 		const { to, copies } = recipientsOf(owner, kind);
-		const also = asked.copyTo && asked.copyTo !== to && !copies.includes(asked.copyTo) ? [asked.copyTo] : [];
+		const more = [...(account.copies ?? []), asked.copyTo].filter((one) => one && one !== to);
 		if (!letter.ok) {
 			written.push(letter);
 			continue;
 		}
 		const contact = contactOf(owner, to);
 		const worded = withWords(letter.value, wordings, account, { contact, person: asked.person });
-		written.push({ ok: true, value: { letter: worded, to, copies: [...copies, ...also] } });
+		written.push({
+			ok: true,
+			value: {
+				letter: worded,
+				to,
+				copies: [...new Set([...copies, ...more] as string[])],
+				attached: account.attach || kind === 'copies' ? documentsOf(worded, items) : []
+			}
+		});
 	}
 	return written;
+}
+
+/** Letters that show items whether anything is open of them or not. */
+const isOfSettled = (kind: LetterKind) => kind === 'thanks' || kind === 'copies';
+
+/** The documents of a letter's rows, each once, as they stand in it. */
+function documentsOf(letter: Letter, items: readonly OpenItem[]): number[] {
+	const byNumber = new Map(items.map((item) => [item.number, item]));
+	const found = letter.rows.flatMap((row) => {
+		const item = byNumber.get(row.number);
+		return item && item.kind !== 'claim' ? [item.documentId] : [];
+	});
+	return [...new Set(found)].slice(0, MOST_COPIES);
 }
 
 /** The letter with its words: those for it alone, those of its wording, or those that came with the application. */

@@ -22,7 +22,7 @@ const EVERY_MS = 60_000;
 
 type Wanted = Pick<
 	typeof runLetter.$inferSelect,
-	'id' | 'customerId' | 'currency' | 'way' | 'note' | 'wording' | 'tries'
+	'id' | 'customerId' | 'currency' | 'way' | 'note' | 'details' | 'tries'
 > & { readonly run: typeof letterRun.$inferSelect };
 
 /** Writes the letters of runs, whoever looks on or not. */
@@ -99,7 +99,7 @@ async function nextBatch(books: Books, taken: readonly number[]): Promise<Wanted
 	const rows = await toWrite(books, taken, first.run.id).limit(BATCH).all();
 	return rows.map(({ run, one }) => ({
 		...{ id: one.id, customerId: one.customerId, currency: one.currency, way: one.way },
-		...{ note: one.note, wording: one.wording, tries: one.tries },
+		...{ note: one.note, details: one.details, tries: one.tries },
 		run
 	}));
 }
@@ -128,9 +128,12 @@ async function writeBatch(
 	const asked = {
 		...{
 			kind: run.kind,
-			accounts: batch.map(({ customerId, currency, way, note, wording }) => ({
-				...{ customerId, currency, way, note },
-				words: wording
+			accounts: batch.map(({ customerId, currency, way, note, details }) => ({
+				customerId,
+				currency,
+				way,
+				note,
+				...details
 			}))
 		},
 		person: run.userName,
@@ -160,7 +163,9 @@ async function put(books: Books, kind: Wanted['run']['kind'], letters: readonly 
 	const done = await perform(books, sendLetters, given(letters), call);
 	if (done.ok) return done;
 	const names = new Set(
-		done.problems.flatMap((one) => (one.code === 'letter-changed' ? [one.customer] : []))
+		done.problems.flatMap((one) =>
+			one.code === 'letter-changed' || one.code === 'step-taken' ? [one.customer] : []
+		)
 	);
 	const rest = letters.filter((one) => !names.has(one.letter.letter.customer.name));
 	if (rest.length > 0 && rest.length < letters.length) await perform(books, sendLetters, given(rest), call);
@@ -180,7 +185,8 @@ async function hold(
 		if (!one.ok) return [{ id, why: one.problems }];
 		const name = one.value.letter.customer.name;
 		const own = changed.filter((problem) => 'customer' in problem && problem.customer === name);
-		return own.length > 0 && tries + 1 >= MOST_TRIES ? [{ id, why: own }] : [];
+		const isOver = tries + 1 >= MOST_TRIES || own.some((problem) => problem.code === 'step-taken');
+		return own.length > 0 && isOver ? [{ id, why: own }] : [];
 	});
 	if (held.length > 0) await perform(books, holdLetters, { held }, call);
 }

@@ -62,6 +62,8 @@ export const customer = sqliteTable(
 		notes: text('notes').notNull().default(''),
 		/** Why this account is left out of reminders, or null. */
 		chasingPaused: text('chasing_paused'),
+		/** How it is chased; null for as customers are by default. */
+		chasingPolicy: text('chasing_policy'),
 		/** The last day on which it is left out of reminders; null for until further notice. */
 		pausedUntil: dayColumn('paused_until'),
 		/** Where letters go on paper, where that is another address; else null. */

@@ -5,6 +5,7 @@ export * from './dealings';
 export * from './documents';
 export * from './firm';
 export * from './letters';
+export * from './chasing';
 export * from './people';
 export * from './receipts';
 export * from './by-hand';

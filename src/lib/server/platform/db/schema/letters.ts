@@ -1,5 +1,6 @@
 import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { LETTER_KINDS, LETTER_LANGUAGES, type StatementAsked } from '../../../../core/7-letters/letter';
+import type { LetterDetails } from '../../../../core/7-letters/letter-details';
 import type { Wording } from '../../../../core/7-letters/wording/wording';
 import { HELD_REASONS } from '../../../../core/7-letters/why-held';
 import { LETTER_WAYS } from '../../../../core/model/customer-details';
@@ -145,8 +146,8 @@ export const runLetter = sqliteTable(
 		note: text('note').notNull().default(''),
 		/** The reason against it that was overruled. */
 		overruled: text('overruled', { enum: HELD_REASONS }),
-		/** Words for this letter alone; null for those of its wording. */
-		wording: text('wording', { mode: 'json' }).$type<Wording>(),
+		/** What is asked of this one beside its kind; null for nothing. */
+		details: text('details', { mode: 'json' }).$type<LetterDetails>(),
 		state: text('state', { enum: ['to-write', 'written', 'held', 'withdrawn'] }).notNull(),
 		/** Why it is held, as problems in JSON; null where it is not. */
 		why: text('why'),

@@ -1,0 +1,214 @@
+import { and, eq, gt, gte, inArray, lte, notExists, notInArray, or, isNull, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import { groupBy } from '../../../core/group-by';
+import {
+	chaseAccount,
+	type Chase,
+	type ChasedItem,
+	type OpenPromise
+} from '../../../core/7-letters/chasing/chase-account';
+import type { TakenStep } from '../../../core/7-letters/chasing/next-step';
+import type { ChasingPolicy } from '../../../core/7-letters/chasing/policy';
+import { addDays, daysBetween } from '../../../core/day/arithmetic';
+import type { Day } from '../../../core/day/day';
+import { ZERO } from '../../../core/money/minor';
+import { idsOfAccount, mergedAccounts } from '../../customers/store/merged-accounts';
+import { promisesOf } from '../../customers/store/promises-of';
+import { chunks } from '../../platform/db/chunks';
+import { inList } from '../../platform/db/in-list';
+import type { Reader } from '../../platform/db/open';
+import {
+	act,
+	chasingStep,
+	customer,
+	delivery,
+	itemState,
+	manualReceipt,
+	promise,
+	promiseItem
+} from '../../platform/db/schema';
+import { policyOf, readPolicies } from './policies';
+
+/** How an account stands on its ladder, with what is owed on it. Amounts in minor units. */
+export interface AccountChase extends Chase {
+	readonly customerId: number;
+	readonly currency: string;
+	readonly policy: ChasingPolicy;
+	/** What is owed and not in dispute, due or not. */
+	readonly items: readonly ChasedItem[];
+	/** What is late of it, in base currency. */
+	readonly lateBase: number;
+	/** Days since the oldest fell due; nought where nothing is late. */
+	readonly daysLate: number;
+	/** Whether a ladder was climbed before, on what is open now. */
+	readonly wasChased: boolean;
+}
+
+/** How early a step may be: items that are not due yet are looked at so many days before. */
+const EARLIEST = 60;
+
+/** Every account with something on its ladder, by customer and currency. @param only these customers; all where it is left out */
+export async function chaseAccounts(
+	db: Reader,
+	today: Day,
+	only?: readonly number[]
+): Promise<ReadonlyMap<string, AccountChase>> {
+	const policies = await readPolicies(db);
+	const items = await chasedItems(db, addDays(today, EARLIEST), only);
+	const taken = await takenSteps(db, only ? items.map((one) => one.id) : null);
+	const policyIds = new Map(
+		(
+			await db
+				.select({ id: customer.id, policy: customer.chasingPolicy })
+				.from(customer)
+				.where(only ? inList(customer.id, only) : undefined)
+				.all()
+		).map((row) => [row.id, row.policy])
+	);
+	const promises = await openPromises(db, today, only);
+	const dated = await datedSums(db, today, only);
+	const chases = new Map<string, AccountChase>();
+	for (const [key, rows] of groupBy(items, (row) => `${row.customerId} ${row.currency}`)) {
+		const { customerId, currency } = rows[0]!;
+		const policy = policyOf(policies, policyIds.get(customerId) ?? null);
+		const own = rows.map(({ id, due, open }) => ({ id, due, open, taken: taken.get(id) ?? [] }));
+		const late = rows.filter((row) => row.due < today);
+		const oldest = late.map((row) => row.due).sort()[0];
+		chases.set(key, {
+			...chaseAccount({
+				...{ steps: policy.steps, today, items: own },
+				...{ promises: promises.get(key) ?? [], dated: dated.get(key) ?? 0 }
+			}),
+			...{ customerId, currency, policy, items: own },
+			lateBase: late.reduce((sum, row) => sum + row.openBase, 0),
+			daysLate: oldest ? daysBetween(oldest, today) : 0,
+			wasChased: own.some((one) => one.taken.length > 0)
+		});
+	}
+	return chases;
+}
+
+interface ItemRow {
+	readonly id: number;
+	readonly customerId: number;
+	readonly currency: string;
+	readonly due: Day;
+	readonly open: number;
+	readonly openBase: number;
+}
+
+async function chasedItems(db: Reader, until: Day, only?: readonly number[]): Promise<ItemRow[]> {
+	const rows = await db
+		.select({
+			...{ id: itemState.itemId, customerId: itemState.customerId, currency: itemState.currency },
+			...{ due: itemState.due, open: itemState.open, openBase: itemState.openBase }
+		})
+		.from(itemState)
+		.where(
+			and(
+				gt(itemState.open, ZERO),
+				inArray(itemState.kind, ['invoice', 'charge']),
+				lte(itemState.due, until),
+				only ? inList(itemState.customerId, only) : undefined
+			)
+		)
+		.all();
+	return rows;
+}
+
+/** Letters that came to nothing: their steps were not taken. */
+const NOTHING = ['withdrawn', 'refused', 'failed'] as const;
+
+/** The steps that were taken on items, and stand. @param ids of items; of all where it is null */
+export async function takenSteps(
+	db: Reader,
+	ids: readonly number[] | null
+): Promise<ReadonlyMap<number, TakenStep[]>> {
+	const undoing = alias(act, 'undoing');
+	const found: (TakenStep & { readonly itemId: number })[] = [];
+	for (const part of ids === null ? [null] : chunks(ids)) {
+		const rows = await db
+			.select({ itemId: chasingStep.itemId, step: chasingStep.step, day: chasingStep.day })
+			.from(chasingStep)
+			.leftJoin(delivery, eq(delivery.letterId, chasingStep.letterId))
+			.where(
+				and(
+					part ? inArray(chasingStep.itemId, part) : undefined,
+					or(isNull(delivery.letterId), notInArray(delivery.state, [...NOTHING])),
+					notExists(
+						db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, chasingStep.actId))
+					)
+				)
+			)
+			.all();
+		for (const row of rows) found.push(row);
+	}
+	return groupBy(found, (one) => one.itemId);
+}
+
+/** Promises that are not over, with what of them has not come, by account. */
+async function openPromises(
+	db: Reader,
+	today: Day,
+	only?: readonly number[]
+): Promise<ReadonlyMap<string, OpenPromise[]>> {
+	const rows = await db
+		.select({ customerId: promise.customerId })
+		.from(promise)
+		.where(gte(promise.promisedFor, today))
+		.groupBy(promise.customerId)
+		.all();
+	const merged = await mergedAccounts(db);
+	const ids = new Set(rows.map((row) => merged.get(row.customerId) ?? row.customerId));
+	const found = new Map<string, OpenPromise[]>();
+	for (const id of ids) {
+		if (only && !only.includes(id)) continue;
+		const made = await promisesOf(db, id, await idsOfAccount(db, id), today);
+		const open = made.filter((one) => one.state === 'open');
+		const itemsOf = await itemsOfPromises(
+			db,
+			open.map((one) => one.actId)
+		);
+		for (const one of open) {
+			const key = `${id} ${one.currency}`;
+			const own = { left: one.amount - one.came, items: itemsOf.get(one.actId) ?? [] };
+			found.set(key, [...(found.get(key) ?? []), own]);
+		}
+	}
+	return found;
+}
+
+/** The items that promises are for, by the act that made each. */
+export async function itemsOfPromises(
+	db: Reader,
+	actIds: readonly number[]
+): Promise<ReadonlyMap<number, number[]>> {
+	if (actIds.length === 0) return new Map();
+	const rows = await db
+		.select({ actId: promise.actId, itemId: promiseItem.itemId })
+		.from(promiseItem)
+		.innerJoin(promise, eq(promise.id, promiseItem.promiseId))
+		.where(inList(promise.actId, actIds))
+		.all();
+	return new Map(
+		[...groupBy(rows, (row) => row.actId)].map(([id, own]) => [id, own.map((row) => row.itemId)])
+	);
+}
+
+/** What cheques dated later come to, by account. */
+async function datedSums(
+	db: Reader,
+	today: Day,
+	only?: readonly number[]
+): Promise<ReadonlyMap<string, number>> {
+	const rows = await db
+		.select({
+			...{ customerId: manualReceipt.customerId, currency: manualReceipt.currency },
+			sum: sql<number>`sum(${manualReceipt.amount})`
+		})
+		.from(manualReceipt)
+		.where(and(gt(manualReceipt.date, today), only ? inList(manualReceipt.customerId, only) : undefined))
+		.groupBy(manualReceipt.customerId, manualReceipt.currency)
+		.all();
+	return new Map(rows.map((row) => [`${row.customerId} ${row.currency}`, row.sum]));
+}
