@@ -307,6 +307,8 @@ export type Problem =
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
 	| { readonly code: 'letter-changed'; readonly customer: string }
+	/** A way of chasing that customers have cannot be removed. */
+	| { readonly code: 'policy-used'; readonly name: string; readonly customers: number }
 	/** A step of chasing that was taken already. */
 	| { readonly code: 'step-taken'; readonly customer: string; readonly step: string }
 	/** Words for one letter that cannot be filled in. */

@@ -1,4 +1,5 @@
 import type { AskedKind } from './asked-kind';
+import type { CallOutcome } from './call-outcome';
 import type { SettingUpStep } from './setting-up-step';
 import type { CustomerChange } from './customer-details';
 import type { ClaimReason } from './claim';
@@ -317,6 +318,16 @@ export interface ActFacts {
 	'print-letters': { readonly count: number };
 	'send-again': { readonly subject: string };
 	'keep-wording': { readonly name: string; readonly language: string; readonly version: number };
+	'keep-policy': { readonly name: string; readonly steps: number };
+	'drop-policy': { readonly name: string };
+	'record-call': {
+		readonly customer: string;
+		readonly outcome: CallOutcome;
+		readonly said: string;
+		readonly againOn?: string | undefined;
+	};
+	'add-task': { readonly customer: string; readonly what: string; readonly day: string };
+	'finish-task': { readonly customer: string; readonly what: string };
 	/** Whether what came with the application holds again. */
 	'drop-wording': { readonly name: string; readonly language: string; readonly isBuiltIn: boolean };
 }

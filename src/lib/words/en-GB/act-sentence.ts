@@ -6,6 +6,7 @@ import type { Lesson } from '../../core/3-matching';
 import { count, list, money, shortDay } from './format';
 import { approvalSentence } from './approval-sentence';
 import { inBrackets, named, sums, whom } from './phrases';
+import { CALL_OUTCOME_WORDS } from './chasing-words';
 import { landOf } from './land-of';
 import { languageName } from './language-name';
 import { LESSON_NAMES } from './habit-sentence';
@@ -208,6 +209,12 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'send-again': ({ subject }) => `Sent again: ${subject}`,
 	'keep-wording': ({ name, language, version }) =>
 		`Changed the wording “${name}” in ${languageName(language)} (version ${version})`,
+	'keep-policy': ({ name, steps }) => `Set the way of chasing “${name}”: ${count(steps, 'step')}`,
+	'drop-policy': ({ name }) => `Removed the way of chasing “${name}”`,
+	'record-call': ({ customer, outcome, said, againOn }) =>
+		`Called ${customer}, ${CALL_OUTCOME_WORDS[outcome]}${againOn ? ` on ${shortDay(againOn)}` : ''}${said ? `: ${said}` : ''}`,
+	'add-task': ({ customer, what, day }) => `Put down for ${customer}, by ${shortDay(day)}: ${what}`,
+	'finish-task': ({ customer, what }) => `Done for ${customer}: ${what}`,
 	'drop-wording': ({ name, language, isBuiltIn }) =>
 		isBuiltIn
 			? `Went back to the usual words of “${name}” in ${languageName(language)}`

@@ -44,4 +44,5 @@ export * from './why-not-sentence';
 export * from './wording-words';
 export * from './chasing-words';
 export * from './usual-policy';
+export * from './read-call-line';
 export { TABLES_OF } from './tables-of';

@@ -246,6 +246,8 @@ function sentence(problem: Problem): string {
 			return `${problem.who} sent this to ${problem.customer} at ${moment(problem.at)}, after you opened the list. Load the page again to see it; it was not sent twice.`;
 		case 'letter-changed':
 			return `The account of ${problem.customer} changed since the letter was written. Look at it again before it goes.`;
+		case 'policy-used':
+			return `${count(problem.customers, 'customer is', 'customers are')} chased by “${problem.name}”. Give them another way first, then remove it.`;
 		case 'step-taken':
 			return `${problem.customer} was sent “${problem.step}” for these items already. It was not sent twice.`;
 		case 'wording-wrong':

@@ -176,6 +176,30 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 	[{ kind: 'withdraw-letters', facts: { run: 3, count: 1 } }, 'Withdrew 1 letter of run 3'],
 	[{ kind: 'hold-letters', facts: { count: 2 } }, 'Held 2 letters that could not be written'],
 	[
+		{ kind: 'keep-policy', facts: { name: 'Schools', steps: 3 } },
+		'Set the way of chasing “Schools”: 3 steps'
+	],
+	[{ kind: 'drop-policy', facts: { name: 'Schools' } }, 'Removed the way of chasing “Schools”'],
+	[
+		{
+			kind: 'record-call',
+			facts: { customer: 'Hazel', outcome: 'again', said: 'in a meeting', againOn: '2026-11-02' }
+		},
+		'Called Hazel, to be called again on 2 Nov 2026: in a meeting'
+	],
+	[
+		{ kind: 'record-call', facts: { customer: 'Hazel', outcome: 'no-answer', said: '' } },
+		'Called Hazel, no answer'
+	],
+	[
+		{ kind: 'add-task', facts: { customer: 'Hazel', what: 'send the delivery note', day: '2026-11-02' } },
+		'Put down for Hazel, by 2 Nov 2026: send the delivery note'
+	],
+	[
+		{ kind: 'finish-task', facts: { customer: 'Hazel', what: 'send the delivery note' } },
+		'Done for Hazel: send the delivery note'
+	],
+	[
 		{ kind: 'keep-wording', facts: { name: 'Firm tone', language: 'de', version: 2 } },
 		'Changed the wording “Firm tone” in German (version 2)'
 	],

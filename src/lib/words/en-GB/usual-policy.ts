@@ -1,7 +1,8 @@
+import { ZERO } from '../../core/money/minor';
 import type { ChasingPolicy, ChasingStep } from '../../core/7-letters/chasing/policy';
 
 const step = (id: string, name: string, over: Partial<ChasingStep>): ChasingStep => ({
-	...{ id, name, after: 'step', days: 14, least: 0, wording: 'reminder', way: 'usual' },
+	...{ id, name, after: 'step', days: 14, least: ZERO, wording: 'reminder', way: 'usual' },
 	...{ copies: [], attach: false, effect: 'nothing' },
 	...over
 });
@@ -10,6 +11,7 @@ const step = (id: string, name: string, over: Partial<ChasingStep>): ChasingStep
 export const USUAL_POLICY: ChasingPolicy = {
 	id: 'usual',
 	name: 'Usual',
+	version: 0,
 	steps: [
 		step('first', 'First reminder', { after: 'due', days: 7 }),
 		step('second', 'Second reminder', { wording: 'second-reminder' }),

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../../day/arithmetic';
 import { day, type Day } from '../../day/day';
+import { ZERO } from '../../money/minor';
 import { callWorth } from './call-order';
 import { chaseAccount, type ChasedItem, type ChaseOrder } from './chase-account';
 import { nextStep, type TakenStep } from './next-step';
 import type { ChasingStep } from './policy';
 
 const step = (id: string, days: number, over: Partial<ChasingStep> = {}): ChasingStep => ({
-	...{ id, name: id, after: 'due', days, least: 0, wording: 'reminder', way: 'usual' },
+	...{ id, name: id, after: 'due', days, least: ZERO, wording: 'reminder', way: 'usual' },
 	...{ copies: [], attach: false, effect: 'nothing' },
 	...over
 });

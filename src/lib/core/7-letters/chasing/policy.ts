@@ -1,4 +1,5 @@
 import type { LetterWay } from '../../model/customer-details';
+import type { Minor } from '../../money/minor';
 
 /** How a step is taken: as the customer is reached best, in one way, or by telephone. */
 export const STEP_WAYS = ['usual', 'mail', 'paper', 'both', 'phone'] as const;
@@ -21,7 +22,7 @@ export interface ChasingStep {
 	/** Fewer than nought: so many days before an item is due. */
 	readonly days: number;
 	/** What an account has to owe at least for it, in minor units of the base currency. */
-	readonly least: number;
+	readonly least: Minor;
 	/** The wording of its letter. */
 	readonly wording: string;
 	readonly way: StepWay;
@@ -36,6 +37,8 @@ export interface ChasingStep {
 export interface ChasingPolicy {
 	readonly id: string;
 	readonly name: string;
+	/** Raised by each change. */
+	readonly version: number;
 	readonly steps: readonly ChasingStep[];
 }
 

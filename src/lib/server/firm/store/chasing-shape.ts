@@ -29,6 +29,7 @@ const STEP = z
 export const CHASING_POLICY = z.object({
 	id: ID,
 	name: z.string().trim().min(1, 'Give it a name.').max(60, 'A name may have 60 letters.'),
+	version: z.number().int().min(0),
 	steps: z
 		.array(STEP)
 		.max(12, 'A ladder may have twelve steps.')

@@ -1,0 +1,161 @@
+import { desc, eq, isNull, lte, and } from 'drizzle-orm';
+import { groupBy } from '../../../core/group-by';
+import { callWorth, type CallWorth } from '../../../core/7-letters/chasing/call-order';
+import type { Day } from '../../../core/day/day';
+import type { CallOutcome } from '../../../core/model/call-outcome';
+import { idsOfAccount, mergedAccounts } from '../../customers/store/merged-accounts';
+import { promisesOf, type PromiseShown } from '../../customers/store/promises-of';
+import { itemsById } from '../../documents/store/open-items';
+import { defineLook } from '../../act/define-look';
+import { inList } from '../../platform/db/in-list';
+import type { Reader } from '../../platform/db/open';
+import { act, customer, phoneCall, promise, task } from '../../platform/db/schema';
+import { chaseAccounts, type AccountChase } from '../store/chases';
+
+/** Why somebody is called today. */
+export type CallReason =
+	| { readonly why: 'step'; readonly step: string }
+	| { readonly why: 'broken'; readonly amount: number; readonly day: Day }
+	| { readonly why: 'again'; readonly day: Day };
+
+/** A call as it was recorded. */
+export interface CallShown {
+	readonly day: Day;
+	readonly outcome: CallOutcome;
+	readonly said: string;
+	readonly by: string;
+	readonly againOn: Day | null;
+}
+
+export interface CallRow extends CallWorth {
+	readonly customerId: number;
+	readonly code: string;
+	readonly name: string;
+	readonly currency: string;
+	/** What is overdue, in the account's currency. */
+	readonly late: number;
+	readonly daysLate: number;
+	readonly kept: number;
+	readonly made: number;
+	readonly reasons: readonly CallReason[];
+	/** Who is asked for, and at which number. */
+	readonly contacts: readonly { readonly name: string; readonly phone: string }[];
+	/** The newest first. */
+	readonly calls: readonly CallShown[];
+	/** What is late, the oldest first. */
+	readonly items: readonly {
+		readonly id: number;
+		readonly number: string;
+		readonly due: Day;
+		readonly open: number;
+		readonly version: number;
+	}[];
+}
+
+const SHOWN_ITEMS = 50;
+const SHOWN_CALLS = 3;
+
+/** Whom to call today and why, first who may bring most. */
+export const lookAtCalls = defineLook('reader', async (db, _: null, { today }): Promise<CallRow[]> => {
+	const chases = await chaseAccounts(db, today);
+	const calls = await newestCalls(db);
+	const merged = await mergedAccounts(db);
+	const who = await db.selectDistinct({ id: promise.customerId }).from(promise).all();
+	const promisers = new Set(who.map(({ id }) => merged.get(id) ?? id));
+	const found: {
+		readonly chase: AccountChase;
+		readonly reasons: CallReason[];
+		readonly made: PromiseShown[];
+	}[] = [];
+	for (const [key, chase] of chases) {
+		if (chase.daysLate <= 0) continue;
+		const last = calls.get(key)?.[0] ?? null;
+		const calledToday = last !== null && last.day === today && last.outcome !== 'no-answer';
+		const reasons: CallReason[] = [];
+		const step = chase.calls[0];
+		if (step) reasons.push({ why: 'step', step: step.step.name });
+		if (last?.againOn && last.againOn <= today && !calledToday)
+			reasons.push({ why: 'again', day: last.againOn });
+		const made = promisers.has(chase.customerId)
+			? await promisesOf(db, chase.customerId, await idsOfAccount(db, chase.customerId), today)
+			: [];
+		const own = made.filter((one) => one.currency === chase.currency);
+		const broken = own.find((one) => one.state === 'broken' || one.state === 'part_kept');
+		// One that was talked about since is no reason any more.
+		if (broken && (last === null || last.day <= broken.promisedFor))
+			reasons.push({ why: 'broken', amount: broken.amount - broken.came, day: broken.promisedFor });
+		if (reasons.length > 0) found.push({ chase, reasons, made: own });
+	}
+	const owners = new Map(
+		(
+			await db
+				.select()
+				.from(customer)
+				.where(
+					inList(
+						customer.id,
+						found.map(({ chase }) => chase.customerId)
+					)
+				)
+				.all()
+		).map((row) => [row.id, row])
+	);
+	const rows: CallRow[] = [];
+	for (const { chase, reasons, made } of found) {
+		const { customerId, currency, daysLate, lateBase } = chase;
+		const owner = owners.get(customerId)!;
+		const late = chase.items.filter((item) => item.due < today);
+		const over = made.filter((one) => one.state !== 'open');
+		const kept = over.filter((one) => one.state === 'kept').length;
+		const shown = await itemsById(
+			db,
+			late.slice(0, SHOWN_ITEMS).map((item) => item.id)
+		);
+		rows.push({
+			...{ customerId, currency, daysLate, code: owner.code, name: owner.name, reasons },
+			late: late.reduce((sum, item) => sum + item.open, 0),
+			...callWorth({ amount: lateBase, daysLate, kept, made: over.length }),
+			...{ kept, made: over.length },
+			contacts: [
+				...owner.contacts.flatMap(({ name, phone }) => (phone ? [{ name, phone }] : [])),
+				...(owner.phone ? [{ name: '', phone: owner.phone }] : [])
+			],
+			calls: (calls.get(`${customerId} ${currency}`) ?? []).slice(0, SHOWN_CALLS),
+			items: shown
+				.map(({ id, number, due, open, version }) => ({ id, number, due, open, version }))
+				.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id))
+		});
+	}
+	return rows.sort((a, b) => b.worth - a.worth || a.customerId - b.customerId);
+});
+
+/** Calls of each account, the newest first. */
+async function newestCalls(
+	db: Reader
+): Promise<ReadonlyMap<string, (CallShown & { readonly key: string })[]>> {
+	const rows = await db
+		.select({
+			...{ customerId: phoneCall.customerId, currency: phoneCall.currency, day: phoneCall.day },
+			...{ outcome: phoneCall.outcome, said: phoneCall.said, againOn: phoneCall.againOn, by: act.userName }
+		})
+		.from(phoneCall)
+		.innerJoin(act, eq(act.id, phoneCall.actId))
+		.orderBy(desc(phoneCall.id))
+		.all();
+	return groupBy(
+		rows.map(({ customerId, currency, ...one }) => ({ ...one, key: `${customerId} ${currency}` })),
+		(one) => one.key
+	);
+}
+
+/** What is to be done for customers by today, the oldest first. */
+export const lookAtTasks = defineLook('reader', async (db, _: null, { today }) =>
+	db
+		.select({ id: task.id, day: task.day, what: task.what, code: customer.code, name: customer.name })
+		.from(task)
+		.innerJoin(customer, eq(customer.id, task.customerId))
+		.where(and(isNull(task.doneActId), lte(task.day, today)))
+		.orderBy(task.day, task.id)
+		.limit(200)
+		.all()
+);
