@@ -55,9 +55,11 @@
 			return accounts
 				? `${count(accounts, 'account has', 'accounts have')} an out-of-date letter.`
 				: 'No letter is out of date.';
-		if (accounts === 0) return late ? 'No account is overdue.' : 'No account owes anything.';
+		if (accounts === 0) return late ? 'No account reaches a step today.' : 'No account owes anything.';
 		return late
-			? `${count(accounts, 'account is', 'accounts are')} overdue by ${sums}.`
+			? data.filter.everyone
+				? `${count(accounts, 'account is', 'accounts are')} overdue, ${sums} to ask for.`
+				: `${count(accounts, 'account reaches', 'accounts reach')} a step today, ${sums}.`
 			: data.statement?.from
 				? `${count(accounts, 'statement')}, balances ${sums}.`
 				: `${count(accounts, 'account owes', 'accounts owe')} ${sums}.`;
@@ -71,6 +73,10 @@
 					: row.held
 						? `held: ${heldReason(row.held)}`
 						: '',
+			row.step ? `${row.step.name}, ${count(row.step.items, 'item')}` : '',
+			row.nextStep && data.kind === 'reminder'
+				? `next: ${row.nextStep.name} on ${shortDay(row.nextStep.day, today)}`
+				: '',
 			row.corrects ? `replaces the letter of ${shortDay(row.corrects, today)}` : '',
 			!row.held && row.lastSent ? `last sent ${shortDay(row.lastSent, today)}` : '',
 			row.way === 'mail' ? '' : LETTER_WAY_WORDS[row.way]
@@ -109,6 +115,8 @@
 			...{ kind: data.kind, customer: String(current.customerId), currency: current.currency },
 			...(data.statement ? { show: data.statement.kind, to: data.statement.to } : {}),
 			...(data.statement?.from ? { from: data.statement.from } : {}),
+			...(current.step?.details.wording ? { wording: current.step.details.wording } : {}),
+			...(current.step?.details.about ? { items: current.step.details.about.join(',') } : {}),
 			...(note || ownNote ? { note: [note, ownNote].filter(Boolean).join('\n\n') } : {})
 		});
 		return `/letters/preview?${params}`;
@@ -201,7 +209,7 @@
 								: Object.keys(data.filter).length > 0
 									? 'No account is like that. Take a filter off to see more.'
 									: late
-										? 'No account is overdue.'
+										? 'Nobody’s next step is due today. Show everybody who is overdue under “All accounts”.'
 										: 'Nobody owes anything.'}</td
 						></tr
 					>{/each}
@@ -215,10 +223,12 @@
 	>
 		{#if previewUrl && current}
 			<p class="mb-2 flex items-center justify-between gap-3 text-sm">
-				<span class="truncate">To {current.name}, as it will arrive</span><a
-					class="shrink-0 underline"
-					href={previewUrl}
-					target="_blank">Open by itself</a
+				<span class="truncate">To {current.name}, as it will arrive</span><span class="shrink-0"
+					>{#if data.mayAct && !data.corrections && !data.statement}<a
+							class="mr-3 underline"
+							href="/letters/write?kind={data.kind}&customer={current.customerId}&currency={current.currency}"
+							>Change the words</a
+						>{/if}<a class="underline" href={previewUrl} target="_blank">Open by itself</a></span
 				>
 			</p>
 			<PdfView url={previewUrl} label="The letter to {current.name}" />

@@ -4,7 +4,7 @@
 		here,
 		corrections = 0
 	}: {
-		here: 'statement' | 'reminder' | 'correction' | 'runs' | 'outbox' | 'wordings';
+		here: 'statement' | 'reminder' | 'correction' | 'runs' | 'outbox' | 'wordings' | 'calls' | 'chasing';
 		corrections?: number;
 	} = $props();
 	const tabs = $derived([
@@ -19,8 +19,10 @@
 					]
 				]
 			: []),
+		['calls', '/letters/calls', 'Calls'],
 		['runs', '/letters/runs', 'Runs'],
 		['outbox', '/letters/outbox', 'Outbox'],
+		['chasing', '/letters/chasing', 'Chasing'],
 		['wordings', '/letters/wordings', 'Wording']
 	]);
 </script>

@@ -36,9 +36,15 @@
 	};
 	let show = $state(untrack(() => asked.kind));
 	const filters = $derived(
-		[filter.tag, filter.currency, filter.way, filter.least, filter.overdueOnly, filter.parent].filter(
-			(one) => one !== undefined
-		).length
+		[
+			filter.tag,
+			filter.currency,
+			filter.way,
+			filter.least,
+			filter.overdueOnly,
+			filter.parent,
+			filter.everyone
+		].filter((one) => one !== undefined).length
 	);
 	function look(event: SubmitEvent & { currentTarget: HTMLFormElement }) {
 		event.preventDefault();
@@ -119,10 +125,17 @@
 					onchange={changed}
 				/></label
 			>
-			<label class="flex items-center gap-2 py-1"
-				><input type="checkbox" name="overdue" checked={filter.overdueOnly === true} onchange={changed} /> overdue
-				only</label
-			>
+			{#if kind === 'statement'}
+				<label class="flex items-center gap-2 py-1"
+					><input type="checkbox" name="overdue" checked={filter.overdueOnly === true} onchange={changed} /> overdue
+					only</label
+				>
+			{:else}
+				<label class="flex items-center gap-2 py-1"
+					><input type="checkbox" name="everyone" checked={filter.everyone === true} onchange={changed} /> also
+					who reaches no step today</label
+				>
+			{/if}
 		</div>
 	</details>
 	<noscript><button class="btn py-0.5">Show</button></noscript>

@@ -25,6 +25,7 @@ export function readFilter(url: URL, base: string): RunFilter {
 		...(parent ? { parent } : {}),
 		...(way ? { way } : {}),
 		...(typeof least === 'number' && least > 0 ? { least } : {}),
-		...(url.searchParams.get('overdue') === 'on' ? { overdueOnly: true } : {})
+		...(url.searchParams.get('overdue') === 'on' ? { overdueOnly: true } : {}),
+		...(url.searchParams.get('everyone') === 'on' ? { everyone: true } : {})
 	};
 }

@@ -131,6 +131,24 @@ const STATIONS: readonly Known[] = [
 		href: '/letters?kind=reminder',
 		words: 'dunning chase send letters'
 	},
+	{
+		name: 'Calls',
+		about: 'whom to call today, and why',
+		href: '/letters/calls',
+		words: 'telephone phone ring promise tasks'
+	},
+	{
+		name: 'Chasing',
+		about: 'the steps of reminders',
+		href: '/letters/chasing',
+		words: 'policy ladder dunning levels'
+	},
+	{
+		name: 'Wording',
+		about: 'what letters say',
+		href: '/letters/wordings',
+		words: 'template text placeholder'
+	},
 	{ name: 'Outbox', about: 'letters as they were sent', href: '/letters/outbox', words: 'mail sent refused' },
 	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove ageing' },
 	{

@@ -50,12 +50,16 @@ async function askedBy({ locals, url }: RequestEvent): Promise<LettersAsked> {
 	const note = cleanText(url.searchParams.get('note') ?? '').slice(0, 4_100);
 	const wording = /^[a-z0-9-]{1,60}$/.exec(url.searchParams.get('wording') ?? '')?.[0];
 	const kind = LETTER_KINDS.find((one) => one === url.searchParams.get('kind')) ?? 'statement';
+	const about = (url.searchParams.get('items') ?? '')
+		.split(',')
+		.flatMap((one) => rowNumber(one) ?? [])
+		.slice(0, 500);
 	return {
 		kind: returned ? 'returned' : kind,
 		...(statement ? { statement } : {}),
 		...(note ? { note } : {}),
 		...(locals.who ? { person: locals.who.name } : {}),
-		accounts: [{ ...account, ...(wording ? { wording } : {}) }]
+		accounts: [{ ...account, ...(wording ? { wording } : {}), ...(about.length > 0 ? { about } : {}) }]
 	};
 }
 

@@ -98,7 +98,13 @@ export const startRun = defineAct({
 
 /** What the letter's step asks for, and what the person asked of it beside. */
 function detailsOf(row: RunRow, { details }: ChosenAccount): LetterDetails | null {
-	const all = { ...row.step?.details, ...details };
+	const about = details?.about && new Set(details.about);
+	const { step, ...plain } = row.step?.details ?? {};
+	const items = step?.items.filter((item) => !about || about.has(item.id)) ?? [];
+	const all: LetterDetails = {
+		...{ ...plain, ...details },
+		...(step && items.length > 0 ? { step: { ...step, items } } : {})
+	};
 	return Object.keys(all).length > 0 ? all : null;
 }
 

@@ -38,6 +38,8 @@ export interface RunAsked {
 	/** The customers whose money waits: they are held. */
 	readonly waiting: readonly number[];
 	readonly filter?: RunFilter;
+	/** These customers alone. */
+	readonly only?: readonly number[];
 }
 
 export interface RunRow {
@@ -87,7 +89,8 @@ export async function runRows(
 ): Promise<RunRow[]> {
 	const { kind, filter = {} } = asked;
 	const statement = kind === 'statement' ? (asked.statement ?? null) : null;
-	const standings = await letterStandings(db, today, statement);
+	const all = await letterStandings(db, today, statement);
+	const standings = asked.only ? all.filter((one) => asked.only!.includes(one.customerId)) : all;
 	const owners = new Map(
 		(await letterOwners(db, [...new Set(standings.map((one) => one.customerId))])).map((row) => [row.id, row])
 	);
@@ -99,7 +102,8 @@ export async function runRows(
 	const underWay = await accountsUnderWay(db, kind);
 	const corrects = new Map(told.map((one) => [keyOf(one), one.date]));
 	const waiting = new Set(asked.waiting);
-	const chases = kind === 'reminder' ? await chaseAccounts(db, today) : new Map<string, AccountChase>();
+	const chases =
+		kind === 'reminder' ? await chaseAccounts(db, today, asked.only) : new Map<string, AccountChase>();
 	const rows: RunRow[] = [];
 	for (const one of standings) {
 		const owner = owners.get(one.customerId);

@@ -1,6 +1,8 @@
 import type { Viewer } from '../../act/define-look';
 import { lookAtSmallBalances } from '../../allocation/queries/small-balances';
 import { lookAtBalances } from '../../ledger/queries/journal';
+import { lookAtByHand } from '../../letters/queries/by-hand';
+import { lookAtCalls } from '../../letters/queries/calls';
 import { countRuns, lookAtChosen, lookAtRun } from '../../letters/queries/letters';
 import { lookAtSettingUp } from '../../firm/queries/setting-up';
 import { lookAtToday } from '../../reports/queries/today';
@@ -66,6 +68,8 @@ export const HEAVY_LOOKS = {
 	'letters-run': lookAtRun,
 	'letters-count': countRuns,
 	'letters-chosen': lookAtChosen,
+	'letters-calls': lookAtCalls,
+	'letters-by-hand': lookAtByHand,
 	'small-balances': lookAtSmallBalances,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
