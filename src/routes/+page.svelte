@@ -143,12 +143,29 @@
 		},
 		{
 			name: 'Reminders',
-			says: `${count(data.reminders.all, 'account is', 'accounts are')} overdue.${data.reminders.waiting ? ` ${count(data.reminders.waiting, 'account has', 'accounts have')} receipts not allocated yet.` : ''}${data.reminders.paused ? ` Chasing is paused for ${data.reminders.paused}.` : ''}${noAddress(data.reminders.noAddress)}`,
+			says: `${count(data.reminders.all, 'account reaches', 'accounts reach')} a step today.${data.reminders.waiting ? ` ${count(data.reminders.waiting, 'account has', 'accounts have')} receipts not allocated yet.` : ''}${data.reminders.paused ? ` Chasing is paused for ${data.reminders.paused}.` : ''}${noAddress(data.reminders.noAddress)}`,
 			done: data.reminders.all === 0,
 			warn: false,
 			href: '/letters?kind=reminder',
 			does: 'Read and send'
 		},
+		...(data.calls + data.tasks
+			? [
+					{
+						name: 'Calls',
+						says: [
+							data.calls ? `${count(data.calls, 'customer')} to call.` : '',
+							data.tasks ? `${count(data.tasks, 'thing')} to be done by today.` : ''
+						]
+							.filter(Boolean)
+							.join(' '),
+						done: false,
+						warn: false,
+						href: '/letters/calls',
+						does: 'Call'
+					}
+				]
+			: []),
 		...(data.notices
 			? [
 					{

@@ -23,6 +23,10 @@
 				return `Used for ${event.with}`;
 			case 'difference':
 				return DIFFERENCE_NAMES[event.with as DifferenceKind] ?? event.with;
+			case 'chased':
+				return event.letterId === undefined
+					? `${event.with}, by telephone`
+					: `${event.with}${event.state && event.state !== 'sent' && event.state !== 'paper' ? ` (${event.state})` : ''}`;
 			case 'taken-back':
 				return 'Undone';
 			default:

@@ -48,6 +48,7 @@ const HAZEL: CustomerDetails = {
 	},
 	...{
 		notes: 'Fridays',
+		chasingPolicy: null,
 		chasingPaused: 'in talks',
 		pausedUntil: day('2026-12-01'),
 		payerAccounts: ['GB12ZZAM1', 'GB13ZZAM2']

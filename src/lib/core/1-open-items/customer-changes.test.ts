@@ -27,7 +27,7 @@ const HAZEL: CustomerDetails = {
 		tags: [],
 		notes: ''
 	},
-	...{ chasingPaused: null, pausedUntil: null, payerAccounts: ['GB12'] }
+	...{ chasingPolicy: null, chasingPaused: null, pausedUntil: null, payerAccounts: ['GB12'] }
 };
 
 test.each<[string, Partial<CustomerDetails>, string[]]>([

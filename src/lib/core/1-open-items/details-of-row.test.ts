@@ -34,7 +34,7 @@ const HAZEL: CustomerDetails = {
 		taxNumber: null,
 		notes: 'Fridays'
 	},
-	...{ chasingPaused: null, pausedUntil: null, payerAccounts: ['GB1'] }
+	...{ chasingPolicy: null, chasingPaused: null, pausedUntil: null, payerAccounts: ['GB1'] }
 };
 const PLAIN = { code: 'H1', name: 'Hazel Hill', currency: 'GBP' };
 

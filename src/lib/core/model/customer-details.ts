@@ -85,6 +85,8 @@ export interface CustomerDetails extends Terms {
 	readonly interestBasisPoints: number | null;
 	readonly tags: readonly string[];
 	readonly notes: string;
+	/** How they are chased, by the id of that way; null for the usual one. */
+	readonly chasingPolicy: string | null;
 	/** Why they are left out of reminders; null where they are not. */
 	readonly chasingPaused: string | null;
 	/** The last day on which they are; null for until further notice. */
@@ -124,6 +126,7 @@ export const NO_DETAILS: Omit<CustomerDetails, 'name'> = {
 		interestBasisPoints: null,
 		tags: [],
 		notes: '',
+		chasingPolicy: null,
 		chasingPaused: null,
 		pausedUntil: null
 	},

@@ -19,6 +19,7 @@
 		form,
 		currency,
 		named,
+		ways,
 		account
 	}: {
 		draft: CustomerDraft;
@@ -27,6 +28,8 @@
 		currency: string;
 		/** The firm's own list of terms. */
 		named: readonly NamedTerms[];
+		/** Ways of chasing that the firm has. */
+		ways: readonly { readonly id: string; readonly name: string; readonly isUsual: boolean }[];
 		/** The code and currency of a new account, or what they are. */
 		account?: Snippet;
 	} = $props();
@@ -98,6 +101,12 @@
 						>{/each}</select
 				>{/snippet}</Field
 		>
+		{#if ways.length > 1}<Field {form} name="details.chasingPolicy" label="Chased"
+				>{#snippet input(attributes)}<select {...attributes} bind:value={draft.chasingPolicy}
+						>{#each ways as way (way.id)}<option value={way.isUsual ? '' : way.id}>{way.name}</option
+							>{/each}</select
+					>{/snippet}</Field
+			>{/if}
 		{@render line('chasingPaused', 'No reminders, because')}
 		{@render line('pausedUntil', 'Until')}
 	</fieldset>

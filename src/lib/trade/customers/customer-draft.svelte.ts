@@ -47,6 +47,7 @@ export class CustomerDraft {
 	interestRate = $state('');
 	tags = $state('');
 	notes = $state('');
+	chasingPolicy = $state('');
 	chasingPaused = $state('');
 	pausedUntil = $state('');
 	payerAccounts = $state('');
@@ -83,6 +84,7 @@ export class CustomerDraft {
 		this.taxNumber = text(details.taxNumber);
 		this.tags = details.tags.join(', ');
 		this.notes = details.notes;
+		this.chasingPolicy = text(details.chasingPolicy);
 		this.chasingPaused = text(details.chasingPaused);
 		this.pausedUntil = details.pausedUntil === null ? '' : shortDay(details.pausedUntil);
 		this.payerAccounts = details.payerAccounts.join('\n');
@@ -108,6 +110,7 @@ export class CustomerDraft {
 				creditLimit: limit,
 				...{ statementEmail: this.statementEmail.trim(), reminderEmail: this.reminderEmail.trim() },
 				...{ phone: this.phone, taxNumber: this.taxNumber, chasingPaused: this.chasingPaused },
+				chasingPolicy: this.chasingPolicy,
 				contacts: this.contacts.map(({ key: _key, ...one }) => ({ ...one, email: one.email.trim() })),
 				pausedUntil: this.#day(this.pausedUntil),
 				payerAccounts: this.payerAccounts.split(/[\n,;]/).filter((one) => one.trim())

@@ -37,6 +37,7 @@ export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
 	interestBasisPoints: 'rate of interest',
 	tags: 'tags',
 	notes: 'notes',
+	chasingPolicy: 'way of chasing',
 	chasingPaused: 'reminders paused',
 	pausedUntil: 'paused until',
 	payerAccounts: 'accounts they pay from'

@@ -8,6 +8,7 @@
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { page } from '$app/state';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
+	import Chasing from './Chasing.svelte';
 	import Promises from './Promises.svelte';
 	import WhatIsKnown from './WhatIsKnown.svelte';
 	import ItemLife from '$lib/trade/ItemLife.svelte';
@@ -98,8 +99,8 @@
 				href="/letters/preview?kind=statement&customer={customer.id}&currency={customer.currency}"
 				>Read a statement</a
 			>
-			<a class="btn" href="/letters/preview?kind=reminder&customer={customer.id}&currency={customer.currency}"
-				>Read a reminder</a
+			<a class="btn" href="/letters/write?kind=reminder&customer={customer.id}&currency={customer.currency}"
+				>Write to them</a
 			>
 			<a class="btn" href="/customers/{customer.code}/threads"
 				>Receipts and what they paid <span class="key">T</span></a
@@ -271,6 +272,7 @@
 				</p>{/if}
 			{#if customer.notes}<p class="mt-2">{customer.notes}</p>{/if}
 			<WhatIsKnown customerId={customer.id} known={account} mayForget={data.who?.role !== 'reader'} />
+			<Chasing {customer} chase={data.chase} mayAct={data.who?.role !== 'reader'} />
 			<Promises {customer} promises={account.promises} mayAct={data.who?.role !== 'reader'} />
 			<h2 class="mt-5 flex font-sans font-semibold text-soft">
 				Notes<a class="ml-auto font-normal underline" href="{here}/timeline"

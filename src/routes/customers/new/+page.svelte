@@ -36,7 +36,7 @@
 		Only the name is needed. Many at once come <a href="/open-items/bring-in?what=customers">from a table</a>.
 	</p>
 	<form method="POST" action="?/open" class="mt-4" use:enhance={form.submit(submit)}>
-		<CustomerFields {draft} {form} {currency} named={data.terms}>
+		<CustomerFields {draft} {form} {currency} named={data.terms} ways={data.ways}>
 			{#snippet account()}
 				<Field {form} name="code" label="Account code"
 					>{#snippet input(attributes)}<input

@@ -59,7 +59,12 @@ describe('details of a customer', () => {
 			...{ discountBasisPoints: 250, discountDays: 10, creditLimit: minor(500_000), parentCode: 'W2' },
 			...{ statementEmail: '', reminderEmail: 'late@hazel.example', phone: '0190 1', taxNumber: 'GB 12' },
 			...{ tags: ['north', 'north', 'kilns'], notes: 'Pays on Fridays', payerAccounts: ['gb12 zzam 1'] },
-			...{ chasingPaused: 'in talks', pausedUntil: '2026-11-30', otherNames: ['Hazel H.'] },
+			...{
+				chasingPolicy: null,
+				chasingPaused: 'in talks',
+				pausedUntil: '2026-11-30',
+				otherNames: ['Hazel H.']
+			},
 			...{ language: 'de', statementWay: 'paper', interest: 'agreed', interestBasisPoints: 425 }
 		};
 		expect(await change(details)).toMatchObject({ ok: true, value: { changes: 21 } });

@@ -69,6 +69,7 @@ export const detailsField = z
 		interestBasisPoints: percentField('the rate').nullable(),
 		tags: listField(20, 40, 'Twenty tags at most are kept.'),
 		notes: z.string().trim().max(2_000, 'That is longer than 2,000 letters.'),
+		chasingPolicy: text(40),
 		chasingPaused: text(200),
 		pausedUntil: dayField.nullable(),
 		payerAccounts: z

@@ -61,6 +61,7 @@ export async function detailsOfAll(
 				...{ language: owner.language, statementWay: owner.statementWay, interest: owner.interest },
 				interestBasisPoints: owner.interestBasisPoints,
 				...{ taxNumber: owner.taxNumber, tags: owner.tags, notes: owner.notes },
+				...{ chasingPolicy: owner.chasingPolicy },
 				...{ chasingPaused: owner.chasingPaused, pausedUntil: owner.pausedUntil },
 				payerAccounts: (accountsOf.get(owner.id) ?? []).map((one) => one.text)
 			});

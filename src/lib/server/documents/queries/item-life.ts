@@ -3,7 +3,10 @@ import type { Db } from '../../platform/db/open';
 import {
 	act,
 	allocation,
+	chasingStep,
 	customer,
+	delivery,
+	type DELIVERY_STATES,
 	difference,
 	document,
 	documentLine,
@@ -15,13 +18,16 @@ import { defineLook } from '../../act/define-look';
 
 export interface LifeEvent {
 	readonly date: string;
-	readonly what: 'issued' | 'paid' | 'credited' | 'used' | 'difference' | 'taken-back';
+	readonly what: 'issued' | 'paid' | 'credited' | 'used' | 'difference' | 'taken-back' | 'chased';
 	readonly amount: number;
 	readonly by: string;
 	readonly at: string;
 	readonly with: string;
 	readonly receiptId: number | null;
 	readonly actId: number;
+	/** The letter of a step of chasing, and how it fared; nothing where it was a call. */
+	readonly letterId?: number;
+	readonly state?: (typeof DELIVERY_STATES)[number] | null;
 }
 
 /** One item with its life: issued, paid and by which receipt, differences, what was taken back, and by whom. */
@@ -100,6 +106,12 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 			receiptId: gap.receiptId,
 			actId: done.id
 		});
+	for (const { step, act: done, state } of await stepsOf(db, itemId))
+		events.push({
+			...{ date: step.day, what: 'chased', amount: 0, by: done.userName, at: done.at, with: step.name },
+			...{ receiptId: null, actId: done.id },
+			...(step.letterId === null ? {} : { letterId: step.letterId, state })
+		});
 	events.sort((a, b) => a.actId - b.actId);
 	const lines = await db
 		.select()
@@ -108,6 +120,18 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 		.orderBy(asc(documentLine.id));
 	return { ...found, lines, events };
 });
+
+/** Steps of chasing that were taken on an item. */
+function stepsOf(db: Db, itemId: number) {
+	return db
+		.select({ step: chasingStep, act, state: delivery.state })
+		.from(chasingStep)
+		.innerJoin(act, eq(act.id, chasingStep.actId))
+		.leftJoin(delivery, eq(delivery.letterId, chasingStep.letterId))
+		.where(eq(chasingStep.itemId, itemId))
+		.orderBy(asc(chasingStep.id))
+		.all();
+}
 
 /** Document numbers of items, by item. */
 async function numbersOf(db: Db, itemIds: readonly number[]): Promise<ReadonlyMap<number, string>> {

@@ -74,7 +74,7 @@
 			This account was closed on {shortDay(customer.closedOn, data.today ?? undefined)}.
 		</p>{/if}
 	<form method="POST" action="?/change" class="mt-4" use:enhance={form.submit(submit)}>
-		<CustomerFields {draft} {form} currency={customer.currency} named={data.terms}>
+		<CustomerFields {draft} {form} currency={customer.currency} named={data.terms} ways={data.ways}>
 			{#snippet account()}<p class="col-span-2 text-sm text-soft">
 					Account {customer.code}, kept in {customer.currency}.
 				</p>{/snippet}
