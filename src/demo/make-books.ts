@@ -22,6 +22,7 @@ import { makeCustomers } from './make-customers';
 import { chance } from './random';
 import { asksSupervisor, refundCameBack, toldWrong } from './bad-news';
 import { cameBack } from './came-back';
+import { chased } from './chased';
 import { creditAgainstInvoice, decidedClaims, rareCases } from './rare-cases';
 import { recordByHand } from './record-by-hand';
 import { Year } from './year';
@@ -92,6 +93,7 @@ export async function makeBooks(
 	await refundCameBack(books, at(supervisor), sterling);
 	await toldWrong(books, at(clerk));
 	await asksSupervisor(books, at(clerk));
+	await chased(books, at(clerk));
 	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
 	// What the cheques pay is no longer owed, so today's entries are of others.
 	for (const code of clubs) year.owed.delete(code);

@@ -119,6 +119,7 @@ export function makeCustomers(chance: Chance): Payer[] {
 			creditLimit: chance.pick([null, minor(500_000), minor(1_000_000)]),
 			statementEmail: chance.yes(0.95) ? `accounts@${host}.example` : null,
 			reminderEmail: chance.yes(0.2) ? `payments@${host}.example` : null,
+			...reachedBy(n),
 			...over
 		};
 		const size = chance.pick([
@@ -175,4 +176,24 @@ export function makeCustomers(chance: Chance): Payer[] {
 		);
 	}
 	return payers;
+}
+
+const LEDGER_CLERKS = [
+	'Ada Quill',
+	'Rufus Teasdale',
+	'Meera Okafor',
+	'Bryn Hollin',
+	'Tamsin Wray',
+	'Otto Lindqvist'
+];
+
+/** Most have a telephone, in the range that is kept free for stories; some tell who keeps their ledger. */
+function reachedBy(n: number): Pick<NewCustomer, 'phone' | 'contacts'> {
+	const number = `01632 960${String(100 + n)}`;
+	if (n % 5 !== 0) return { phone: n % 4 === 3 ? null : number, contacts: [] };
+	const name = LEDGER_CLERKS[(n / 5) % LEDGER_CLERKS.length]!;
+	return {
+		phone: null,
+		contacts: [{ name, role: 'bought ledger', email: null, phone: number, copies: 'none' }]
+	};
 }

@@ -66,6 +66,10 @@
 	});
 	function why(row: RunRow): string {
 		return [
+			row.step ? `${row.step.name}, ${count(row.step.items, 'item')}` : '',
+			row.nextStep && data.kind === 'reminder'
+				? `next: ${row.nextStep.name} on ${shortDay(row.nextStep.day, today)}`
+				: '',
 			row.isUnderWay
 				? 'being written'
 				: row.held === 'paused'
@@ -73,10 +77,6 @@
 					: row.held
 						? `held: ${heldReason(row.held)}`
 						: '',
-			row.step ? `${row.step.name}, ${count(row.step.items, 'item')}` : '',
-			row.nextStep && data.kind === 'reminder'
-				? `next: ${row.nextStep.name} on ${shortDay(row.nextStep.day, today)}`
-				: '',
 			row.corrects ? `replaces the letter of ${shortDay(row.corrects, today)}` : '',
 			!row.held && row.lastSent ? `last sent ${shortDay(row.lastSent, today)}` : '',
 			row.way === 'mail' ? '' : LETTER_WAY_WORDS[row.way]

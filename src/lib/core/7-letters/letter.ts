@@ -2,16 +2,11 @@ import type { Day } from '../day/day';
 import type { Aged } from '../model/aged';
 import type { DocumentKind } from '../model/records';
 import type { Minor } from '../money/minor';
+import type { LetterKind, LetterLanguage } from './letter-kind';
 import type { Worded } from './wording/fill-wording';
 import type { WordingUsed } from './wording/wording';
 
-/** What letters there are: what is owed, what is asked for, a payment that came back, thanks for one, copies of documents. */
-export const LETTER_KINDS = ['statement', 'reminder', 'returned', 'thanks', 'copies'] as const;
-export type LetterKind = (typeof LETTER_KINDS)[number];
-
-/** Languages in which letters are written (ISO 639-1): each is a folder of words. */
-export const LETTER_LANGUAGES = ['en', 'de'] as const;
-export type LetterLanguage = (typeof LETTER_LANGUAGES)[number];
+export { LETTER_KINDS, LETTER_LANGUAGES, type LetterKind, type LetterLanguage } from './letter-kind';
 
 /**
  * What a statement shows: the items open on a day; all that happened between two days, with what each payment settled; or the balance

@@ -110,8 +110,14 @@
 					autofocus
 					bind:value={address}
 					onkeydown={(event) => {
-						if (event.key === 'Enter') (event.preventDefault(), keepLink());
-						if (event.key === 'Escape') (event.stopPropagation(), (linking = false));
+						if (event.key === 'Enter') {
+							event.preventDefault();
+							keepLink();
+						}
+						if (event.key === 'Escape') {
+							event.stopPropagation();
+							linking = false;
+						}
 					}}
 				/>
 				<button type="button" class="btn px-2 py-0" onclick={keepLink}>{address ? 'Set' : 'No link'}</button>

@@ -42,7 +42,7 @@
 <div class="grid gap-3">
 	<fieldset class="grid grid-cols-2 gap-3">
 		<legend class="sr-only">Head of the letter</legend>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Title on paper</span><input
 				type="text"
 				maxlength="200"
@@ -50,7 +50,7 @@
 				{...at('title')}
 			/></label
 		>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Subject of the message</span><input
 				type="text"
 				maxlength="300"
@@ -59,7 +59,7 @@
 			/></label
 		>
 		<div class="col-span-2 empty:hidden">{@render fault('title')}{@render fault('subject')}</div>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Greeting</span><input
 				type="text"
 				maxlength="300"
@@ -67,11 +67,12 @@
 				{...at('greeting')}
 			/></label
 		>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Put in</span><select
 				bind:value={chosen}
 				onchange={putIn}
 				{disabled}
+				class="w-full min-w-0"
 				aria-label="Put in what is filled in for each customer"
 			>
 				<option value="">a placeholder …</option>
@@ -97,14 +98,14 @@
 	</div>
 	<fieldset class="grid grid-cols-2 gap-3">
 		<legend class="sr-only">End of the letter, and who sends it</legend>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Closing</span><textarea
 				rows="3"
 				maxlength="1000"
 				bind:value={draft.closing}
 				{...at('closing')}></textarea></label
 		>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Sender</span><textarea
 				rows="3"
 				maxlength="1000"
@@ -112,7 +113,7 @@
 				{...at('sender')}></textarea></label
 		>
 		<div class="col-span-2 empty:hidden">{@render fault('closing')}{@render fault('sender')}</div>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Mail comes from</span><input
 				type="text"
 				maxlength="200"
@@ -121,7 +122,7 @@
 				{...at('fromName')}
 			/></label
 		>
-		<label class="grid gap-0.5"
+		<label class="grid min-w-0 gap-0.5"
 			><span class="text-sm text-soft">Answers go to</span><input
 				type="email"
 				maxlength="300"

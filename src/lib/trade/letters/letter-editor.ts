@@ -3,6 +3,7 @@ import { Plugin } from '@tiptap/pm/state';
 import { Decoration, DecorationSet } from '@tiptap/pm/view';
 import type { Node } from '@tiptap/pm/model';
 import StarterKit from '@tiptap/starter-kit';
+import { cleanPasted } from './clean-pasted';
 
 /** Stretches of a text that are to look another way: where, how, and what they say when pointed at. */
 export type MarkText = (text: string) => readonly {
@@ -39,6 +40,7 @@ export function letterEditor(options: LetterEditorOptions): Editor {
 			marking(options.mark)
 		],
 		editorProps: {
+			transformPastedHTML: cleanPasted,
 			attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, class: 'letter-text' }
 		},
 		onUpdate: ({ editor }) => changed(editor.getJSON()),

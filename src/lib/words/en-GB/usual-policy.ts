@@ -16,6 +16,6 @@ export const USUAL_POLICY: ChasingPolicy = {
 		step('first', 'First reminder', { after: 'due', days: 7 }),
 		step('second', 'Second reminder', { wording: 'second-reminder' }),
 		step('call', 'Call', { days: 7, way: 'phone' }),
-		step('final', 'Final demand', { wording: 'final-demand', attach: true, effect: 'hand-over' })
+		step('final', 'Final demand', { wording: 'final-demand', attach: true, effect: 'hold-deliveries' })
 	]
 };

@@ -117,7 +117,7 @@
 			>
 			{#each draft.steps as step, n (step.id)}
 				<fieldset
-					class="grid grid-cols-[1.4fr_0.5fr_1.3fr_1.3fr] items-end gap-x-3 gap-y-2 border-t border-rule pt-2"
+					class="grid grid-cols-[minmax(0,1.2fr)_minmax(0,0.6fr)_minmax(0,1.3fr)_minmax(0,1.3fr)] items-end gap-x-3 gap-y-2 border-t border-rule pt-2"
 				>
 					<legend class="sr-only">Step {n + 1}</legend>
 					<Field form={keeping} name="policy.steps.{n}.name" label="Step {n + 1}"

@@ -1,4 +1,4 @@
-import type { LetterKind } from '../letter';
+import type { LetterKind } from '../letter-kind';
 import { isBlock } from './placeholders';
 import { readTemplate, type TemplateFault } from './read-template';
 import type { Wording } from './wording';

@@ -1,5 +1,5 @@
 import { cleanLine } from '../../text/clean-text';
-import type { LetterKind } from '../letter';
+import type { LetterKind } from '../letter-kind';
 import { isBlock, type BlockPlaceholder, type Placeholder } from './placeholders';
 import { readTemplate } from './read-template';
 import { mapTexts, type RichBlock } from './rich-text';

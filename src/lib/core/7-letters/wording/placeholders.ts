@@ -1,4 +1,4 @@
-import type { LetterKind } from '../letter';
+import type { LetterKind } from '../letter-kind';
 
 /** What a wording may be filled in with, in the order in which it is offered. */
 export const PLACEHOLDERS = [

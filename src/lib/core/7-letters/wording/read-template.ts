@@ -1,4 +1,4 @@
-import type { LetterKind } from '../letter';
+import type { LetterKind } from '../letter-kind';
 import { placeholdersFor, type Placeholder } from './placeholders';
 
 /** So many in one text: more are a slip, and would take long to fill in. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkWording } from './check-wording';
 import { fillWording } from './fill-wording';
-import { LETTER_KINDS } from '../letter';
+import { LETTER_KINDS } from '../letter-kind';
 import { placeholdersFor, PLACEHOLDERS, type Placeholder } from './placeholders';
 import { MOST_PLACEHOLDERS, readTemplate } from './read-template';
 import { paragraph, plainBlock } from './rich-text';

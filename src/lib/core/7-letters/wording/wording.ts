@@ -1,4 +1,4 @@
-import type { LetterKind, LetterLanguage } from '../letter';
+import type { LetterKind, LetterLanguage } from '../letter-kind';
 import type { RichText } from './rich-text';
 
 /** The words of a kind of letter, with placeholders where the customer's own facts go. */
