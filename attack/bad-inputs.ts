@@ -25,6 +25,21 @@ const OWN_FIELDS: Readonly<Record<string, object>> = {
 		...{ note: 'x', copyToMe: false, seen: { letter: 0, run: 0 } },
 		chosen: [{ customerId: 1, currency: 'GBP', amount: 1, overruled: 'paused', note: 'x' }]
 	},
+	'/letters/write?/send': {
+		...{
+			kind: 'reminder',
+			customerId: 1,
+			currency: 'GBP',
+			amount: 1,
+			overruled: 'paused',
+			wording: 'reminder'
+		},
+		words: {
+			...{ title: 'x', subject: 'x', greeting: 'x', closing: 'x', sender: 'x', fromName: 'x', replyTo: '' },
+			body: [{ kind: 'paragraph', runs: [{ text: 'x', strong: true, link: 'https://x.example' }] }]
+		},
+		...{ isChanged: true, about: [1], attach: true, copyToMe: false, seen: { letter: 0, run: 0 } }
+	},
 	'/money-in/returned?/notice': { returned: [1], seen: 0 },
 	'/books/rates?/one': { currency: 'EUR', day: '2026-10-30', rate: '0.85' },
 	'/books/rates?/add': { text: 'day,currency,rate\n2026-10-30,EUR,0.85' },

@@ -91,9 +91,9 @@ export async function makeBooks(
 	await cameBack(books, at(clerk), sterling);
 	await decidedClaims(books, at(supervisor));
 	await refundCameBack(books, at(supervisor), sterling);
+	await chased(books, at(clerk));
 	await toldWrong(books, at(clerk));
 	await asksSupervisor(books, at(clerk));
-	await chased(books, at(clerk));
 	const { paidIn, clubs } = await recordByHand(books, at(clerk), payers, ids);
 	// What the cheques pay is no longer owed, so today's entries are of others.
 	for (const code of clubs) year.owed.delete(code);

@@ -4,6 +4,7 @@ import { checkWording } from '$lib/core/7-letters/wording/check-wording';
 import { LETTER_KINDS } from '$lib/core/7-letters/letter';
 import { cleanText, cleanTexts } from '$lib/core/text/clean-text';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
+import { isTooDeep } from '$lib/server/platform/http/is-too-deep';
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { statusOf } from '$lib/server/platform/http/refuse';
 import { view } from '$lib/server/platform/http/view';
@@ -28,7 +29,8 @@ const WORDS_ASKED = z.object({ words: WORDING });
 export const POST: RequestHandler = async (event) => {
 	const text = await event.request.text();
 	if (text.length > MOST_BYTES) error(413, 'That is more than a letter may say.');
-	const read = WORDS_ASKED.safeParse(cleanTexts(jsonOf(text)));
+	const given = jsonOf(text);
+	const read = WORDS_ASKED.safeParse(isTooDeep(given) ? null : cleanTexts(given));
 	if (!read.success) error(400, read.error.issues[0]?.message ?? 'These are no words of a letter.');
 	const { words } = read.data;
 	const asked = await askedBy(event);

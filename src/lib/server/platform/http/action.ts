@@ -13,6 +13,7 @@ import { fieldProblems, perform, performedBefore } from '../../act/perform';
 import { requireRole } from '../../act/person';
 import { isUndoable } from '../../act/undoable';
 import { DomainError } from '../../act/domain-error';
+import { isTooDeep } from './is-too-deep';
 import { refuse } from './refuse';
 
 /** Larger forms are refused unread, in bytes; an action that takes files says its own bound. */
@@ -131,12 +132,14 @@ export async function readFields(
 	if (!key.ok) return key;
 	const json = form.get('json');
 	try {
-		const fields: unknown = cleanTexts(
+		const given: unknown =
 			typeof json === 'string'
 				? JSON.parse(json)
-				: Object.fromEntries([...form].filter(([name, value]) => name !== 'key' && typeof value === 'string'))
-		);
-		return ok({ fields, form, key: key.value });
+				: Object.fromEntries(
+						[...form].filter(([name, value]) => name !== 'key' && typeof value === 'string')
+					);
+		if (isTooDeep(given)) return err(DAMAGED);
+		return ok({ fields: cleanTexts(given), form, key: key.value });
 	} catch {
 		return err(DAMAGED);
 	}
