@@ -79,5 +79,4 @@ CREATE TRIGGER chasing_step_no_delete BEFORE DELETE ON chasing_step BEGIN SELECT
 CREATE TRIGGER phone_call_no_update BEFORE UPDATE ON phone_call BEGIN SELECT RAISE(ABORT, 'posted records are never changed: phone_call'); END;--> statement-breakpoint
 CREATE TRIGGER phone_call_no_delete BEFORE DELETE ON phone_call BEGIN SELECT RAISE(ABORT, 'posted records are never changed: phone_call'); END;--> statement-breakpoint
 CREATE TRIGGER promise_item_no_update BEFORE UPDATE ON promise_item BEGIN SELECT RAISE(ABORT, 'posted records are never changed: promise_item'); END;--> statement-breakpoint
-CREATE TRIGGER promise_item_no_delete BEFORE DELETE ON promise_item BEGIN SELECT RAISE(ABORT, 'posted records are never changed: promise_item'); END;--> statement-breakpoint
-CREATE TRIGGER task_no_delete BEFORE DELETE ON task BEGIN SELECT RAISE(ABORT, 'posted records are never changed: task'); END;
+CREATE TRIGGER promise_item_no_delete BEFORE DELETE ON promise_item BEGIN SELECT RAISE(ABORT, 'posted records are never changed: promise_item'); END;

@@ -61,21 +61,10 @@ try {
 	await page.emulateMedia({ colorScheme: 'dark' });
 	await shot('money-in-dark');
 	await page.emulateMedia({ colorScheme: 'light' });
-	await page.locator('[data-receipt]', { hasText: 'PAYLOOM' }).click();
-	await page.locator('h2', { hasText: 'PAYLOOM' }).waitFor();
-	await open(`/money-in/split${new URL(page.url()).search}`);
-	await page.getByLabel('Whose report?').fill('Payloom');
-	await page
-		.getByLabel('The report, as CSV')
-		.setInputFiles(join(data, 'todays-bank-files/payloom-payout-2026-10-30.csv'));
-	await page.getByText(/at the bank/).waitFor();
-	await shot('split');
 	await open('/money-in/manual-receipts');
 	await shot('by-hand');
 	await open('/odd-pennies');
 	await shot('odd-pennies');
-	await open('/odd-pennies/deduction-analysis');
-	await shot('lost');
 	await open('/money-in');
 	await page.locator('[data-receipt]', { hasText: 'a returned payment' }).last().click();
 	await page.getByRole('link', { name: 'It is this' }).first().click();
@@ -109,10 +98,16 @@ try {
 	await page.waitForTimeout(500);
 	await shot('letters');
 	await page.getByRole('button', { name: /^Send \d/ }).click();
-	await page.getByText(/went to the outbox/).waitFor();
-	await page.waitForTimeout(1500);
+	await page.getByText(/: 2 sent\./).waitFor();
 	await open('/letters/outbox');
 	await shot('outbox');
+	await open('/letters/calls');
+	await page.getByLabel(/^What came of it/).fill('promises 500 on Friday');
+	await shot('calls');
+	await open('/letters/wordings/second-reminder?language=en');
+	await page.locator('canvas').first().waitFor();
+	await page.waitForTimeout(1500);
+	await shot('wording');
 	await open('/books');
 	await page.getByText('The books prove.').waitFor();
 	await shot('books');

@@ -41,7 +41,12 @@ export interface SheetFact {
 }
 
 export type SheetBlock =
-	| { readonly kind: 'text'; readonly text: string; readonly soft?: boolean }
+	| {
+			readonly kind: 'text';
+			readonly text: string;
+			readonly soft?: boolean;
+			/** On one page. */ readonly whole?: boolean;
+	  }
 	| { readonly kind: 'rich'; readonly block: RichBlock }
 	| SheetTable
 	| { readonly kind: 'figures'; readonly name: string; readonly cells: readonly SheetFact[] }

@@ -56,10 +56,15 @@ function blocksOf(words: LetterWords, letter: Letter, says: Worded): SheetBlock[
 		...text(says.greeting),
 		...text(corrects ? words.corrected(corrects) : ''),
 		...says.blocks.flatMap(blockOf),
-		...text(says.closing),
-		...text(says.sender),
+		...signed(says),
 		...text(record ? words.recorded(record) : '', true)
 	];
+}
+
+/** Closing and sender, which stay together. */
+function signed({ closing, sender }: Worded): SheetBlock[] {
+	const text = [closing, sender].filter((part) => part.trim() !== '').join('\n\n');
+	return text === '' ? [] : [{ kind: 'text', text, whole: true }];
 }
 
 /** Who owes nothing is not asked to pay. */

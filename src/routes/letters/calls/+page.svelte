@@ -235,7 +235,7 @@
 			</ul>
 		{/if}
 	</section>
-	<section class="overflow-y-auto border-l border-rule bg-wash p-5" aria-label="Who is called">
+	<section class="overflow-y-auto border-l border-rule p-5" aria-label="Who is called">
 		{#if current}
 			<h2 class="text-xl"><a class="hover:underline" href="/customers/{current.code}">{current.name}</a></h2>
 			{#each current.contacts as contact, n (n)}

@@ -125,6 +125,7 @@
 								type="text"
 								required
 								maxlength="60"
+								class="w-full min-w-0"
 								{...attributes}
 								bind:value={step.name}
 							/>{/snippet}</Field
@@ -134,7 +135,7 @@
 								type="text"
 								inputmode="numeric"
 								required
-								class="num"
+								class="w-full min-w-0"
 								{...attributes}
 								bind:value={step.days}
 							/>{/snippet}</Field
@@ -165,7 +166,7 @@
 						>{#snippet input(attributes)}<input
 								type="text"
 								inputmode="decimal"
-								class="num"
+								class="w-full min-w-0"
 								placeholder="any"
 								{...attributes}
 								bind:value={step.least}

@@ -1,7 +1,7 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import { z } from 'zod';
 import { checkWording } from '$lib/core/7-letters/wording/check-wording';
-import { LETTER_KINDS } from '$lib/core/7-letters/letter';
+import { LETTER_KINDS, LETTER_LANGUAGES } from '$lib/core/7-letters/letter';
 import { cleanText, cleanTexts } from '$lib/core/text/clean-text';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { isTooDeep } from '$lib/server/platform/http/is-too-deep';
@@ -52,6 +52,7 @@ async function askedBy({ locals, url }: RequestEvent): Promise<LettersAsked> {
 	const note = cleanText(url.searchParams.get('note') ?? '').slice(0, 4_100);
 	const wording = /^[a-z0-9-]{1,60}$/.exec(url.searchParams.get('wording') ?? '')?.[0];
 	const kind = LETTER_KINDS.find((one) => one === url.searchParams.get('kind')) ?? 'statement';
+	const language = LETTER_LANGUAGES.find((one) => one === url.searchParams.get('language'));
 	const about = (url.searchParams.get('items') ?? '')
 		.split(',')
 		.flatMap((one) => rowNumber(one) ?? [])
@@ -60,6 +61,7 @@ async function askedBy({ locals, url }: RequestEvent): Promise<LettersAsked> {
 		kind: returned ? 'returned' : kind,
 		...(statement ? { statement } : {}),
 		...(note ? { note } : {}),
+		...(language ? { language } : {}),
 		...(locals.who ? { person: locals.who.name } : {}),
 		accounts: [{ ...account, ...(wording ? { wording } : {}), ...(about.length > 0 ? { about } : {}) }]
 	};

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { groupBy } from '../../../core/group-by';
 import { age } from '../../../core/6-reports/age';
-import type { Letter, LetterKind, StatementAsked } from '../../../core/7-letters/letter';
+import type { Letter, LetterKind, LetterLanguage, StatementAsked } from '../../../core/7-letters/letter';
 import type { LetterDetails } from '../../../core/7-letters/letter-details';
 import { usualWording } from '../../../core/7-letters/wording/wording';
 import { recipientsOf, type Recipients } from '../../../core/7-letters/recipients-of';
@@ -49,6 +49,8 @@ export interface LettersAsked {
 	readonly accounts: readonly LetterOfOne[];
 	/** In whose name they go. */
 	readonly person?: string;
+	/** In which language they are shown, in place of the customer's own. */
+	readonly language?: LetterLanguage;
 	/** What a person adds to each. */
 	readonly note?: string;
 	/** Who gets a copy of each, beside the customer's own people. */
@@ -112,7 +114,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 				? await activityOf(db, account, statement.from, statement.to)
 				: null;
 		const letter = writeLetter(kind, {
-			...{ date: today, currency, items, language: letterLanguageFor(owner.language) },
+			...{ date: today, currency, items, language: asked.language ?? letterLanguageFor(owner.language) },
 			...(kind === 'statement' ? { statement } : {}),
 			...(activity ? { activity } : {}),
 			...(corrects ? { corrects: { kind: corrects.kind, date: corrects.date } } : {}),

@@ -152,7 +152,8 @@
 = #sheet.title
 
 #for one in sheet.blocks {
-  if one.kind == "text" { par(if one.at("soft", default: false) { text(fill: soft, one.text) } else { lines(one.text.split("\n")) }) }
+  if one.kind == "text" and one.at("whole", default: false) { block(breakable: false, above: 5mm, par(lines(one.text.split("\n")))) }
+  else if one.kind == "text" { par(if one.at("soft", default: false) { text(fill: soft, one.text) } else { lines(one.text.split("\n")) }) }
   else if one.kind == "rich" { rich-of(one.block) }
   else if one.kind == "table" { table-of(one) }
   else if one.kind == "figures" { figures-of(one) }

@@ -73,7 +73,7 @@
 	});
 	const url = $derived(
 		sample &&
-			`/letters/preview?${new URLSearchParams({ kind: data.now.kind, customer: String(sample.id), currency: sample.currency })}`
+			`/letters/preview?${new URLSearchParams({ kind: data.now.kind, language: data.language, customer: String(sample.id), currency: sample.currency })}`
 	);
 	const hasPreview = $derived(data.now.kind === 'statement' || data.now.kind === 'reminder');
 </script>
