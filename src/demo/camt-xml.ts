@@ -1,3 +1,4 @@
+import { escapeMarkup } from '../lib/core/text/escape-markup';
 import { toDecimal } from '../lib/core/money/to-decimal';
 import type { Minor } from '../lib/core/money/minor';
 
@@ -59,21 +60,21 @@ function balance(type: string, amount: number, currency: string, on: string): st
 function entryXml(entry: XmlEntry, currency: string): string {
 	const [family, sub] = entry.code ?? (entry.amount < 0 ? ['ICDT', 'DMCT'] : ['RCDT', 'DMCT']);
 	const details = entry.details.map((detail) => detailXml(detail, entry.amount, currency)).join('');
-	return `<Ntry><NtryRef>${entry.reference}</NtryRef>${amountXml(entry.amount, currency)}${direction(entry.amount)}<Sts><Cd>BOOK</Cd></Sts><BookgDt><Dt>${entry.booked}</Dt></BookgDt><ValDt><Dt>${entry.booked}</Dt></ValDt><AcctSvcrRef>${entry.reference}</AcctSvcrRef><BkTxCd><Domn><Cd>PMNT</Cd><Fmly><Cd>${family}</Cd><SubFmlyCd>${sub}</SubFmlyCd></Fmly></Domn></BkTxCd>${details ? `<NtryDtls>${details}</NtryDtls>` : ''}${entry.info ? `<AddtlNtryInf>${escapeXml(entry.info)}</AddtlNtryInf>` : ''}</Ntry>\n`;
+	return `<Ntry><NtryRef>${entry.reference}</NtryRef>${amountXml(entry.amount, currency)}${direction(entry.amount)}<Sts><Cd>BOOK</Cd></Sts><BookgDt><Dt>${entry.booked}</Dt></BookgDt><ValDt><Dt>${entry.booked}</Dt></ValDt><AcctSvcrRef>${entry.reference}</AcctSvcrRef><BkTxCd><Domn><Cd>PMNT</Cd><Fmly><Cd>${family}</Cd><SubFmlyCd>${sub}</SubFmlyCd></Fmly></Domn></BkTxCd>${details ? `<NtryDtls>${details}</NtryDtls>` : ''}${entry.info ? `<AddtlNtryInf>${escapeMarkup(entry.info)}</AddtlNtryInf>` : ''}</Ntry>\n`;
 }
 
 function detailXml(detail: XmlDetail, signed: number, currency: string): string {
 	const side = signed < 0 ? 'Cdtr' : 'Dbtr';
-	const name = detail.name ? `<${side}><Pty><Nm>${escapeXml(detail.name)}</Nm></Pty></${side}>` : '';
+	const name = detail.name ? `<${side}><Pty><Nm>${escapeMarkup(detail.name)}</Nm></Pty></${side}>` : '';
 	const account = detail.account ? `<${side}Acct><Id><IBAN>${detail.account}</IBAN></Id></${side}Acct>` : '';
 	const parties = name || account ? `<RltdPties>${name}${account}</RltdPties>` : '';
 	const structured = detail.reference
-		? `<Strd><CdtrRefInf><Ref>${escapeXml(detail.reference)}</Ref></CdtrRefInf></Strd>`
+		? `<Strd><CdtrRefInf><Ref>${escapeMarkup(detail.reference)}</Ref></CdtrRefInf></Strd>`
 		: '';
-	const words = detail.text ? `<Ustrd>${escapeXml(detail.text)}</Ustrd>` : '';
+	const words = detail.text ? `<Ustrd>${escapeMarkup(detail.text)}</Ustrd>` : '';
 	const remittance = words || structured ? `<RmtInf>${words}${structured}</RmtInf>` : '';
 	const returned = detail.returned ? `<RtrInf><Rsn><Cd>${detail.returned}</Cd></Rsn></RtrInf>` : '';
-	return `<TxDtls><Refs><EndToEndId>${escapeXml(detail.endToEnd ?? 'NOTPROVIDED')}</EndToEndId></Refs>${amountXml(detail.amount, currency)}${direction(signed)}${parties}${remittance}${returned}</TxDtls>`;
+	return `<TxDtls><Refs><EndToEndId>${escapeMarkup(detail.endToEnd ?? 'NOTPROVIDED')}</EndToEndId></Refs>${amountXml(detail.amount, currency)}${direction(signed)}${parties}${remittance}${returned}</TxDtls>`;
 }
 
 function amountXml(amount: number, currency: string): string {
@@ -82,11 +83,4 @@ function amountXml(amount: number, currency: string): string {
 
 function direction(amount: number): string {
 	return `<CdtDbtInd>${amount < 0 ? 'DBIT' : 'CRDT'}</CdtDbtInd>`;
-}
-
-export function escapeXml(text: string): string {
-	return text.replace(
-		/[&<>"]/g,
-		(sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!
-	);
 }

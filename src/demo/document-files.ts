@@ -1,6 +1,6 @@
 import type { NewCustomer } from '../lib/server/customers/commands/add-customers';
 import { DEMO_TODAY, FIRM } from './firm';
-import { escapeXml } from './camt-xml';
+import { escapeMarkup } from '../lib/core/text/escape-markup';
 
 /** Documents as other systems send them: a table with lines and instalments, and an invoice in UBL 2.1. */
 export function documentFiles(
@@ -24,7 +24,7 @@ function ublInvoice(number: string, customer: NewCustomer): string {
 	const sum = (name: string, text: string) => `<cbc:${name} currencyID="GBP">${text}</cbc:${name}>`;
 	const category = '<cbc:ID>S</cbc:ID><cbc:Percent>20</cbc:Percent>';
 	const party = (role: string, id: string, name: string) =>
-		`<cac:${role}><cac:Party><cac:PartyIdentification><cbc:ID>${id}</cbc:ID></cac:PartyIdentification><cac:PartyLegalEntity><cbc:RegistrationName>${escapeXml(name)}</cbc:RegistrationName></cac:PartyLegalEntity></cac:Party></cac:${role}>`;
+		`<cac:${role}><cac:Party><cac:PartyIdentification><cbc:ID>${id}</cbc:ID></cac:PartyIdentification><cac:PartyLegalEntity><cbc:RegistrationName>${escapeMarkup(name)}</cbc:RegistrationName></cac:PartyLegalEntity></cac:Party></cac:${role}>`;
 	return `<?xml version="1.0" encoding="UTF-8"?>
 <Invoice xmlns="urn:oasis:names:specification:ubl:schema:xsd:Invoice-2" xmlns:cac="urn:oasis:names:specification:ubl:schema:xsd:CommonAggregateComponents-2" xmlns:cbc="urn:oasis:names:specification:ubl:schema:xsd:CommonBasicComponents-2">
 <cbc:CustomizationID>urn:cen.eu:en16931:2017</cbc:CustomizationID><cbc:ID>${number}</cbc:ID><cbc:IssueDate>${DEMO_TODAY}</cbc:IssueDate><cbc:InvoiceTypeCode>380</cbc:InvoiceTypeCode><cbc:DocumentCurrencyCode>GBP</cbc:DocumentCurrencyCode>

@@ -1,3 +1,4 @@
+import { escapeMarkup } from '../text/escape-markup';
 import type { Day } from '../day/day';
 import type { Minor } from '../money/minor';
 import { minor } from '../money/minor';
@@ -56,8 +57,5 @@ function accountId(account: string): string {
 		: `<Othr><Id>${safe(account)}</Id></Othr>`;
 }
 
-function safe(text: string): string {
-	return text
-		.slice(0, 140)
-		.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
-}
+/** As much of a text as a field of the message takes (Max140Text). */
+const safe = (text: string) => escapeMarkup(text.slice(0, 140));

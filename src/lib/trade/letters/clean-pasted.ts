@@ -1,3 +1,5 @@
+import { escapeMarkup } from '$lib/core/text/escape-markup';
+
 /** What of a page is kept when it is pasted: the little that a letter can say. */
 const KEPT = new Set(['P', 'DIV', 'BR', 'B', 'STRONG', 'I', 'EM', 'A', 'UL', 'OL', 'LI']);
 /** What goes with all that is in it. */
@@ -16,20 +18,13 @@ export function cleanPasted(html: string): string {
 }
 
 function cleaned(node: Node): string {
-	if (node.nodeType === Node.TEXT_NODE) return escaped(node.textContent ?? '');
+	if (node.nodeType === Node.TEXT_NODE) return escapeMarkup(node.textContent ?? '');
 	if (!(node instanceof Element) || DROPPED.has(node.tagName.toUpperCase())) return '';
 	const inside = Array.from(node.childNodes).map(cleaned).join('');
 	if (!KEPT.has(node.tagName)) return inside;
 	const tag = node.tagName.toLowerCase();
 	if (tag === 'br') return '<br>';
 	const href = tag === 'a' ? node.getAttribute('href') : null;
-	const link = href && /^(https?:|mailto:)/i.test(href) ? ` href="${escaped(href)}"` : '';
+	const link = href && /^(https?:|mailto:)/i.test(href) ? ` href="${escapeMarkup(href)}"` : '';
 	return `<${tag}${link}>${inside}</${tag}>`;
-}
-
-function escaped(text: string): string {
-	return text.replace(
-		/[&<>"]/g,
-		(sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!
-	);
 }
