@@ -99,6 +99,15 @@ test('one reminder is written by hand, with words of its own, and is kept as it 
 	await page.waitForURL('**/letters/write?**');
 	await expectAccessible(page);
 	await expect(page.getByText('It is their next step: First reminder.')).toBeVisible();
+	// Words that are none are refused where the letter is shown, however they are sent.
+	const shown = page.url().replace('/letters/write', '/letters/preview');
+	const deep: unknown = JSON.parse('['.repeat(200) + ']'.repeat(200));
+	for (const [data, status] of [
+		[{ words: deep }, 400],
+		[{ words: { title: 'x' } }, 400],
+		[{}, 400]
+	] as const)
+		expect((await page.request.post(shown, { data })).status()).toBe(status);
 	const who = await page.getByRole('heading', { level: 1 }).innerText();
 	const name = who.replace('A reminder to ', '');
 	await page.getByLabel('Greeting').fill('Dear all at the kiln,');
@@ -135,6 +144,13 @@ test('customers are called in their order, and what came of it is typed in a lin
 	await page.keyboard.press('Enter');
 	await expect(page.getByText(`Recorded: ${first}.`)).toBeVisible();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText(new RegExp(`^${before - 1} customers?`));
+	// A promise may be for one item: its number in the line is enough.
+	const third = await panel.getByRole('heading', { level: 2 }).innerText();
+	const number = await panel.getByRole('table').getByRole('link').first().innerText();
+	await page.keyboard.type(`pays ${number} by 6 Nov`);
+	await expect(page.getByText(`by 6 Nov for ${number}.`)).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(`Recorded: ${third}.`)).toBeVisible();
 	// What is disputed moves to a claim, without a payment.
 	const second = await panel.getByRole('heading', { level: 2 }).innerText();
 	const item = await panel.getByRole('table').getByRole('link').first().innerText();

@@ -7,15 +7,13 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const pile = await sumPile(locals.app.books.db);
-	const [work, settingUp, runs, calls] = await Promise.all([
+	const [work, settingUp, runs] = await Promise.all([
 		viewInThread(locals, 'today', pile),
 		viewInThread(locals, 'setting-up', null),
-		viewInThread(locals, 'letters-count', { waiting: pile.customers }),
-		viewInThread(locals, 'letters-calls', null)
+		viewInThread(locals, 'letters-count', { waiting: pile.customers })
 	]);
 	return {
 		...{ work, settingUp },
-		calls: calls.length,
 		tasks: (await view(locals, lookAtTasks, null)).length,
 		approvals: await view(locals, countApprovals, null),
 		...runs

@@ -33,6 +33,8 @@
 				return event.what satisfies never;
 		}
 	};
+	const write = (kind: 'copies' | 'reminder') =>
+		`/letters/write?kind=${kind}&customer=${life.state.customerId}&currency=${currency}&items=${life.item.id}`;
 	const part = $derived(life.item.parts > 1 ? ` (${life.item.part} of ${life.item.parts})` : '');
 </script>
 
@@ -66,8 +68,13 @@
 		>
 	</tbody>
 </table>
-{#if life.document.kind !== 'claim'}<p class="mt-1">
+{#if life.document.kind !== 'claim'}<p class="mt-1 flex gap-4">
 		<a class="underline" href="/open-items/paper/{life.document.id}" target="_blank">Its PDF</a>
+		<a class="underline" href={write('copies')}>Send a copy</a>
+		{#if life.document.kind !== 'credit_note' && life.state.open > 0}<a
+				class="underline"
+				href={write('reminder')}>Write a reminder</a
+			>{/if}
 	</p>{/if}
 {#if life.document.purchaseOrder}<p class="says">Their order {life.document.purchaseOrder}</p>{/if}
 {#if life.document.paymentReference}<p class="says">

@@ -115,8 +115,6 @@
 			...{ kind: data.kind, customer: String(current.customerId), currency: current.currency },
 			...(data.statement ? { show: data.statement.kind, to: data.statement.to } : {}),
 			...(data.statement?.from ? { from: data.statement.from } : {}),
-			...(current.step?.details.wording ? { wording: current.step.details.wording } : {}),
-			...(current.step?.details.about ? { items: current.step.details.about.join(',') } : {}),
 			...(note || ownNote ? { note: [note, ownNote].filter(Boolean).join('\n\n') } : {})
 		});
 		return `/letters/preview?${params}`;

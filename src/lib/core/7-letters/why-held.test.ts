@@ -76,7 +76,7 @@ describe('a customer in credit', () => {
 
 describe('a reminder by steps', () => {
 	const none: ChaseStanding = {
-		...{ reaches: false, isPromised: false, isCovered: false, isToBeCalled: false },
+		...{ way: null, reaches: false, isPromised: false, isCovered: false, isToBeCalled: false },
 		...{ isSmall: false, isMissed: false }
 	};
 	it.each<readonly [Partial<ChaseStanding>, Partial<LetterStanding>, HeldReason | null]>([
@@ -92,7 +92,10 @@ describe('a reminder by steps', () => {
 		[{ reaches: true, isMissed: true }, {}, 'step-missed'],
 		[{ reaches: true, isMissed: true }, { moneyWaits: true }, 'money-waiting'],
 		[{ isPromised: true }, { paused: true }, 'paused'],
-		[{ reaches: true }, { credit: minor(60) }, 'credit-covers']
+		[{ reaches: true }, { credit: minor(60) }, 'credit-covers'],
+		// A step that goes by mail alone reaches nobody without an address for it.
+		[{ reaches: true, way: 'mail' }, { hasEmail: false }, 'no-address'],
+		[{ reaches: true, way: 'paper' }, { hasEmail: false }, null]
 	])('%j %j', (chase, over, why) =>
 		expect(whyHeld('reminder', { ...PLAIN, ...over, chase: { ...none, ...chase } }, 'hold')).toBe(why)
 	);

@@ -46,6 +46,8 @@ export interface LetterStanding {
 
 /** Where an account stands on its ladder, as far as it decides whether a reminder goes. */
 export interface ChaseStanding {
+	/** How its step goes; null where that is as the customer is reached best. */
+	readonly way: LetterWay | null;
 	/** Whether it reaches a step by letter today. */
 	readonly reaches: boolean;
 	/** Whether it would but for a promise, or for a cheque that is dated later. */
@@ -68,7 +70,7 @@ export function whyHeld(
 	const { owed, late, credit, onAccount, disputed } = standing;
 	const balance = owed - onAccount;
 	const isReminder = kind === 'reminder';
-	const way = wayOf(kind, standing);
+	const way = standing.chase?.way ?? wayOf(kind, standing);
 	const reached =
 		(way !== 'paper' && standing.hasEmail) || (way !== 'mail' && standing.hasAddress) ? null : 'no-address';
 	if (kind === 'copies' || kind === 'thanks') return reached;

@@ -43,7 +43,7 @@ export const ENGLISH_WORDINGS: Readonly<Record<BuiltInWording, Wording>> = {
 			'In spite of our reminders, {amount} remains overdue on your account{deducted}. The oldest item is {days-late} overdue.'
 		),
 		paragraph(
-			'Unless we receive payment in full, or hear from you, by {answer-by}, we shall take further steps to recover this debt without writing to you again.'
+			'Unless you pay in full, or get in touch with us, by {answer-by}, we shall take further steps to recover this debt without writing to you again.'
 		),
 		...[ITEMS!, HOW_TO_PAY!, DISPUTE]
 	]),

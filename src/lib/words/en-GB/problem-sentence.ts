@@ -253,7 +253,7 @@ function sentence(problem: Problem): string {
 		case 'wording-wrong':
 			return `The words for ${problem.customer} hold a placeholder that stands for nothing. Open them again and put it right.`;
 		case 'wording-changed':
-			return `Somebody else changed “${problem.name}” since you opened it. Your words are still here: copy what you need, load the page again, and keep them then.`;
+			return `Somebody else changed “${problem.name}” since you opened it. What you typed is still here: copy what you need, load the page again, and keep it then.`;
 		case 'letter-failed':
 			return `The letter to ${problem.customer || 'this account'} could not be written. The log says why; withdraw it and ask for it again.`;
 		case 'letter-held':

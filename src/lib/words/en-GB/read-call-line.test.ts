@@ -20,12 +20,19 @@ it.each([
 	['ring back in 2 weeks', { outcome: 'again', againOn: '2026-11-13' }],
 	['call back friday', { outcome: 'again', againOn: '2026-11-06' }],
 	['again', { outcome: 'again', againOn: null }],
-	['promises 500 on Friday', { outcome: 'promise', amount: 50_000, day: '2026-11-06' }],
-	['pays all by 6/11', { outcome: 'promise', amount: 123_456, day: '2026-11-06' }],
-	['will pay £1,250.50 on 3rd of November', { outcome: 'promise', amount: 125_050, day: '2026-11-03' }],
-	['pays 6.11 on 6.11', { outcome: 'promise', amount: 611, day: '2026-11-06' }],
-	['pays AK-1001 on 2026-11-09', { outcome: 'promise', amount: null, day: '2026-11-09' }],
-	['paying', { outcome: 'promise', amount: null, day: null }],
+	['promises 500 on Friday', { outcome: 'promise', amount: 50_000, day: '2026-11-06', numbers: [] }],
+	['pays all by 6/11', { outcome: 'promise', amount: 123_456, day: '2026-11-06', numbers: [] }],
+	[
+		'will pay £1,250.50 on 3rd of November',
+		{ outcome: 'promise', amount: 125_050, day: '2026-11-03', numbers: [] }
+	],
+	['pays 6.11 on 6.11', { outcome: 'promise', amount: 611, day: '2026-11-06', numbers: [] }],
+	[
+		'pays AK-1001 on 2026-11-09',
+		{ outcome: 'promise', amount: null, day: '2026-11-09', numbers: ['AK-1001'] }
+	],
+	['pays AK-70 tomorrow', { outcome: 'promise', amount: null, day: '2026-10-31', numbers: [] }],
+	['paying', { outcome: 'promise', amount: null, day: null, numbers: [] }],
 	[
 		'disputes AK-1001 40.00, two vases broken',
 		{ outcome: 'dispute', number: 'AK-1001', amount: 4_000, reason: 'damaged' }

@@ -9,7 +9,13 @@ import { typedAmount } from '../typed-amount';
 export type CallLine =
 	| { readonly outcome: 'no-answer'; readonly againOn: Day | null }
 	| { readonly outcome: 'again'; readonly againOn: Day | null }
-	| { readonly outcome: 'promise'; readonly amount: Minor | null; readonly day: Day | null }
+	| {
+			readonly outcome: 'promise';
+			readonly amount: Minor | null;
+			readonly day: Day | null;
+			/** The items that it is for; none where it is for the account. */
+			readonly numbers: readonly string[];
+	  }
 	| {
 			readonly outcome: 'dispute';
 			readonly number: string | null;
@@ -52,7 +58,7 @@ export function readCallLine(line: string, facts: CallLineFacts): CallLine {
 	if (NO_ANSWER.test(text)) return { outcome: 'no-answer', againOn: day };
 	if (AGAIN.test(text)) return { outcome: 'again', againOn: day };
 	if (DISPUTE.test(text)) {
-		const number = facts.numbers.find((one) => text.toLowerCase().includes(one.toLowerCase())) ?? null;
+		const number = facts.numbers.find((one) => isNamed(text, one)) ?? null;
 		const rest = number ? text.replace(new RegExp(escaped(number), 'i'), ' ') : text;
 		const reason = REASONS.find(([words]) => words.test(rest))?.[1] ?? 'other';
 		return { outcome: 'dispute', number, amount: amountIn(rest, facts), reason };
@@ -62,14 +68,15 @@ export function readCallLine(line: string, facts: CallLineFacts): CallLine {
 		const amount = /\b(all|everything|in full|the lot|whole)\b/i.test(rest)
 			? facts.owed
 			: amountIn(rest, facts);
-		return { outcome: 'promise', amount, day };
+		const numbers = facts.numbers.filter((one) => isNamed(text, one));
+		return { outcome: 'promise', amount, day, numbers };
 	}
 	return { outcome: 'said' };
 }
 
 /** The first thing in it that is an amount and no part of a day. */
 function amountIn(text: string, { currency }: CallLineFacts): Minor | null {
-	for (const [word] of withoutDays(text).matchAll(/[£$€]?\d[\d.,]*/g)) {
+	for (const [word] of withoutDays(text).matchAll(/(?<![\p{L}\p{N}-])[£$€]?\d[\d.,]*/gu)) {
 		const amount = typedAmount(word.replace(/^[£$€]/, '').replace(/[.,]$/, ''), currency);
 		if (typeof amount === 'number' && amount > 0) return amount;
 	}
@@ -109,5 +116,9 @@ function dayIn(text: string, today: Day): Day | null {
 	const now = (Math.floor(Date.parse(today) / 86_400_000) + 4) % 7;
 	return addDays(today, ((weekday - now + 6) % 7) + 1);
 }
+
+/** Whether a number stands in a text by itself: AK-7 does not in AK-70. */
+const isNamed = (text: string, number: string) =>
+	new RegExp(`(?<![\\p{L}\\p{N}])${escaped(number)}(?![\\p{L}\\p{N}])`, 'iu').test(text);
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');

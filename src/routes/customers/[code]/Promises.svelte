@@ -10,23 +10,27 @@
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import { screenKeys } from '$lib/ui/screen-keys.svelte';
-	import { money, PROMISE_WORDS, shortDay } from '$lib/words';
+	import { list, money, PROMISE_WORDS, shortDay } from '$lib/words';
 	import { typedAmount } from '$lib/words/typed-amount';
 
 	/** What a customer promised to pay, how far it was kept, and a new promise. */
 	let {
 		customer,
 		promises,
+		owing,
 		mayAct
 	}: {
 		customer: { readonly id: number; readonly name: string; readonly currency: string };
 		promises: readonly PromiseShown[];
+		/** What they owe: what a promise may be for. */
+		owing: readonly { readonly id: number; readonly number: string }[];
 		mayAct: boolean;
 	} = $props();
 	const SHOWN = 5;
 	let open = $state(false);
 	let all = $state(false);
-	let typed = $state({ amount: '', promisedFor: '', saidBy: '' });
+	const EMPTY = { amount: '', promisedFor: '', saidBy: '', numbers: '' };
+	let typed = $state({ ...EMPTY });
 	const today = $derived(page.data.today);
 	const taking = new ActForm<typeof takeOffPromise>('?/take-off-promise', {
 		done: () => void toast('The promise was taken off.')
@@ -34,7 +38,7 @@
 	const form = new ActForm<typeof recordPromise>('?/promise', {
 		done: ({ output }) => {
 			open = false;
-			typed = { amount: '', promisedFor: '', saidBy: '' };
+			typed = { ...EMPTY };
 			toast('The promise was recorded.', {
 				action: { label: 'Undo', onClick: () => void taking.send({ actId: String(output.actId) }) }
 			});
@@ -49,8 +53,15 @@
 				'promisedFor',
 				`“${typed.promisedFor}” is not a date. Write 6 Nov, 6/11 or 2026-11-06.`
 			);
-		return { customerId: customer.id, amount, promisedFor, saidBy: typed.saidBy };
+		const numbers = typed.numbers.split(/[\s,;]+/).filter(Boolean);
+		const unknown = numbers.find((one) => !owing.some((item) => isSame(item.number, one)));
+		if (unknown) return form.sayAt('items', `Nothing that they owe has the number “${unknown}”.`);
+		const items = owing
+			.filter((item) => numbers.some((one) => isSame(item.number, one)))
+			.map((item) => item.id);
+		return { customerId: customer.id, amount, promisedFor, saidBy: typed.saidBy, items };
 	}
+	const isSame = (number: string, other: string) => number.toLowerCase() === other.toLowerCase();
 	const isShort = ({ state }: PromiseShown) => state === 'broken' || state === 'part_kept';
 	screenKeys(() => (mayAct ? [{ keys: ['p'], what: 'a promise to pay', run: () => (open = true) }] : []));
 </script>
@@ -65,9 +76,10 @@
 <Problems problems={taking.problems} />
 {#each all ? promises : promises.slice(0, SHOWN) as one (one.actId)}
 	<p class={['mt-1 wrap-anywhere', isShort(one) && 'text-oxblood']}>
-		{money(one.amount, one.currency)} by {shortDay(one.promisedFor, today)}{one.saidBy
-			? `, ${one.saidBy}`
-			: ''}: {PROMISE_WORDS[one.state]}{one.came > 0 && one.came < one.amount
+		{money(one.amount, one.currency)} by {shortDay(one.promisedFor, today)}{one.items.length
+			? ` for ${list(one.items.map((item) => item.number))}`
+			: ''}{one.saidBy ? `, ${one.saidBy}` : ''}: {PROMISE_WORDS[one.state]}{one.came > 0 &&
+		one.came < one.amount
 			? `, ${money(one.came, one.currency)} came`
 			: ''}.
 		{#if mayAct && one.state === 'open'}<button
@@ -118,6 +130,15 @@
 					maxlength="200"
 					{...attributes}
 					bind:value={typed.saidBy}
+				/>{/snippet}</Field
+		>
+		<Field {form} name="items" label="For which items, by number; empty for the account" class="col-span-2"
+			>{#snippet input(attributes)}<input
+					type="text"
+					autocomplete="off"
+					placeholder={owing[0]?.number ?? ''}
+					{...attributes}
+					bind:value={typed.numbers}
 				/>{/snippet}</Field
 		>
 		<div class="col-span-2"><Problems problems={form.problems} /></div>

@@ -8,6 +8,7 @@ import { isTooDeep } from '$lib/server/platform/http/is-too-deep';
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { statusOf } from '$lib/server/platform/http/refuse';
 import { view } from '$lib/server/platform/http/view';
+import { lookAtStep } from '$lib/server/letters/queries/by-hand';
 import { lookAtLetters } from '$lib/server/letters/queries/letters';
 import type { LettersAsked } from '$lib/server/letters/store/letters-for';
 import { WORDING } from '$lib/server/letters/store/wording-shape';
@@ -57,13 +58,17 @@ async function askedBy({ locals, url }: RequestEvent): Promise<LettersAsked> {
 		.split(',')
 		.flatMap((one) => rowNumber(one) ?? [])
 		.slice(0, 500);
+	// A reminder is the step that the account reaches, with that step's words, day to answer by and items.
+	const step = kind === 'reminder' && !returned ? await view(locals, lookAtStep, account) : {};
 	return {
 		kind: returned ? 'returned' : kind,
 		...(statement ? { statement } : {}),
 		...(note ? { note } : {}),
 		...(language ? { language } : {}),
 		...(locals.who ? { person: locals.who.name } : {}),
-		accounts: [{ ...account, ...(wording ? { wording } : {}), ...(about.length > 0 ? { about } : {}) }]
+		accounts: [
+			{ ...step, ...account, ...(wording ? { wording } : {}), ...(about.length > 0 ? { about } : {}) }
+		]
 	};
 }
 

@@ -5,7 +5,7 @@ import { HELD_REASONS } from '$lib/core/7-letters/why-held';
 import { ok } from '$lib/core/result';
 import { startRun } from '$lib/server/letters/commands/start-run';
 import { KINDS_BY_HAND } from '$lib/server/letters/queries/by-hand';
-import { lookAtRun } from '$lib/server/letters/queries/letters';
+import { lookAtNewest } from '$lib/server/letters/queries/letters';
 import { WORDING } from '$lib/server/letters/store/wording-shape';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { rowNumber } from '$lib/server/platform/http/row-number';
@@ -36,7 +36,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		waiting: await whoseMoneyWaits(locals.app.books.db)
 	});
 	if (!found) error(404, 'There is no such customer.');
-	const { seen } = await view(locals, lookAtRun, { kind: 'statement', page: 0, waiting: [], only: [] });
+	const seen = await view(locals, lookAtNewest, null);
 	return { kind, letter: found, seen, mayAct: mayAct(locals) };
 };
 

@@ -57,7 +57,7 @@
 	function send(event: SubmitEvent) {
 		event.preventDefault();
 		void form.send({
-			...{ kind: data.kind, customerId: letter.customer.id, currency: letter.currency, amount: row.amount },
+			...{ kind: data.kind, customerId: letter.customer.id, currency: letter.currency, amount: asksFor },
 			...(row.held ? { overruled: row.held } : {}),
 			...{ words: draft.words, wording: letter.wording, isChanged: draft.isChanged },
 			...{ about: chosen, attach, copyToMe, seen: data.seen }
@@ -88,6 +88,10 @@
 	);
 	const sum = $derived(
 		letter.items.filter((item) => chosen.includes(item.id)).reduce((all, item) => all + item.open, 0)
+	);
+	/** What the letter will come to, as it is seen now. */
+	const asksFor = $derived(
+		data.kind === 'statement' ? row.amount : data.kind === 'reminder' ? Math.max(0, sum - row.credit) : sum
 	);
 </script>
 

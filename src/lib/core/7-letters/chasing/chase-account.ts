@@ -9,6 +9,8 @@ export interface ChasedItem {
 	readonly id: number;
 	readonly due: Day;
 	readonly open: number;
+	/** What that is in base currency. */
+	readonly base: number;
 	readonly taken: readonly TakenStep[];
 }
 
@@ -44,9 +46,12 @@ export interface Chase {
 	readonly calls: readonly ReachedItem[];
 	/** The firmest step that is reached by letter; null where none is. */
 	readonly step: ReachedItem | null;
-	/** Items that would reach a step but for a promise, or a cheque that is dated later. */
-	readonly promised: readonly number[];
-	readonly covered: readonly number[];
+	/** Items that are promised, and those that a cheque with a later date covers, whether a step is due on them or not. */
+	readonly promised: ReadonlySet<number>;
+	readonly covered: ReadonlySet<number>;
+	/** Whether items would reach a step today but for that. */
+	readonly isPromised: boolean;
+	readonly isCovered: boolean;
 	/** The next step of any item that reaches none today; null where there is none. */
 	readonly next: { readonly name: string; readonly day: Day } | null;
 	/** Steps were being taken, and this one has waited longer than so many days: somebody had better look first. */
@@ -79,15 +84,25 @@ export function chaseAccount({ steps, today, items, promises, dated }: ChaseOrde
 		.sort((a, b) => compareText(a.day, b.day));
 	return {
 		...{ letters, calls: reached.filter((one) => one.step.way === 'phone'), step },
-		promised: due.filter(({ item }) => promised.has(item.id)).map(({ item }) => item.id),
-		covered: due
-			.filter(({ item }) => covered.has(item.id) && !promised.has(item.id))
-			.map(({ item }) => item.id),
+		...{ promised, covered },
+		isPromised: due.some(({ item }) => promised.has(item.id)),
+		isCovered: due.some(({ item }) => covered.has(item.id) && !promised.has(item.id)),
 		next: later[0] ?? null,
 		isMissed: free.some(
 			({ item, next }) => item.taken.length > 0 && daysBetween(next.from, today) > MISSED_AFTER
 		)
 	};
+}
+
+/** What a reminder asks for: all that is late and neither promised nor covered, and what reaches a step before it is late. */
+export function itemsAskedFor(
+	chase: Pick<Chase, 'letters' | 'promised' | 'covered'>,
+	items: readonly ChasedItem[],
+	today: Day
+): ChasedItem[] {
+	const reached = new Set(chase.letters.map((one) => one.id));
+	const waits = (id: number) => chase.promised.has(id) || chase.covered.has(id);
+	return items.filter((item) => reached.has(item.id) || (item.due < today && !waits(item.id)));
 }
 
 const reachedBy = (item: ChasedItem, { step, index, from }: NextStep): ReachedItem => ({

@@ -4,7 +4,7 @@ import { addDays, daysBetween } from '../../day/arithmetic';
 import { day, type Day } from '../../day/day';
 import { ZERO } from '../../money/minor';
 import { callWorth } from './call-order';
-import { chaseAccount, type ChasedItem, type ChaseOrder } from './chase-account';
+import { chaseAccount, itemsAskedFor, type ChasedItem, type ChaseOrder } from './chase-account';
 import { nextStep, type TakenStep } from './next-step';
 import type { ChasingStep } from './policy';
 
@@ -117,7 +117,7 @@ describe('the next step on an item', () => {
 
 describe('an account that is chased', () => {
 	const item = (id: number, dueDays: number, open: number, ...steps: [string, number][]): ChasedItem => ({
-		...{ id, open, due: on(dueDays), taken: taken(...steps) }
+		...{ id, open, base: open, due: on(dueDays), taken: taken(...steps) }
 	});
 	const chase = (over: Partial<ChaseOrder>) =>
 		chaseAccount({ steps: STEPS, today: on(30), items: [], promises: [], dated: 0, ...over });
@@ -139,15 +139,23 @@ describe('an account that is chased', () => {
 	it('waits for what was promised: the items named, or the oldest', () => {
 		const items = [item(1, 0, 100), item(2, 1, 50), item(3, 2, 70)];
 		const named = chase({ items, promises: [{ left: 50, items: [2] }] });
-		expect([ids(named.letters), named.promised]).toEqual([[1, 3], [2]]);
+		expect([ids(named.letters), [...named.promised]]).toEqual([[1, 3], [2]]);
 		const oldest = chase({ items, promises: [{ left: 120, items: [] }] });
-		expect([ids(oldest.letters), oldest.promised]).toEqual([[3], [1, 2]]);
+		expect([ids(oldest.letters), [...oldest.promised]]).toEqual([[3], [1, 2]]);
 	});
 	it('waits for a cheque that covers an item whole, and not for one that does in part', () => {
 		const items = [item(1, 0, 100), item(2, 1, 50)];
-		expect(chase({ items, dated: 149 }).covered).toEqual([1]);
-		expect(chase({ items, dated: 150 }).covered).toEqual([1, 2]);
-		expect(chase({ items, dated: 99 }).covered).toEqual([]);
+		expect([149, 150, 99].map((dated) => [...chase({ items, dated }).covered])).toEqual([[1], [1, 2], []]);
+	});
+	it('is asked for all that is late but what was promised or is covered, also where no step is due on that', () => {
+		const items = [item(1, 0, 100, ['first', 29]), item(2, 1, 50, ['first', 29]), item(3, 2, 70)];
+		const asked = (over: Partial<ChaseOrder>) => ids(itemsAskedFor(chase({ items, ...over }), items, on(30)));
+		expect(asked({})).toEqual([1, 2, 3]);
+		expect(asked({ promises: [{ left: 50, items: [2] }] })).toEqual([1, 3]);
+		expect(asked({ dated: 150 })).toEqual([3]);
+		// What falls due soon and reaches a step is asked for, too.
+		const soon = [item(4, 32, 10)];
+		expect(ids(itemsAskedFor(chase({ items: soon }), soon, on(30)))).toEqual([4]);
 	});
 	it('is looked at first where its next step was missed', () => {
 		expect(chase({ items: [item(1, -20, 100, ['first', -10])], today: on(34) }).isMissed).toBe(false);

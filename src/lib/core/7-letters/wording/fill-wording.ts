@@ -42,13 +42,17 @@ export function fillWording(wording: Wording, kind: LetterKind, values: Placehol
 		const filled = mapTexts(block, (text) => fill(text, { title }));
 		return isEmpty(filled) ? [] : [filled];
 	});
-	const has = (name: BlockPlaceholder) => blocks.some((block) => block.kind === name);
+	// A part that stands there twice is shown where it stands first.
+	const once = blocks.filter(
+		(block, n) => blocks.findIndex((one) => one.kind === block.kind) === n || isRich(block)
+	);
+	const has = (name: BlockPlaceholder) => once.some((block) => block.kind === name);
 	const missing = (['items', 'how-to-pay'] as const).filter((name) => !has(name));
 	return {
 		title,
 		subject: cleanLine(fill(wording.subject, { title })).slice(0, MOST_SUBJECT),
 		greeting: cleanLine(fill(wording.greeting)),
-		blocks: [...blocks, ...missing.map((name) => ({ kind: name }))],
+		blocks: [...once, ...missing.map((name) => ({ kind: name }))],
 		closing: fill(wording.closing),
 		sender: fill(wording.sender),
 		fromName: cleanLine(fill(wording.fromName)),
@@ -64,6 +68,9 @@ function ownBlock(block: RichBlock, kind: LetterKind): BlockPlaceholder | null {
 	const [only] = parts;
 	return parts.length === 1 && only!.kind === 'placeholder' && isBlock(only!.name) ? only!.name : null;
 }
+
+const isRich = (block: WordedBlock): block is RichBlock =>
+	block.kind === 'paragraph' || block.kind === 'list';
 
 function isEmpty(block: RichBlock): boolean {
 	const runs = block.kind === 'paragraph' ? block.runs : block.items.flat();

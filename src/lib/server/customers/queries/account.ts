@@ -118,6 +118,10 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 			...{ method, date, receiptId }
 		})),
 		standing: standingByCurrency,
+		/** What they owe, by its numbers. */
+		owing: open.flatMap(({ id, number, kind }) =>
+			kind === 'invoice' || kind === 'charge' ? [{ id, number }] : []
+		),
 		letters,
 		notes: await recentNotes(db, ids, NOTES_SHOWN),
 		promises: await promisesOf(db, owner.id, ids, today),

@@ -4,7 +4,8 @@ import { promiseStates, type CameIn, type PromiseStanding } from '../../../core/
 import type { Day } from '../../../core/day/day';
 import { groupBy } from '../../../core/group-by';
 import type { Reader } from '../../platform/db/open';
-import { act, promise } from '../../platform/db/schema';
+import { inList } from '../../platform/db/in-list';
+import { act, document, item, promise, promiseItem } from '../../platform/db/schema';
 
 const MOST = 50;
 
@@ -17,6 +18,8 @@ export interface PromiseShown extends PromiseStanding {
 	readonly promisedFor: Day;
 	readonly saidBy: string;
 	readonly by: string;
+	/** The items that it is for; none where it is for the account. */
+	readonly items: readonly { readonly id: number; readonly number: string }[];
 }
 
 /**
@@ -46,6 +49,13 @@ export async function promisesOf(
 	if (rows.length === 0) return [];
 	const since = rows.map(({ promise: { madeOn } }) => madeOn).sort()[0]!;
 	const came = groupBy(await cameIn(db, customerId, since), ({ currency }) => currency);
+	const itemsOf = groupBy(
+		await itemsPromised(
+			db,
+			rows.map((row) => row.promise.id)
+		),
+		(row) => row.promiseId
+	);
 	const stands = new Map<number, PromiseStanding>();
 	for (const [currency, list] of groupBy(
 		rows.map((row) => row.promise),
@@ -53,8 +63,20 @@ export async function promisesOf(
 	))
 		for (const [id, one] of promiseStates(list, came.get(currency) ?? [], today)) stands.set(id, one);
 	return rows.map(({ promise: { id, customerId: _customer, ...one }, by }) => ({
-		...{ ...one, by, ...stands.get(id)! }
+		...{ ...one, by, ...stands.get(id)! },
+		items: (itemsOf.get(id) ?? []).map((row) => ({ id: row.id, number: row.number }))
 	}));
+}
+
+function itemsPromised(db: Reader, ids: readonly number[]) {
+	return db
+		.select({ promiseId: promiseItem.promiseId, id: item.id, number: document.number })
+		.from(promiseItem)
+		.innerJoin(item, eq(item.id, promiseItem.itemId))
+		.innerJoin(document, eq(document.id, item.documentId))
+		.where(inList(promiseItem.promiseId, ids))
+		.orderBy(promiseItem.id)
+		.all();
 }
 
 /** What came from a customer since a day and stands, payment by payment. */

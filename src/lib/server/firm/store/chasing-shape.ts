@@ -14,7 +14,7 @@ const STEP = z
 			.int('Give the days as a whole number.')
 			.min(-60, 'A step may be 60 days before an item is due.')
 			.max(730, 'A step may be two years after an item is due.'),
-		least: sumField,
+		least: z.number('That is not an amount.').min(0, 'That is not an amount.').pipe(sumField),
 		wording: z.string().regex(/^[a-z0-9-]{1,60}$/),
 		way: z.enum(STEP_WAYS),
 		copies: z.array(emailField).max(5, 'A step may have five further addresses.'),

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { LETTER_KINDS, LETTER_LANGUAGES } from '../../../core/7-letters/letter';
 import { checkWording } from '../../../core/7-letters/wording/check-wording';
-import { BUILT_IN_WORDINGS, isBuiltIn } from '../../../core/7-letters/wording/wording';
+import { isBuiltIn } from '../../../core/7-letters/wording/wording';
 import type { Problem } from '../../../core/problems';
-import { wordingFault } from '../../../words';
+import { WORDING_NAMES, wordingFault } from '../../../words';
 import { defineAct } from '../../act/define-act';
 import { DomainError } from '../../act/domain-error';
 import { wordingVersion } from '../../platform/db/schema';
@@ -88,4 +88,4 @@ function problemOf(fault: ReturnType<typeof checkWording>[number]): Problem {
 const field = (name: string, message: string): Problem => ({ code: 'field', field: name, message });
 
 /** What came with the application keeps its names. */
-const builtInNames = () => Object.keys(BUILT_IN_WORDINGS).map((key) => ({ key, name: key }));
+const builtInNames = () => Object.entries(WORDING_NAMES).map(([key, name]) => ({ key, name }));

@@ -23,6 +23,8 @@ export const callInput = z
 		customerId: idField,
 		currency: currencyField,
 		number: z.string().trim().max(60).default(''),
+		/** Who was spoken to. */
+		spokeTo: z.string().trim().max(200).default(''),
 		outcome: z.enum(CALL_OUTCOMES),
 		said: z.string().trim().max(1_000, 'That is longer than 1,000 letters.'),
 		againOn: dayField.nullable().default(null),
@@ -82,7 +84,8 @@ export const recordCall = defineAct({
 					...{ actId, itemId, step, name, effect, day: today, way: 'phone' as const, letterId: null }
 				}))
 			);
-		if (promise) await ctx.run(recordPromise, { customerId, ...promise, saidBy: 'by telephone' });
+		if (promise)
+			await ctx.run(recordPromise, { customerId, ...promise, saidBy: input.spokeTo || 'by telephone' });
 		if (dispute)
 			await ctx.run(allocateReceipt, {
 				...{ receiptId: null, receiptVersion: null, customerId },

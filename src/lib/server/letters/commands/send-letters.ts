@@ -14,6 +14,7 @@ import {
 	returnedNotice,
 	runLetter
 } from '../../platform/db/schema';
+import { itemsById } from '../../documents/store/open-items';
 import { takenSteps } from '../store/chases';
 import { letterVersions } from '../store/letter-versions';
 import { DomainError } from '../../act/domain-error';
@@ -102,12 +103,23 @@ async function takeSteps(
 	{ actId, letterId, day }: { readonly actId: number; readonly letterId: number; readonly day: Day },
 	{ step, way }: WrittenLetter
 ): Promise<void> {
+	// What was paid meanwhile is not in the letter, and takes no step.
+	const open = new Set(
+		(
+			await itemsById(
+				tx,
+				step!.items.map((one) => one.id)
+			)
+		).flatMap((one) => (one.open > 0 ? [one.id] : []))
+	);
 	await insertRows(
 		tx,
 		chasingStep,
-		step!.items.map(({ id: itemId, step: own, name, effect }) => ({
-			...{ actId, itemId, step: own, name, effect, day, way, letterId }
-		}))
+		step!.items
+			.filter((one) => open.has(one.id))
+			.map(({ id: itemId, step: own, name, effect }) => ({
+				...{ actId, itemId, step: own, name, effect, day, way, letterId }
+			}))
 	);
 }
 

@@ -1,4 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
+import { itemsAskedFor } from '../../../core/7-letters/chasing/chase-account';
+import type { LetterDetails } from '../../../core/7-letters/letter-details';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import { recipientsOf } from '../../../core/7-letters/recipients-of';
 import { usualWording, type Wording } from '../../../core/7-letters/wording/wording';
@@ -12,6 +14,8 @@ import { itemsById, openItemsOf } from '../../documents/store/open-items';
 import { defineLook } from '../../act/define-look';
 import type { Reader } from '../../platform/db/open';
 import { document, item, itemState } from '../../platform/db/schema';
+import { chaseAccounts, type AccountChase } from '../store/chases';
+import { runStep } from '../store/run-step';
 import { builtInKeys, readWordings } from '../store/wordings';
 import { BUILT_IN_WORDINGS } from '../../../core/7-letters/wording/wording';
 import { runRows, type RunRow } from './run-rows';
@@ -62,7 +66,10 @@ export const lookAtByHand = defineLook(
 		const { kind, customerId, currency } = asked;
 		const owner = await customerById(db, customerId).catch(() => null);
 		if (!owner) return null;
-		const row = await rowByHand(db, asked, today);
+		const chases = await chaseAccounts(db, today, [customerId]);
+		const row = await rowByHand(db, asked, today, chases);
+		const chase = chases.get(`${customerId} ${currency}`);
+		const usual = new Set(chase ? itemsAskedFor(chase, chase.items, today).map((one) => one.id) : []);
 		const found = await idsByNumber(db, customerId, currency, asked.numbers);
 		const own = (await openItemsOf(db, [customerId])).filter((one) => one.currency === currency);
 		const given = [...new Set([...asked.items, ...found.ids])];
@@ -74,8 +81,8 @@ export const lookAtByHand = defineLook(
 			({ kind: what }) =>
 				what === 'invoice' || what === 'charge' || (kind === 'copies' && what === 'credit_note')
 		);
-		const isChosen = (one: { readonly id: number; readonly due: Day }) =>
-			given.length > 0 ? given.includes(one.id) : kind === 'reminder' && one.due < today;
+		const isChosen = (id: number) =>
+			given.length > 0 ? given.includes(id) : kind === 'reminder' && usual.has(id);
 		const wordings = await readWordings(db);
 		const key =
 			asked.wording ?? (kind === 'reminder' ? row.step?.details.wording : undefined) ?? usualWording(kind);
@@ -85,7 +92,7 @@ export const lookAtByHand = defineLook(
 			items: offered
 				.map(({ id, number, due, open, total }) => ({
 					...{ id, number, due, open, total },
-					isChosen: isChosen({ id, due })
+					isChosen: isChosen(id)
 				}))
 				.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id)),
 			unknown: found.unknown,
@@ -102,15 +109,21 @@ export const lookAtByHand = defineLook(
 );
 
 /** The account as a run would see it; one that no run is for as it stands for itself. */
-export async function rowByHand(
+async function rowByHand(
 	db: Reader,
 	{ kind, customerId, currency, waiting }: Pick<ByHandAsked, 'kind' | 'customerId' | 'currency' | 'waiting'>,
-	today: Day
+	today: Day,
+	chases: ReadonlyMap<string, AccountChase>
 ): Promise<RunRow> {
 	const rows =
 		kind === 'copies'
 			? []
-			: await runRows(db, { kind, waiting, filter: { everyone: true }, only: [customerId] }, today, []);
+			: await runRows(
+					db,
+					{ kind, waiting, filter: { everyone: true }, only: [customerId], chases },
+					today,
+					[]
+				);
 	const row = rows.find((one) => one.customerId === customerId && one.currency === currency);
 	if (row) return row;
 	const owner = await customerById(db, customerId);
@@ -120,7 +133,7 @@ export async function rowByHand(
 	const isReached = way === 'paper' ? hasAddress : email !== null;
 	return {
 		...{ customerId, code: owner.code, name: owner.name, currency },
-		...{ amount: ZERO, owed: ZERO, late: ZERO, way, email, copies },
+		...{ amount: ZERO, owed: ZERO, late: ZERO, credit: ZERO, way, email, copies },
 		held: !isReached ? 'no-address' : kind === 'copies' ? null : 'nothing-owed',
 		...{ because: null, lastSent: null, corrects: null, step: null, nextStep: null, isUnderWay: false }
 	};
@@ -150,3 +163,16 @@ async function idsByNumber(
 	const known = new Set(rows.map((one) => one.number));
 	return { ids: rows.map((one) => one.id), unknown: numbers.filter((one) => !known.has(one)) };
 }
+
+/** What the letter of an account's next step is asked for; nothing where no step is due today. */
+export const lookAtStep = defineLook(
+	'reader',
+	async (
+		db,
+		{ customerId, currency }: { readonly customerId: number; readonly currency: string },
+		{ today }
+	): Promise<LetterDetails> => {
+		const chase = (await chaseAccounts(db, today, [customerId])).get(`${customerId} ${currency}`);
+		return (chase && runStep(chase, today)?.details) ?? {};
+	}
+);

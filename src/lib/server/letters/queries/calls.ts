@@ -3,7 +3,7 @@ import { groupBy } from '../../../core/group-by';
 import { callWorth, type CallWorth } from '../../../core/7-letters/chasing/call-order';
 import type { Day } from '../../../core/day/day';
 import type { CallOutcome } from '../../../core/model/call-outcome';
-import { idsOfAccount, mergedAccounts } from '../../customers/store/merged-accounts';
+import { idsOfAccount, idsOfAccounts, mergedAccounts } from '../../customers/store/merged-accounts';
 import { promisesOf, type PromiseShown } from '../../customers/store/promises-of';
 import { itemsById } from '../../documents/store/open-items';
 import { defineLook } from '../../act/define-look';
@@ -55,37 +55,55 @@ export interface CallRow extends CallWorth {
 const SHOWN_ITEMS = 50;
 const SHOWN_CALLS = 3;
 
-/** Whom to call today and why, first who may bring most. */
-export const lookAtCalls = defineLook('reader', async (db, _: null, { today }): Promise<CallRow[]> => {
-	const chases = await chaseAccounts(db, today);
-	const calls = await newestCalls(db);
+/** An account that is to be called, and what it promised before. */
+interface Called {
+	readonly chase: AccountChase;
+	readonly reasons: readonly CallReason[];
+	readonly made: readonly PromiseShown[];
+	/** The newest first. */
+	readonly calls: readonly CallShown[];
+}
+
+/** Which accounts are to be called today, and why. @param chases where accounts stand on their ladders */
+export async function whomToCall(
+	db: Reader,
+	chases: ReadonlyMap<string, AccountChase>,
+	today: Day
+): Promise<Called[]> {
+	const late = [...chases].filter(([, chase]) => chase.daysLate > 0);
+	const calls = await newestCalls(
+		db,
+		late.map(([, chase]) => chase.customerId)
+	);
 	const merged = await mergedAccounts(db);
 	const who = await db.selectDistinct({ id: promise.customerId }).from(promise).all();
 	const promisers = new Set(who.map(({ id }) => merged.get(id) ?? id));
-	const found: {
-		readonly chase: AccountChase;
-		readonly reasons: CallReason[];
-		readonly made: PromiseShown[];
-	}[] = [];
-	for (const [key, chase] of chases) {
-		if (chase.daysLate <= 0) continue;
-		const last = calls.get(key)?.[0] ?? null;
+	const found: Called[] = [];
+	for (const [key, chase] of late) {
+		const own = calls.get(key) ?? [];
+		const [last = null] = own;
 		const calledToday = last !== null && last.day === today && last.outcome !== 'no-answer';
 		const reasons: CallReason[] = [];
-		const step = chase.calls[0];
+		const [step] = chase.calls;
 		if (step) reasons.push({ why: 'step', step: step.step.name });
 		if (last?.againOn && last.againOn <= today && !calledToday)
 			reasons.push({ why: 'again', day: last.againOn });
 		const made = promisers.has(chase.customerId)
 			? await promisesOf(db, chase.customerId, await idsOfAccount(db, chase.customerId), today)
 			: [];
-		const own = made.filter((one) => one.currency === chase.currency);
-		const broken = own.find((one) => one.state === 'broken' || one.state === 'part_kept');
+		const ofAccount = made.filter((one) => one.currency === chase.currency);
+		const broken = ofAccount.find((one) => one.state === 'broken' || one.state === 'part_kept');
 		// One that was talked about since is no reason any more.
 		if (broken && (last === null || last.day <= broken.promisedFor))
 			reasons.push({ why: 'broken', amount: broken.amount - broken.came, day: broken.promisedFor });
-		if (reasons.length > 0) found.push({ chase, reasons, made: own });
+		if (reasons.length > 0) found.push({ chase, reasons, made: ofAccount, calls: own });
 	}
+	return found;
+}
+
+/** Whom to call today and why, first who may bring most. */
+export const lookAtCalls = defineLook('reader', async (db, _: null, { today }): Promise<CallRow[]> => {
+	const found = await whomToCall(db, await chaseAccounts(db, today), today);
 	const owners = new Map(
 		(
 			await db
@@ -101,8 +119,8 @@ export const lookAtCalls = defineLook('reader', async (db, _: null, { today }): 
 		).map((row) => [row.id, row])
 	);
 	const rows: CallRow[] = [];
-	for (const { chase, reasons, made } of found) {
-		const { customerId, currency, daysLate, lateBase } = chase;
+	for (const { chase, reasons, made, calls } of found) {
+		const { customerId, currency, daysLate } = chase;
 		const owner = owners.get(customerId)!;
 		const late = chase.items.filter((item) => item.due < today);
 		const over = made.filter((one) => one.state !== 'open');
@@ -114,13 +132,18 @@ export const lookAtCalls = defineLook('reader', async (db, _: null, { today }): 
 		rows.push({
 			...{ customerId, currency, daysLate, code: owner.code, name: owner.name, reasons },
 			late: late.reduce((sum, item) => sum + item.open, 0),
-			...callWorth({ amount: lateBase, daysLate, kept, made: over.length }),
+			...callWorth({
+				amount: late.reduce((sum, item) => sum + item.base, 0),
+				daysLate,
+				kept,
+				made: over.length
+			}),
 			...{ kept, made: over.length },
 			contacts: [
 				...owner.contacts.flatMap(({ name, phone }) => (phone ? [{ name, phone }] : [])),
 				...(owner.phone ? [{ name: '', phone: owner.phone }] : [])
 			],
-			calls: (calls.get(`${customerId} ${currency}`) ?? []).slice(0, SHOWN_CALLS),
+			calls: calls.slice(0, SHOWN_CALLS),
 			items: shown
 				.map(({ id, number, due, open, version }) => ({ id, number, due, open, version }))
 				.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.id - b.id))
@@ -131,8 +154,10 @@ export const lookAtCalls = defineLook('reader', async (db, _: null, { today }): 
 
 /** Calls of each account, the newest first. */
 async function newestCalls(
-	db: Reader
+	db: Reader,
+	customerIds: readonly number[]
 ): Promise<ReadonlyMap<string, (CallShown & { readonly key: string })[]>> {
+	const merged = await mergedAccounts(db);
 	const rows = await db
 		.select({
 			...{ customerId: phoneCall.customerId, currency: phoneCall.currency, day: phoneCall.day },
@@ -140,10 +165,14 @@ async function newestCalls(
 		})
 		.from(phoneCall)
 		.innerJoin(act, eq(act.id, phoneCall.actId))
+		.where(inList(phoneCall.customerId, await idsOfAccounts(db, customerIds)))
 		.orderBy(desc(phoneCall.id))
 		.all();
 	return groupBy(
-		rows.map(({ customerId, currency, ...one }) => ({ ...one, key: `${customerId} ${currency}` })),
+		rows.map(({ customerId, currency, ...one }) => ({
+			...one,
+			key: `${merged.get(customerId) ?? customerId} ${currency}`
+		})),
 		(one) => one.key
 	);
 }

@@ -1,5 +1,4 @@
-import { and, desc, eq, gt, inArray, isNull, ne, notExists } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/sqlite-core';
+import { and, desc, eq, gt, inArray, isNull, ne } from 'drizzle-orm';
 import type { StepEffect } from '../../../core/7-letters/chasing/policy';
 import type { Day } from '../../../core/day/day';
 import type { CallOutcome } from '../../../core/model/call-outcome';
@@ -7,8 +6,8 @@ import { ZERO } from '../../../core/money/minor';
 import { customerByCode } from '../../customers/store/customer-by-code';
 import { idsOfAccount } from '../../customers/store/merged-accounts';
 import { defineLook } from '../../act/define-look';
-import { act, chasingStep, itemState, phoneCall, task } from '../../platform/db/schema';
-import { chaseAccounts } from '../store/chases';
+import { act, chasingStep, delivery, itemState, phoneCall, task } from '../../platform/db/schema';
+import { chaseAccounts, stepStands } from '../store/chases';
 import { policyOf, readPolicies } from '../store/policies';
 
 /** How a customer is being chased. */
@@ -41,19 +40,17 @@ export const lookAtChaseOf = defineLook(
 		if (!owner) return null;
 		const ids = await idsOfAccount(db, owner.id);
 		const chases = [...(await chaseAccounts(db, today, [owner.id])).values()];
-		const undoing = alias(act, 'undoing');
 		const effects = await db
 			.selectDistinct({ effect: chasingStep.effect, step: chasingStep.name, day: chasingStep.day })
 			.from(chasingStep)
 			.innerJoin(itemState, eq(itemState.itemId, chasingStep.itemId))
+			.leftJoin(delivery, eq(delivery.letterId, chasingStep.letterId))
 			.where(
 				and(
 					eq(itemState.customerId, owner.id),
 					gt(itemState.open, ZERO),
 					ne(chasingStep.effect, 'nothing'),
-					notExists(
-						db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, chasingStep.actId))
-					)
+					stepStands
 				)
 			)
 			.orderBy(desc(chasingStep.day))

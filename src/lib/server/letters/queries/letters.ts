@@ -3,6 +3,8 @@ import type { LetterKind } from '../../../core/7-letters/letter';
 import type { HeldReason } from '../../../core/7-letters/why-held';
 import type { Reader } from '../../platform/db/open';
 import { letter, letterRun } from '../../platform/db/schema';
+import { chaseAccounts } from '../store/chases';
+import { whomToCall } from './calls';
 import { overtakenLetters } from '../store/overtaken-letters';
 import { lettersFor, type LettersAsked } from '../store/letters-for';
 import { returnedPayments } from '../../returns/store/returned-payments';
@@ -75,6 +77,9 @@ export const lookAtChosen = defineLook(
 	}
 );
 
+/** The newest letter and run: what somebody else sends from here on is not sent twice. */
+export const lookAtNewest = defineLook('reader', (db, _: null) => newest(db));
+
 async function newest(db: Reader): Promise<RunSeen> {
 	const [letters, runs] = [
 		await db.select({ id: letter.id }).from(letter).orderBy(desc(letter.id)).limit(1).all(),
@@ -93,8 +98,9 @@ async function tagsInUse(db: Reader): Promise<string[]> {
 /** How many accounts a run of each kind has, and how many of them are held, for Today. */
 export const countRuns = defineLook('reader', async (db, query: Pick<RunAsked, 'waiting'>, { today }) => {
 	const told = await overtakenLetters(db, null);
+	const chases = await chaseAccounts(db, today);
 	const counts = async (kind: LetterKind) => {
-		const rows = await runRows(db, { kind, waiting: query.waiting }, today, told);
+		const rows = await runRows(db, { kind, waiting: query.waiting, chases }, today, told);
 		const held = (reason: HeldReason) => rows.filter((row) => row.held === reason).length;
 		return {
 			all: rows.length,
@@ -107,6 +113,7 @@ export const countRuns = defineLook('reader', async (db, query: Pick<RunAsked, '
 		statements: await counts('statement'),
 		reminders: await counts('reminder'),
 		corrections: told.length,
+		calls: (await whomToCall(db, chases, today)).length,
 		notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length
 	};
 });

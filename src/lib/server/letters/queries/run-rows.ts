@@ -2,18 +2,19 @@ import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
 import { compareText } from '../../../core/compare-text';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
 import { recipientsOf } from '../../../core/7-letters/recipients-of';
-import { wayOfStep } from '../../../core/7-letters/chasing/policy';
-import type { LetterDetails } from '../../../core/7-letters/letter-details';
-import { wayOf, whyHeld, type ChaseStanding, type HeldReason } from '../../../core/7-letters/why-held';
-import { addDays } from '../../../core/day/arithmetic';
+import { itemsAskedFor } from '../../../core/7-letters/chasing/chase-account';
+import { wayOf, whyHeld, type HeldReason } from '../../../core/7-letters/why-held';
 import type { Day } from '../../../core/day/day';
 import type { LetterWay } from '../../../core/model/customer-details';
+import { sumOf } from '../../../core/money/add';
 import { minor, type Minor } from '../../../core/money/minor';
+import { inList } from '../../platform/db/in-list';
 import { readSetting } from '../../firm/store/settings';
 import type { Reader } from '../../platform/db/open';
 import { delivery, letter, letterRun, runLetter, type customer } from '../../platform/db/schema';
-import { chaseAccounts, type AccountChase } from '../store/chases';
-import { letterOwners, letterStandings, type AccountStanding } from '../store/letter-standings';
+import { CAME_TO_NOTHING, chaseAccounts, type AccountChase } from '../store/chases';
+import { chaseStanding, runStep, type RunStep } from '../store/run-step';
+import { letterOwners, letterStandings } from '../store/letter-standings';
 import type { OvertakenLetter } from '../store/overtaken-letters';
 
 /** Which accounts of a run are looked at. */
@@ -40,6 +41,8 @@ export interface RunAsked {
 	readonly filter?: RunFilter;
 	/** These customers alone. */
 	readonly only?: readonly number[];
+	/** Where accounts stand on their ladders, where that was reckoned before. */
+	readonly chases?: ReadonlyMap<string, AccountChase>;
 }
 
 export interface RunRow {
@@ -51,6 +54,8 @@ export interface RunRow {
 	readonly amount: Minor;
 	readonly owed: Minor;
 	readonly late: Minor;
+	/** Money on account and in credit notes. */
+	readonly credit: Minor;
 	readonly way: LetterWay;
 	readonly email: string | null;
 	/** Who gets a copy. */
@@ -69,14 +74,6 @@ export interface RunRow {
 	readonly isUnderWay: boolean;
 }
 
-/** A step that an account reaches, and what its letter is asked for. */
-export interface RunStep {
-	readonly name: string;
-	/** Items that reach a step. */
-	readonly items: number;
-	readonly details: LetterDetails;
-}
-
 const keyOf = (row: { readonly customerId: number; readonly currency: string }) =>
 	`${row.customerId} ${row.currency}`;
 
@@ -89,8 +86,7 @@ export async function runRows(
 ): Promise<RunRow[]> {
 	const { kind, filter = {} } = asked;
 	const statement = kind === 'statement' ? (asked.statement ?? null) : null;
-	const all = await letterStandings(db, today, statement);
-	const standings = asked.only ? all.filter((one) => asked.only!.includes(one.customerId)) : all;
+	const standings = await letterStandings(db, today, statement, asked.only);
 	const owners = new Map(
 		(await letterOwners(db, [...new Set(standings.map((one) => one.customerId))])).map((row) => [row.id, row])
 	);
@@ -98,12 +94,14 @@ export async function runRows(
 		? [...owners.values()].find((owner) => owner.code === filter.parent)?.id
 		: undefined;
 	const inCredit = (await readSetting(db, 'letters'))?.inCredit ?? 'send';
-	const lastSent = await lastSentDays(db, kind);
+	const lastSent = await lastSentDays(db, kind, asked.only);
 	const underWay = await accountsUnderWay(db, kind);
 	const corrects = new Map(told.map((one) => [keyOf(one), one.date]));
 	const waiting = new Set(asked.waiting);
 	const chases =
-		kind === 'reminder' ? await chaseAccounts(db, today, asked.only) : new Map<string, AccountChase>();
+		kind === 'reminder'
+			? (asked.chases ?? (await chaseAccounts(db, today, asked.only)))
+			: new Map<string, AccountChase>();
 	const rows: RunRow[] = [];
 	for (const one of standings) {
 		const owner = owners.get(one.customerId);
@@ -111,7 +109,8 @@ export async function runRows(
 		const key = keyOf(one);
 		const chase = chases.get(key) ?? null;
 		if (kind === 'reminder' && one.late <= 0 && !chase?.step) continue;
-		const toAsk = askedFor(one, chase, today);
+		const wanted = chase ? itemsAskedFor(chase, chase.items, today) : null;
+		const toAsk = wanted ? sumOf(wanted, (item) => minor(item.open)) : one.late;
 		const { to: email, copies } = recipientsOf(owner, kind);
 		const wrong = kind === 'statement' ? (corrects.get(key) ?? null) : null;
 		const standing = {
@@ -119,11 +118,11 @@ export async function runRows(
 			...{ moneyWaits: waiting.has(owner.id), paused: isPaused(owner, today), way: owner.statementWay },
 			...{ hasEmail: email !== null, hasAddress: (owner.statementAddress ?? owner.address).length > 0 },
 			...{ sentToday: lastSent.get(key) === today, corrects: wrong !== null, asked: toAsk },
-			chase: chase && chaseStanding(chase)
+			chase: chase && chaseStanding(chase, wanted!)
 		};
 		const held = whyHeld(kind, standing, inCredit);
 		if (kind === 'reminder' && !filter.everyone && (held === 'no-step' || held === 'to-call')) continue;
-		const way = (chase?.step && wayOfStep(chase.step.step)) ?? wayOf(kind, standing);
+		const way = standing.chase?.way ?? wayOf(kind, standing);
 		const amount =
 			kind === 'reminder' ? minor(Math.max(0, toAsk - one.credit)) : minor(one.owed - one.onAccount);
 		if (!matches(filter, { owner, way, amount, late: one.late, currency: one.currency, parent })) continue;
@@ -132,7 +131,7 @@ export async function runRows(
 			...{ amount, owed: one.owed, late: one.late, way, email, copies, held },
 			because: held === 'paused' ? owner.chasingPaused : null,
 			lastSent: lastSent.get(key) ?? null,
-			corrects: wrong,
+			...{ corrects: wrong, credit: one.credit },
 			...{ step: chase && runStep(chase, today), nextStep: chase?.step ? null : (chase?.next ?? null) },
 			isUnderWay: underWay.has(key)
 		});
@@ -140,59 +139,6 @@ export async function runRows(
 	return rows.sort(
 		(a, b) => b.amount - a.amount || compareText(a.code, b.code) || compareText(a.currency, b.currency)
 	);
-}
-
-/** What a reminder asks for before credits: what is late, promised or not; of an account with nothing late, what reaches a step. */
-function askedFor({ late }: AccountStanding, chase: AccountChase | null, today: Day): Minor {
-	if (!chase) return late;
-	const wanted = new Set(itemsAskedFor(chase, today));
-	return minor(chase.items.reduce((sum, item) => sum + (wanted.has(item.id) ? item.open : 0), 0));
-}
-
-/** What a reminder is about: all that is late and neither promised nor in dispute, and what reaches a step before it is late. */
-function itemsAskedFor(chase: AccountChase, today: Day): number[] {
-	const reached = new Set(chase.letters.map((one) => one.id));
-	const promised = new Set(chase.promised);
-	return chase.items
-		.filter((item) => reached.has(item.id) || (item.due < today && !promised.has(item.id)))
-		.map((item) => item.id);
-}
-
-function chaseStanding(chase: AccountChase): ChaseStanding {
-	return {
-		...{ reaches: chase.step !== null, isMissed: chase.isMissed, isToBeCalled: chase.calls.length > 0 },
-		...{ isPromised: chase.promised.length > 0, isCovered: chase.covered.length > 0 },
-		isSmall: chase.step !== null && chase.lateBase < chase.step.step.least
-	};
-}
-
-/** What the letter of a step is asked for. */
-function runStep(chase: AccountChase, today: Day): RunStep | null {
-	if (!chase.step) return null;
-	const { step, index } = chase.step;
-	const { steps } = chase.policy;
-	const after = steps[index + 1];
-	const next = after && {
-		name: after.name,
-		day: addDays(today, after.after === 'step' ? after.days : Math.max(1, after.days - step.days))
-	};
-	const about = itemsAskedFor(chase, today);
-	const isUsual = about.length === chase.items.filter((item) => item.due < today).length && step.days >= 0;
-	return {
-		...{ name: step.name, items: chase.letters.length },
-		details: {
-			wording: step.wording,
-			...(isUsual ? {} : { about }),
-			...(step.attach ? { attach: true } : {}),
-			...(step.copies.length > 0 ? { copies: step.copies } : {}),
-			step: {
-				...{ name: step.name, next: next ?? null },
-				items: chase.letters.map((one) => ({
-					...{ id: one.id, step: one.step.id, name: one.step.name, effect: one.step.effect }
-				}))
-			}
-		}
-	};
 }
 
 function isPaused(owner: typeof customer.$inferSelect, today: Day): boolean {
@@ -223,7 +169,11 @@ function matches(
 }
 
 /** The last day on which each account was sent a letter of a kind, by account and currency. */
-async function lastSentDays(db: Reader, kind: LetterKind): Promise<ReadonlyMap<string, string>> {
+async function lastSentDays(
+	db: Reader,
+	kind: LetterKind,
+	only: readonly number[] | undefined
+): Promise<ReadonlyMap<string, string>> {
 	const sent = await db
 		.select({
 			customerId: letter.customerId,
@@ -232,7 +182,13 @@ async function lastSentDays(db: Reader, kind: LetterKind): Promise<ReadonlyMap<s
 		})
 		.from(letter)
 		.innerJoin(delivery, eq(delivery.letterId, letter.id))
-		.where(and(eq(letter.kind, kind), notInArray(delivery.state, ['refused', 'failed', 'withdrawn'])))
+		.where(
+			and(
+				eq(letter.kind, kind),
+				only ? inList(letter.customerId, only) : undefined,
+				notInArray(delivery.state, [...CAME_TO_NOTHING])
+			)
+		)
 		.groupBy(letter.customerId, letter.currency)
 		.all();
 	return new Map(sent.map((row) => [keyOf(row), row.date]));

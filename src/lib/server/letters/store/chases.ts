@@ -1,5 +1,4 @@
-import { and, eq, gt, gte, inArray, lte, notExists, notInArray, or, isNull, sql } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/sqlite-core';
+import { and, eq, gt, gte, inArray, lte, notInArray, or, isNull, sql } from 'drizzle-orm';
 import { groupBy } from '../../../core/group-by';
 import {
 	chaseAccount,
@@ -14,19 +13,9 @@ import type { Day } from '../../../core/day/day';
 import { ZERO } from '../../../core/money/minor';
 import { idsOfAccount, mergedAccounts } from '../../customers/store/merged-accounts';
 import { promisesOf } from '../../customers/store/promises-of';
-import { chunks } from '../../platform/db/chunks';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
-import {
-	act,
-	chasingStep,
-	customer,
-	delivery,
-	itemState,
-	manualReceipt,
-	promise,
-	promiseItem
-} from '../../platform/db/schema';
+import { chasingStep, customer, delivery, itemState, manualReceipt, promise } from '../../platform/db/schema';
 import { policyOf, readPolicies } from './policies';
 
 /** How an account stands on its ladder, with what is owed on it. Amounts in minor units. */
@@ -36,12 +25,8 @@ export interface AccountChase extends Chase {
 	readonly policy: ChasingPolicy;
 	/** What is owed and not in dispute, due or not. */
 	readonly items: readonly ChasedItem[];
-	/** What is late of it, in base currency. */
-	readonly lateBase: number;
 	/** Days since the oldest fell due; nought where nothing is late. */
 	readonly daysLate: number;
-	/** Whether a ladder was climbed before, on what is open now. */
-	readonly wasChased: boolean;
 }
 
 /** How early a step may be: items that are not due yet are looked at so many days before. */
@@ -71,7 +56,7 @@ export async function chaseAccounts(
 	for (const [key, rows] of groupBy(items, (row) => `${row.customerId} ${row.currency}`)) {
 		const { customerId, currency } = rows[0]!;
 		const policy = policyOf(policies, policyIds.get(customerId) ?? null);
-		const own = rows.map(({ id, due, open }) => ({ id, due, open, taken: taken.get(id) ?? [] }));
+		const own = rows.map(({ id, due, open, base }) => ({ id, due, open, base, taken: taken.get(id) ?? [] }));
 		const late = rows.filter((row) => row.due < today);
 		const oldest = late.map((row) => row.due).sort()[0];
 		chases.set(key, {
@@ -80,9 +65,7 @@ export async function chaseAccounts(
 				...{ promises: promises.get(key) ?? [], dated: dated.get(key) ?? 0 }
 			}),
 			...{ customerId, currency, policy, items: own },
-			lateBase: late.reduce((sum, row) => sum + row.openBase, 0),
-			daysLate: oldest ? daysBetween(oldest, today) : 0,
-			wasChased: own.some((one) => one.taken.length > 0)
+			daysLate: oldest ? daysBetween(oldest, today) : 0
 		});
 	}
 	return chases;
@@ -94,14 +77,14 @@ interface ItemRow {
 	readonly currency: string;
 	readonly due: Day;
 	readonly open: number;
-	readonly openBase: number;
+	readonly base: number;
 }
 
 async function chasedItems(db: Reader, until: Day, only?: readonly number[]): Promise<ItemRow[]> {
 	const rows = await db
 		.select({
 			...{ id: itemState.itemId, customerId: itemState.customerId, currency: itemState.currency },
-			...{ due: itemState.due, open: itemState.open, openBase: itemState.openBase }
+			...{ due: itemState.due, open: itemState.open, base: itemState.openBase }
 		})
 		.from(itemState)
 		.where(
@@ -117,33 +100,23 @@ async function chasedItems(db: Reader, until: Day, only?: readonly number[]): Pr
 }
 
 /** Letters that came to nothing: their steps were not taken. */
-const NOTHING = ['withdrawn', 'refused', 'failed'] as const;
+export const CAME_TO_NOTHING = ['withdrawn', 'refused', 'failed'] as const;
+
+/** Whether a step stands: it was a call, or its letter came to something. `delivery` is joined by the step's letter. */
+export const stepStands = or(isNull(delivery.letterId), notInArray(delivery.state, [...CAME_TO_NOTHING]));
 
 /** The steps that were taken on items, and stand. @param ids of items; of all where it is null */
 export async function takenSteps(
 	db: Reader,
 	ids: readonly number[] | null
 ): Promise<ReadonlyMap<number, TakenStep[]>> {
-	const undoing = alias(act, 'undoing');
-	const found: (TakenStep & { readonly itemId: number })[] = [];
-	for (const part of ids === null ? [null] : chunks(ids)) {
-		const rows = await db
-			.select({ itemId: chasingStep.itemId, step: chasingStep.step, day: chasingStep.day })
-			.from(chasingStep)
-			.leftJoin(delivery, eq(delivery.letterId, chasingStep.letterId))
-			.where(
-				and(
-					part ? inArray(chasingStep.itemId, part) : undefined,
-					or(isNull(delivery.letterId), notInArray(delivery.state, [...NOTHING])),
-					notExists(
-						db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, chasingStep.actId))
-					)
-				)
-			)
-			.all();
-		for (const row of rows) found.push(row);
-	}
-	return groupBy(found, (one) => one.itemId);
+	const rows = await db
+		.select({ itemId: chasingStep.itemId, step: chasingStep.step, day: chasingStep.day })
+		.from(chasingStep)
+		.leftJoin(delivery, eq(delivery.letterId, chasingStep.letterId))
+		.where(and(ids ? inList(chasingStep.itemId, ids) : undefined, stepStands))
+		.all();
+	return groupBy(rows, (one) => one.itemId);
 }
 
 /** Promises that are not over, with what of them has not come, by account. */
@@ -165,34 +138,13 @@ async function openPromises(
 		if (only && !only.includes(id)) continue;
 		const made = await promisesOf(db, id, await idsOfAccount(db, id), today);
 		const open = made.filter((one) => one.state === 'open');
-		const itemsOf = await itemsOfPromises(
-			db,
-			open.map((one) => one.actId)
-		);
 		for (const one of open) {
 			const key = `${id} ${one.currency}`;
-			const own = { left: one.amount - one.came, items: itemsOf.get(one.actId) ?? [] };
+			const own = { left: one.amount - one.came, items: one.items.map((item) => item.id) };
 			found.set(key, [...(found.get(key) ?? []), own]);
 		}
 	}
 	return found;
-}
-
-/** The items that promises are for, by the act that made each. */
-export async function itemsOfPromises(
-	db: Reader,
-	actIds: readonly number[]
-): Promise<ReadonlyMap<number, number[]>> {
-	if (actIds.length === 0) return new Map();
-	const rows = await db
-		.select({ actId: promise.actId, itemId: promiseItem.itemId })
-		.from(promiseItem)
-		.innerJoin(promise, eq(promise.id, promiseItem.promiseId))
-		.where(inList(promise.actId, actIds))
-		.all();
-	return new Map(
-		[...groupBy(rows, (row) => row.actId)].map(([id, own]) => [id, own.map((row) => row.itemId)])
-	);
 }
 
 /** What cheques dated later come to, by account. */

@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm';
+import { and, sql } from 'drizzle-orm';
 import { CHART } from '../../../core/5-journal/chart';
 import type { StatementAsked } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
@@ -6,7 +6,7 @@ import { minor, ZERO, type Minor } from '../../../core/money/minor';
 import { mergedAccounts } from '../../customers/store/merged-accounts';
 import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
-import { customer, itemState } from '../../platform/db/schema';
+import { customer, itemState, receiptState } from '../../platform/db/schema';
 import { isOpen } from '../../documents/store/is-open';
 import { accountsOn } from './accounts-on';
 
@@ -35,7 +35,8 @@ type Sums = { -readonly [K in keyof AccountStanding]: AccountStanding[K] };
 export async function letterStandings(
 	db: Reader,
 	today: Day,
-	statement: StatementAsked | null
+	statement: StatementAsked | null,
+	only?: readonly number[]
 ): Promise<AccountStanding[]> {
 	const day = statement?.to ?? today;
 	const found = new Map<string, Sums>();
@@ -52,22 +53,24 @@ export async function letterStandings(
 			);
 		return sums;
 	};
-	if (day < today) await addPast(db, day, at);
-	else await addNow(db, day, at);
+	if (day < today) await addPast(db, day, at, only);
+	else await addNow(db, day, at, only);
 	if (statement?.from) {
 		const merged = await mergedAccounts(db);
 		const moved = await db.all<{ customerId: number; currency: string }>(sql`
 			select distinct customer_id as customerId, currency from journal_line
 			where account = ${CHART.receivables.code} and date between ${statement.from} and ${statement.to} and amount <> 0`);
-		for (const { customerId, currency } of moved)
-			at(merged.get(customerId) ?? customerId, currency).hasMovements = true;
+		for (const { customerId: posted, currency } of moved) {
+			const customerId = merged.get(posted) ?? posted;
+			if (!only || only.includes(customerId)) at(customerId, currency).hasMovements = true;
+		}
 	}
 	return [...found.values()];
 }
 
 type At = (customerId: number, currency: string) => Sums;
 
-async function addNow(db: Reader, day: Day, at: At): Promise<void> {
+async function addNow(db: Reader, day: Day, at: At, only?: readonly number[]): Promise<void> {
 	const sum = (when: ReturnType<typeof sql>) =>
 		sql<number>`sum(case when ${when} then ${itemState.open} else 0 end)`;
 	const isDue = sql`${itemState.kind} in ('invoice', 'charge')`;
@@ -82,7 +85,7 @@ async function addNow(db: Reader, day: Day, at: At): Promise<void> {
 			oldest: sql<Day>`min(${itemState.due})`
 		})
 		.from(itemState)
-		.where(isOpen)
+		.where(only ? and(isOpen, inList(itemState.customerId, only)) : isOpen)
 		.groupBy(itemState.customerId, itemState.currency)
 		.all();
 	for (const row of open) {
@@ -93,10 +96,11 @@ async function addNow(db: Reader, day: Day, at: At): Promise<void> {
 		sums.credit = minor(row.notes);
 		sums.oldest = row.oldest;
 	}
+	const own = only ? sql`and ${inList(receiptState.customerId, only)}` : sql``;
 	const credits = await db.all<{ customerId: number; currency: string; onAccount: number }>(sql`
-		select s.customer_id as customerId, r.currency, sum(s.on_account) as onAccount
-		from receipt_state s join receipt r on r.id = s.receipt_id
-		where s.customer_id is not null and s.on_account > 0 group by 1, 2`);
+		select receipt_state.customer_id as customerId, r.currency, sum(receipt_state.on_account) as onAccount
+		from receipt_state join receipt r on r.id = receipt_state.receipt_id
+		where receipt_state.customer_id is not null and receipt_state.on_account > 0 ${own} group by 1, 2`);
 	for (const row of credits) {
 		const sums = at(row.customerId, row.currency);
 		sums.onAccount = minor(row.onAccount);
@@ -104,13 +108,9 @@ async function addNow(db: Reader, day: Day, at: At): Promise<void> {
 	}
 }
 
-async function addPast(db: Reader, day: Day, at: At): Promise<void> {
-	const all = await db.select({ id: customer.id }).from(customer).all();
-	const standing = await accountsOn(
-		db,
-		all.map((row) => row.id),
-		day
-	);
+async function addPast(db: Reader, day: Day, at: At, only?: readonly number[]): Promise<void> {
+	const ids = only ?? (await db.select({ id: customer.id }).from(customer).all()).map((row) => row.id);
+	const standing = await accountsOn(db, ids, day);
 	for (const [customerId, items] of standing.items)
 		for (const item of items) {
 			const sums = at(customerId, item.currency);

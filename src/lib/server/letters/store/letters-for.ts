@@ -145,7 +145,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 			written.push(letter);
 			continue;
 		}
-		const contact = contactOf(owner, to);
+		const contact = contactOf(owner, { to, copies });
 		const worded = withWords(letter.value, wordings, account, { contact, person: asked.person });
 		written.push({
 			ok: true,
@@ -181,10 +181,13 @@ function withWords(letter: Letter, wordings: Wordings, asked: LetterOfOne, facts
 	return { ...letter, says, wording: asked.words ? { ...used, isChanged: true } : used };
 }
 
-/** Whom a letter addresses by name: whoever has the address that it goes to, else the first who is known. */
-function contactOf({ contacts }: typeof customer.$inferSelect, to: string | null): string | undefined {
-	const named = contacts.filter((one) => one.name !== '');
-	return (named.find((one) => to !== null && one.email === to) ?? named[0])?.name;
+/** Whom a letter addresses by name: whoever has the address that it goes to, or gets copies of its kind; nobody else reads it. */
+function contactOf(
+	{ contacts }: typeof customer.$inferSelect,
+	{ to, copies }: Recipients
+): string | undefined {
+	const named = contacts.filter((one) => one.name !== '' && one.email !== null);
+	return (named.find((one) => one.email === to) ?? named.find((one) => copies.includes(one.email!)))?.name;
 }
 
 /** Accounts as they stand now, from what is kept beside the records. */

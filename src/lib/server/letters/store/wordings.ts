@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, inArray, max } from 'drizzle-orm';
 import type { LetterKind, LetterLanguage } from '../../../core/7-letters/letter';
 import {
 	BUILT_IN_WORDINGS,
@@ -31,8 +31,8 @@ export interface WordingNow {
 /** Every wording of the firm, by key and language: read once for a batch of letters. */
 export class Wordings {
 	readonly #newest: ReadonlyMap<string, Version>;
+	/** @param versions the newest of each key and language */
 	constructor(versions: readonly Version[]) {
-		// Oldest first, so that the newest stays.
 		this.#newest = new Map(versions.map((one) => [`${one.key} ${one.language}`, one]));
 	}
 
@@ -81,9 +81,13 @@ export class Wordings {
 	}
 }
 
-/** All that the firm said of its wordings. */
+/** The firm's wordings as they are now. */
 export async function readWordings(db: Reader): Promise<Wordings> {
-	return new Wordings(await db.select().from(wordingVersion).orderBy(wordingVersion.id).all());
+	const newest = db
+		.select({ id: max(wordingVersion.id) })
+		.from(wordingVersion)
+		.groupBy(wordingVersion.key, wordingVersion.language);
+	return new Wordings(await db.select().from(wordingVersion).where(inArray(wordingVersion.id, newest)).all());
 }
 
 /** The keys that came with the application. */
