@@ -95,28 +95,48 @@ async function tagsInUse(db: Reader): Promise<string[]> {
 	return rows.map((row) => row.tag);
 }
 
+/** Accounts of a run, and how many of them are held. */
+interface RunCount {
+	readonly all: number;
+	readonly waiting: number;
+	readonly paused: number;
+	readonly noAddress: number;
+}
+
+/** What could go today, and whom to call. */
+export interface RunsCounted {
+	readonly statements: RunCount;
+	readonly reminders: RunCount;
+	readonly corrections: number;
+	readonly calls: number;
+	readonly notices: number;
+}
+
 /** How many accounts a run of each kind has, and how many of them are held, for Today. */
-export const countRuns = defineLook('reader', async (db, query: Pick<RunAsked, 'waiting'>, { today }) => {
-	const told = await overtakenLetters(db, null);
-	const chases = await chaseAccounts(db, today);
-	const counts = async (kind: LetterKind) => {
-		const rows = await runRows(db, { kind, waiting: query.waiting, chases }, today, told);
-		const held = (reason: HeldReason) => rows.filter((row) => row.held === reason).length;
-		return {
-			all: rows.length,
-			waiting: held('money-waiting'),
-			paused: held('paused'),
-			noAddress: held('no-address')
+export const countRuns = defineLook(
+	'reader',
+	async (db, query: Pick<RunAsked, 'waiting'>, { today }): Promise<RunsCounted> => {
+		const told = await overtakenLetters(db, null);
+		const chases = await chaseAccounts(db, today);
+		const counts = async (kind: LetterKind) => {
+			const rows = await runRows(db, { kind, waiting: query.waiting, chases }, today, told);
+			const held = (reason: HeldReason) => rows.filter((row) => row.held === reason).length;
+			return {
+				all: rows.length,
+				waiting: held('money-waiting'),
+				paused: held('paused'),
+				noAddress: held('no-address')
+			};
 		};
-	};
-	return {
-		statements: await counts('statement'),
-		reminders: await counts('reminder'),
-		corrections: told.length,
-		calls: (await whomToCall(db, chases, today)).length,
-		notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length
-	};
-});
+		return {
+			statements: await counts('statement'),
+			reminders: await counts('reminder'),
+			corrections: told.length,
+			calls: (await whomToCall(db, chases, today)).length,
+			notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length
+		};
+	}
+);
 
 /** The letters that accounts would get today, each by itself, for reading before they are sent. */
 export const lookAtLetters = defineLook('reader', (db, asked: LettersAsked, { today }) =>

@@ -11,10 +11,10 @@ import { minor, type Minor } from '../../../core/money/minor';
 import { inList } from '../../platform/db/in-list';
 import { readSetting } from '../../firm/store/settings';
 import type { Reader } from '../../platform/db/open';
-import { delivery, letter, letterRun, runLetter, type customer } from '../../platform/db/schema';
+import { delivery, letter, letterRun, runLetter } from '../../platform/db/schema';
 import { CAME_TO_NOTHING, chaseAccounts, type AccountChase } from '../store/chases';
 import { chaseStanding, runStep, type RunStep } from '../store/run-step';
-import { letterOwners, letterStandings } from '../store/letter-standings';
+import { letterOwners, letterStandings, type LetterOwner } from '../store/letter-standings';
 import type { OvertakenLetter } from '../store/overtaken-letters';
 
 /** Which accounts of a run are looked at. */
@@ -141,14 +141,14 @@ export async function runRows(
 	);
 }
 
-function isPaused(owner: typeof customer.$inferSelect, today: Day): boolean {
+function isPaused(owner: LetterOwner, today: Day): boolean {
 	return owner.chasingPaused !== null && (owner.pausedUntil === null || owner.pausedUntil >= today);
 }
 
 function matches(
 	filter: RunFilter,
 	one: {
-		readonly owner: typeof customer.$inferSelect;
+		readonly owner: LetterOwner;
 		readonly way: LetterWay;
 		readonly amount: Minor;
 		readonly late: Minor;

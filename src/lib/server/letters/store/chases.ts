@@ -39,8 +39,11 @@ export async function chaseAccounts(
 	only?: readonly number[]
 ): Promise<ReadonlyMap<string, AccountChase>> {
 	const policies = await readPolicies(db);
-	const items = await chasedItems(db, addDays(today, EARLIEST), only);
-	const taken = await takenSteps(db, only ? items.map((one) => one.id) : null);
+	const accounts = await chasedItems(db, addDays(today, EARLIEST), only);
+	const taken = await takenSteps(
+		db,
+		only ? accounts.flatMap(({ items }) => items.map((one) => one.id)) : null
+	);
 	const policyIds = new Map(
 		(
 			await db
@@ -53,8 +56,8 @@ export async function chaseAccounts(
 	const promises = await openPromises(db, today, only);
 	const dated = await datedSums(db, today, only);
 	const chases = new Map<string, AccountChase>();
-	for (const [key, rows] of groupBy(items, (row) => `${row.customerId} ${row.currency}`)) {
-		const { customerId, currency } = rows[0]!;
+	for (const { customerId, currency, items: rows } of accounts) {
+		const key = `${customerId} ${currency}`;
 		const policy = policyOf(policies, policyIds.get(customerId) ?? null);
 		const own = rows.map(({ id, due, open, base }) => ({ id, due, open, base, taken: taken.get(id) ?? [] }));
 		const late = rows.filter((row) => row.due < today);
@@ -71,32 +74,37 @@ export async function chaseAccounts(
 	return chases;
 }
 
-interface ItemRow {
-	readonly id: number;
+interface AccountItems {
 	readonly customerId: number;
 	readonly currency: string;
-	readonly due: Day;
-	readonly open: number;
-	readonly base: number;
+	readonly items: readonly Omit<ChasedItem, 'taken'>[];
 }
 
-async function chasedItems(db: Reader, until: Day, only?: readonly number[]): Promise<ItemRow[]> {
+/** What is owed on each account, as one row of an account: books have many items, and a row of each is dear. */
+async function chasedItems(db: Reader, until: Day, only?: readonly number[]): Promise<AccountItems[]> {
+	const { itemId, due, open, openBase, customerId, currency, kind } = itemState;
 	const rows = await db
 		.select({
-			...{ id: itemState.itemId, customerId: itemState.customerId, currency: itemState.currency },
-			...{ due: itemState.due, open: itemState.open, base: itemState.openBase }
+			...{ customerId, currency },
+			items: sql<string>`json_group_array(json_array(${itemId}, ${due}, ${open}, ${openBase}))`
 		})
 		.from(itemState)
 		.where(
 			and(
-				gt(itemState.open, ZERO),
-				inArray(itemState.kind, ['invoice', 'charge']),
-				lte(itemState.due, until),
-				only ? inList(itemState.customerId, only) : undefined
+				gt(open, ZERO),
+				inArray(kind, ['invoice', 'charge']),
+				lte(due, until),
+				only ? inList(customerId, only) : undefined
 			)
 		)
+		.groupBy(customerId, currency)
 		.all();
-	return rows;
+	return rows.map((row) => ({
+		...{ customerId: row.customerId, currency: row.currency },
+		items: (JSON.parse(row.items) as [number, Day, number, number][]).map(([id, due, open, base]) => ({
+			...{ id, due, open, base }
+		}))
+	}));
 }
 
 /** Letters that came to nothing: their steps were not taken. */

@@ -131,5 +131,20 @@ async function addPast(db: Reader, day: Day, at: At, only?: readonly number[]): 
 }
 
 /** Customers by their ids, as letters need them. */
-export const letterOwners = (db: Reader, ids: readonly number[]) =>
-	db.select().from(customer).where(inList(customer.id, ids)).all();
+export const letterOwners = (db: Reader, ids: readonly number[]) => {
+	const { id, code, name, parentId, tags, contacts } = customer;
+	const { statementWay, statementEmail, statementAddress, reminderEmail, address } = customer;
+	const { chasingPaused, pausedUntil } = customer;
+	return db
+		.select({
+			...{ id, code, name, parentId, tags, contacts },
+			...{ statementWay, statementEmail, statementAddress, reminderEmail, address },
+			...{ chasingPaused, pausedUntil }
+		})
+		.from(customer)
+		.where(inList(id, ids))
+		.all();
+};
+
+/** A customer as letters need them. */
+export type LetterOwner = Awaited<ReturnType<typeof letterOwners>>[number];
