@@ -215,7 +215,9 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		`Charged interest to ${shortDay(through)} on ${count(n, 'account')}`,
 	'charge-account': ({ customer, charge, credit, currency }) =>
 		[
-			charge > 0 ? `Charged ${customer} interest of ${money(charge, currency)}` : `Reckoned the interest of ${customer} anew`,
+			charge > 0
+				? `Charged ${customer} interest of ${money(charge, currency)}`
+				: `Corrected the interest of ${customer}`,
 			credit > 0 ? `${money(credit, currency)} given back` : ''
 		]
 			.filter(Boolean)

@@ -189,7 +189,7 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 	],
 	[
 		{ kind: 'charge-account', facts: { customer: 'Hazel', charge: 0, credit: 644, currency: 'GBP' } },
-		'Reckoned the interest of Hazel anew, £6.44 given back'
+		'Corrected the interest of Hazel, £6.44 given back'
 	],
 	[{ kind: 'undo-interest', facts: { count: 1 } }, 'Took back 1 charge of interest'],
 	[

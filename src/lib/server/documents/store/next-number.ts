@@ -17,7 +17,9 @@ export async function nextNumber(
 	income: DocumentIncome | null = null
 ): Promise<string> {
 	const ofInterest = income === 'interest';
-	const own = ofInterest ? eq(document.income, 'interest') : or(isNull(document.income), ne(document.income, 'interest'));
+	const own = ofInterest
+		? eq(document.income, 'interest')
+		: or(isNull(document.income), ne(document.income, 'interest'));
 	const last = await db
 		.select({ number: document.number })
 		.from(document)
@@ -25,7 +27,11 @@ export async function nextNumber(
 		.orderBy(desc(document.id))
 		.limit(1)
 		.get();
-	let number: string = last ? followingNumber(last.number) : ofInterest ? FIRST_OF_INTEREST[kind] : FIRST[kind];
+	let number: string = last
+		? followingNumber(last.number)
+		: ofInterest
+			? FIRST_OF_INTEREST[kind]
+			: FIRST[kind];
 	while (await isTaken(db, kind, number)) number = followingNumber(number);
 	return number;
 }

@@ -5,11 +5,12 @@ import { dayField, sumField } from '../../act/fields';
 const RATE = z
 	.number('Give the rate in per cent.')
 	.int('A rate has two decimals at most.')
-	.min(0, 'A rate is nought or more.')
+	.min(0, 'A rate is zero or more.')
 	.max(10_000, 'A rate is 100 per cent at most.');
 
 /** Whether each of a list comes after the one before it. */
-const rises = (values: readonly (string | number)[]) => values.every((value, n) => n === 0 || value > values[n - 1]!);
+const rises = (values: readonly (string | number)[]) =>
+	values.every((value, n) => n === 0 || value > values[n - 1]!);
 
 /** On which terms a firm charges interest on what is overdue. */
 export const INTEREST_SHAPE = z.object({

@@ -64,7 +64,8 @@ export const chargeInterest = defineAct({
 					customer: (await customerById(ctx.tx, one.customerId)).name
 				});
 		const actId = await ctx.record({ summary: { count: chosen.length, through } });
-		for (const { account, sheet } of sheets) await chargeAccount(ctx.part('charge-account'), account!, sheet!);
+		for (const { account, sheet } of sheets)
+			await chargeAccount(ctx.part('charge-account'), account!, sheet!);
 		return { actId, accounts: chosen.length };
 	}
 });
@@ -103,7 +104,7 @@ async function chargeAccount(
 	}
 	if (sheet.credit > 0) {
 		const lines = sheet.corrections.map((one) => ({
-			text: `interest on ${numbers.get(one.itemId)!}, ${spanText(one)}, reckoned anew`,
+			text: `interest on ${numbers.get(one.itemId)!}, ${spanText(one)}, corrected`,
 			net: minor(one.charged - one.shouldBe)
 		}));
 		const documentId = await issueInterest(ctx, 'credit_note', { customerId, currency, lines }, today);

@@ -35,7 +35,10 @@ const viewer = { who: CLERK, today: TODAY };
 const TERMS = {
 	...{ version: 0, since: on(-60), dayCount: 365 as const, graceDays: 0, least: minor(0), margin: 800 },
 	reference: [{ from: day('2020-01-01'), basisPoints: 375 }],
-	...{ compensation: [] as { from: ReturnType<typeof minor>; amount: ReturnType<typeof minor> }[], onInterest: false }
+	...{
+		compensation: [] as { from: ReturnType<typeof minor>; amount: ReturnType<typeof minor> }[],
+		onInterest: false
+	}
 };
 let books: Books;
 beforeEach(async () => {
@@ -76,7 +79,11 @@ describe('interest', () => {
 			['invoice', 'AK-1', 100_000, null],
 			['charge', 'INT-1001', 1_255, 'interest']
 		]);
-		const lines = await books.db.select().from(journalLine).where(eq(journalLine.account, CHART.interest.code)).all();
+		const lines = await books.db
+			.select()
+			.from(journalLine)
+			.where(eq(journalLine.account, CHART.interest.code))
+			.all();
 		expect(lines.map((line) => line.amount)).toEqual([-1_255]);
 		expect(await sums()).toEqual([]);
 		// Today's day is still to be charged: £1,000 at 11.75 % for a day.
@@ -108,9 +115,15 @@ describe('interest', () => {
 	});
 	it('is not charged on what was promised, nor to who agreed to none; an agreed rate goes before the statutory', async () => {
 		const items = [1];
-		await done(books, recordPromise, { customerId: 1, amount: 100_000, promisedFor: on(5), items } as never, CLERK);
+		await done(
+			books,
+			recordPromise,
+			{ customerId: 1, amount: 100_000, promisedFor: on(5), items } as never,
+			CLERK
+		);
 		expect(await sums(TODAY)).toEqual([['H1', 1_255, 0]]);
-		const set = (values: object) => books.write((tx) => tx.update(customer).set(values).where(eq(customer.id, 1)));
+		const set = (values: object) =>
+			books.write((tx) => tx.update(customer).set(values).where(eq(customer.id, 1)));
 		await set({ interest: 'none' });
 		expect(await sums()).toEqual([]);
 		await set({ interest: 'agreed', interestBasisPoints: 500 });

@@ -193,7 +193,9 @@ export async function chargedOn(
 		.where(
 			and(
 				inList(interestCharge.itemId, ids),
-				notExists(db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, interestCharge.actId)))
+				notExists(
+					db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoesId, interestCharge.actId))
+				)
 			)
 		)
 		.orderBy(interestCharge.id)
@@ -205,10 +207,7 @@ export async function chargedOn(
 }
 
 /** Days on which items were promised: from when it was said to the day that was named. Without items it is for the oldest that it settles. */
-async function promisedDays(
-	db: Reader,
-	items: readonly LateItem[]
-): Promise<ReadonlyMap<number, DaySpan[]>> {
+async function promisedDays(db: Reader, items: readonly LateItem[]): Promise<ReadonlyMap<number, DaySpan[]>> {
 	const merged = await mergedAccounts(db);
 	const undoing = alias(act, 'undoing');
 	const rows = await db
@@ -239,4 +238,3 @@ async function promisedDays(
 	}
 	return days;
 }
-
