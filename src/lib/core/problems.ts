@@ -307,6 +307,8 @@ export type Problem =
 	| { readonly code: 'address-missing'; readonly customer: string }
 	| { readonly code: 'nothing-owed'; readonly customer: string }
 	| { readonly code: 'letter-changed'; readonly customer: string }
+	/** The sheet of interest is no longer what the person saw. */
+	| { readonly code: 'interest-changed'; readonly customer: string }
 	/** A way of chasing that customers have cannot be removed. */
 	| { readonly code: 'policy-used'; readonly name: string; readonly customers: number }
 	/** A step of chasing that was taken already. */

@@ -1,5 +1,5 @@
 import type { JournalLine } from '../model/journal';
-import type { DocumentKind } from '../model/records';
+import type { DocumentIncome, DocumentKind } from '../model/records';
 import { minor, type Minor } from '../money/minor';
 import { CHART } from './chart';
 
@@ -12,12 +12,14 @@ export interface DocumentAmounts {
 	readonly tax: Minor;
 	readonly netBase: Minor;
 	readonly taxBase: Minor;
+	/** What it is income of, where that is not what its kind says. */
+	readonly income?: DocumentIncome | null;
 	/** Set where it is an opening balance. */
 	readonly opening?: { readonly taxHere: boolean } | null;
 }
 
 /**
- * Invoice: receivables to sales and tax. Charge: receivables to recovered charges. Credit note: the other way round. Opening
+ * Invoice: receivables to sales and tax. Charge: receivables to recovered charges, or to interest. Credit note: the other way round. Opening
  * balances are no income of these books: they are posted against an account of their own, and their tax, too, where it was accounted for before.
  */
 export function journalOfDocument(document: DocumentAmounts): JournalLine[] {
@@ -35,7 +37,8 @@ export function journalOfDocument(document: DocumentAmounts): JournalLine[] {
 		bankEntryId: null,
 		source: customer === null ? null : { kind: 'document', id, itemId: null, receiptId: null }
 	});
-	const income = opening ? CHART.openingBalances : kind === 'charge' ? CHART.recovered : CHART.sales;
+	const usual = kind === 'charge' ? CHART.recovered : CHART.sales;
+	const income = opening ? CHART.openingBalances : document.income ? CHART[document.income] : usual;
 	const lines = [
 		line(CHART.receivables.code, total, totalBase, customerId),
 		line(income.code, tax - total, taxBase - totalBase, null)

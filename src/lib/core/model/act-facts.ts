@@ -318,6 +318,21 @@ export interface ActFacts {
 	'print-letters': { readonly count: number };
 	'send-again': { readonly subject: string };
 	'keep-wording': { readonly name: string; readonly language: string; readonly version: number };
+	'set-interest': { readonly margin: number; readonly since: string };
+	'charge-interest': { readonly count: number; readonly through: string };
+	/** A part of charging interest: one account. */
+	'charge-account': {
+		readonly customer: string;
+		readonly charge: number;
+		readonly credit: number;
+		readonly currency: string;
+	};
+	'undo-interest': { readonly count: number };
+	/** A part of taking interest back: one charge. */
+	'undo-interest-charge': {
+		readonly number: string;
+		readonly sum: { readonly amount: number; readonly currency: string };
+	};
 	'keep-policy': { readonly name: string; readonly steps: number };
 	'drop-policy': { readonly name: string };
 	'record-call': {

@@ -3,7 +3,7 @@ import { SETTING_UP_NAMES } from './setting-up-words';
 import { customerChangeWords } from './customer-words';
 import type { ActFacts, ActKind, Said } from '../../core/model/act-facts';
 import type { Lesson } from '../../core/3-matching';
-import { count, list, money, shortDay } from './format';
+import { count, list, money, percent, shortDay } from './format';
 import { approvalSentence } from './approval-sentence';
 import { inBrackets, named, sums, whom } from './phrases';
 import { CALL_OUTCOME_WORDS } from './chasing-words';
@@ -209,6 +209,22 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'send-again': ({ subject }) => `Sent again: ${subject}`,
 	'keep-wording': ({ name, language, version }) =>
 		`Changed the wording “${name}” in ${languageName(language)} (version ${version})`,
+	'set-interest': ({ margin, since }) =>
+		`Set the terms of interest: ${percent(margin)} above the reference rate, from ${shortDay(since)} on`,
+	'charge-interest': ({ count: n, through }) =>
+		`Charged interest to ${shortDay(through)} on ${count(n, 'account')}`,
+	'charge-account': ({ customer, charge, credit, currency }) =>
+		[
+			charge > 0
+				? `Charged ${customer} interest of ${money(charge, currency)}`
+				: `Corrected the interest of ${customer}`,
+			credit > 0 ? `${money(credit, currency)} given back` : ''
+		]
+			.filter(Boolean)
+			.join(', '),
+	'undo-interest': ({ count: n }) => `Took back ${count(n, 'charge')} of interest`,
+	'undo-interest-charge': ({ number, sum }) =>
+		`Took back the interest charged on ${number}: ${money(sum.amount, sum.currency)}`,
 	'keep-policy': ({ name, steps }) => `Set the way of chasing “${name}”: ${count(steps, 'step')}`,
 	'drop-policy': ({ name }) => `Removed the way of chasing “${name}”`,
 	'record-call': ({ customer, outcome, said, againOn }) =>

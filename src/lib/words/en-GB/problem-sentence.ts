@@ -246,6 +246,8 @@ function sentence(problem: Problem): string {
 			return `${problem.who} sent this to ${problem.customer} at ${moment(problem.at)}, after you opened the list. Load the page again to see it; it was not sent twice.`;
 		case 'letter-changed':
 			return `The account of ${problem.customer} changed since the letter was written. Look at it again before it goes.`;
+		case 'interest-changed':
+			return `The interest of ${problem.customer} is no longer what the sheet showed. Load the page again; nothing was charged.`;
 		case 'policy-used':
 			return `${count(problem.customers, 'customer is', 'customers are')} chased by “${problem.name}”. Give them another way first, then remove it.`;
 		case 'step-taken':

@@ -176,6 +176,27 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 	[{ kind: 'withdraw-letters', facts: { run: 3, count: 1 } }, 'Withdrew 1 letter of run 3'],
 	[{ kind: 'hold-letters', facts: { count: 2 } }, 'Held 2 letters that could not be written'],
 	[
+		{ kind: 'set-interest', facts: { margin: 800, since: '2026-11-01' } },
+		'Set the terms of interest: 8% above the reference rate, from 1 Nov 2026 on'
+	],
+	[
+		{ kind: 'charge-interest', facts: { count: 2, through: '2026-10-30' } },
+		'Charged interest to 30 Oct 2026 on 2 accounts'
+	],
+	[
+		{ kind: 'charge-account', facts: { customer: 'Hazel', charge: 966, credit: 0, currency: 'GBP' } },
+		'Charged Hazel interest of £9.66'
+	],
+	[
+		{ kind: 'charge-account', facts: { customer: 'Hazel', charge: 0, credit: 644, currency: 'GBP' } },
+		'Corrected the interest of Hazel, £6.44 given back'
+	],
+	[{ kind: 'undo-interest', facts: { count: 1 } }, 'Took back 1 charge of interest'],
+	[
+		{ kind: 'undo-interest-charge', facts: { number: 'INT-1001', sum: { amount: 966, currency: 'GBP' } } },
+		'Took back the interest charged on INT-1001: £9.66'
+	],
+	[
 		{ kind: 'keep-policy', facts: { name: 'Schools', steps: 3 } },
 		'Set the way of chasing “Schools”: 3 steps'
 	],

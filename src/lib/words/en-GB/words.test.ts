@@ -127,6 +127,7 @@ const problems: Problem[] = [
 	{ code: 'address-missing', customer: 'Hazel' },
 	{ code: 'nothing-owed', customer: 'Hazel' },
 	{ code: 'letter-changed', customer: 'Hazel' },
+	{ code: 'interest-changed', customer: 'Hazel' },
 	{ code: 'policy-used', name: 'Schools', customers: 2 },
 	{ code: 'step-taken', customer: 'Hazel', step: 'First reminder' },
 	{ code: 'wording-wrong', customer: 'Hazel' },

@@ -8,7 +8,7 @@ import { settledParts } from '../../../core/1-open-items/settled-parts';
 import { journalOfDocument } from '../../../core/5-journal/journal-of-document';
 import type { Day } from '../../../core/day/day';
 import type { JournalLine } from '../../../core/model/journal';
-import type { CreditNoteKind, DocumentKind } from '../../../core/model/records';
+import type { CreditNoteKind, DocumentIncome, DocumentKind } from '../../../core/model/records';
 import { sumOf } from '../../../core/money/add';
 import { minor, type Minor } from '../../../core/money/minor';
 import { apportion } from '../../../core/money/apportion';
@@ -33,6 +33,8 @@ export interface NewDocument {
 	readonly kind: DocumentKind;
 	/** What a credit note is given for. */
 	readonly creditNoteKind?: CreditNoteKind | null;
+	/** What it is income of, where that is not what its kind says. */
+	readonly income?: DocumentIncome | null;
 	readonly number: string;
 	readonly customerId: number;
 	readonly issued: Day;
@@ -121,6 +123,7 @@ export async function issue(
 		({ lines: _lines, instalments: _instalments, settledBefore: _settled, opening, ...head }, i) => ({
 			...head,
 			openingOn: opening?.on ?? null,
+			income: head.income ?? null,
 			creditNoteKind: head.kind === 'credit_note' ? (head.creditNoteKind ?? 'other') : null,
 			id: first + i,
 			actId: actIds[i]!,

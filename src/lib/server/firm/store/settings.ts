@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { CHASING_POLICY } from './chasing-shape';
+import { INTEREST_SHAPE } from './interest-shape';
 import { NAMED_TERMS } from './terms-shape';
 import { KEPT_TABLE } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
@@ -52,6 +53,8 @@ const SHAPES = {
 	}),
 	/** How customers are chased; the first is the usual one. */
 	chasing: z.array(CHASING_POLICY),
+	/** On which terms interest on what is overdue is charged. */
+	interest: INTEREST_SHAPE,
 	/** A fixed day for the demo; without it, the day of the clock. */
 	today: z.string(),
 	/** Books up to and including this day are locked. */

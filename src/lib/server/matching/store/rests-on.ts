@@ -42,6 +42,8 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	phone_call: 'nothing',
 	promise_item: 'nothing',
 	task: 'nothing',
+	interest_charge: 'nothing',
+	interest_correction: 'nothing',
 	allocation: 'nothing',
 	difference: 'nothing',
 	receipt_adjustment: 'nothing',

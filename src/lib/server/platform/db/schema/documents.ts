@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { CREDIT_NOTE_KINDS } from '../../../../core/model/records';
+import { CREDIT_NOTE_KINDS, DOCUMENT_INCOMES } from '../../../../core/model/records';
 import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
 import { customer } from './firm';
@@ -15,6 +15,8 @@ export const document = sqliteTable(
 		kind: text('kind', { enum: ['invoice', 'credit_note', 'charge', 'claim'] }).notNull(),
 		/** What a credit note is given for; null for other kinds, and in books of earlier versions. */
 		creditNoteKind: text('credit_note_kind', { enum: CREDIT_NOTE_KINDS }),
+		/** What it is income of, where that is not what its kind says. */
+		income: text('income', { enum: DOCUMENT_INCOMES }),
 		number: text('number').notNull(),
 		numberKey: text('number_key').notNull(),
 		customerId: integer('customer_id')

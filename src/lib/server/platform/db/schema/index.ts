@@ -6,6 +6,7 @@ export * from './documents';
 export * from './firm';
 export * from './letters';
 export * from './chasing';
+export * from './interest';
 export * from './people';
 export * from './receipts';
 export * from './by-hand';

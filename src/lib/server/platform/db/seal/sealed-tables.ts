@@ -70,6 +70,8 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	phone_call: 'posted',
 	promise_item: 'posted',
 	task: 'kept',
+	interest_charge: 'posted',
+	interest_correction: 'posted',
 	user: 'kept',
 	credential: 'kept',
 	sign_in_code: 'kept',
