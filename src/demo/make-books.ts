@@ -1,3 +1,5 @@
+import { setInterest } from '../lib/server/interest/commands/set-interest';
+import { INTEREST_TERMS } from './interest-terms';
 import { hashPassword } from 'better-auth/crypto';
 import { addDays, firstOfMonth, weekday } from '../lib/core/day/arithmetic';
 import type { Day } from '../lib/core/day/day';
@@ -111,6 +113,7 @@ export async function makeBooks(
 	);
 	const todaysFiles = [...statements, report];
 	today = DEMO_TODAY;
+	await must(perform(books, setInterest, INTEREST_TERMS, at(supervisor)));
 	await must(perform(books, lockPeriod, { through: addDays(firstOfMonth(DEMO_TODAY), -1) }, at(supervisor)));
 	await books.write(async (tx) => {
 		await writeSetting(tx, 'today', DEMO_TODAY);

@@ -4,7 +4,16 @@
 		here,
 		corrections = 0
 	}: {
-		here: 'statement' | 'reminder' | 'correction' | 'runs' | 'outbox' | 'wordings' | 'calls' | 'chasing';
+		here:
+			| 'statement'
+			| 'reminder'
+			| 'correction'
+			| 'runs'
+			| 'outbox'
+			| 'wordings'
+			| 'calls'
+			| 'chasing'
+			| 'interest';
 		corrections?: number;
 	} = $props();
 	const tabs = $derived([
@@ -20,6 +29,7 @@
 				]
 			: []),
 		['calls', '/letters/calls', 'Calls'],
+		['interest', '/letters/interest', 'Interest'],
 		['runs', '/letters/runs', 'Runs'],
 		['outbox', '/letters/outbox', 'Outbox'],
 		['chasing', '/letters/chasing', 'Chasing'],

@@ -1,3 +1,4 @@
+import type { LateSpan } from '../9-interest/late-spans';
 import type { Day } from '../day/day';
 import type { Aged } from '../model/aged';
 import type { DocumentKind } from '../model/records';
@@ -112,6 +113,8 @@ export interface Letter {
 	readonly pay: HowToPay;
 	/** The payment that came back, where the letter tells of one. */
 	readonly returned?: ReturnedInLetter;
+	/** What interest was charged or given back for, where the letter tells of it: its lines come to the totals of the rows. */
+	readonly interest?: readonly InterestLine[];
 	/** The letter whose place it takes, because what that one showed was put right since. */
 	readonly corrects?: { readonly kind: 'statement' | 'reminder'; readonly date: Day };
 	/** The newest anchor of the firm's record: so that it lies with others, too. */
@@ -121,6 +124,19 @@ export interface Letter {
 	/** Its words, filled in; those that came with the application where there are none. */
 	readonly says?: Worded;
 	readonly wording?: WordingUsed;
+}
+
+/** Interest on an item for a stretch of days, compensation for its being late, or what of interest was given back. */
+export interface InterestLine {
+	readonly kind: 'interest' | 'compensation' | 'correction';
+	/** The item that was late. */
+	readonly number: string;
+	readonly from: Day;
+	readonly to: Day;
+	/** What was late, on which days and at which yearly rate; none for compensation and corrections. */
+	readonly spans: readonly LateSpan[];
+	/** Signed: what was given back is negative. */
+	readonly amount: Minor;
 }
 
 /** A payment that came back, as its notice tells of it. */

@@ -73,7 +73,7 @@ export function whyHeld(
 	const way = standing.chase?.way ?? wayOf(kind, standing);
 	const reached =
 		(way !== 'paper' && standing.hasEmail) || (way !== 'mail' && standing.hasAddress) ? null : 'no-address';
-	if (kind === 'copies' || kind === 'thanks') return reached;
+	if (kind === 'copies' || kind === 'thanks' || kind === 'interest') return reached;
 	if (
 		isReminder ? late <= 0 && !standing.chase?.reaches : owed === 0 && credit === 0 && !standing.hasMovements
 	)

@@ -27,7 +27,7 @@ export interface Credit {
 
 export interface LetterOrder extends Pick<
 	Letter,
-	'date' | 'language' | 'customer' | 'firm' | 'currency' | 'corrects' | 'record' | 'note'
+	'date' | 'language' | 'customer' | 'firm' | 'currency' | 'corrects' | 'record' | 'note' | 'interest'
 > {
 	/** What is open on the day that the letter tells of. */
 	readonly items: readonly OpenItem[];
@@ -53,7 +53,8 @@ export interface LetterOrder extends Pick<
 
 /**
  * Writes a statement (all that is open, credits too; or what happened in a period), a reminder (what is past its due day and not in
- * dispute, less what lies on account and in credit notes), or the notice of a returned payment (what is owed again, and the charge).
+ * dispute, less what lies on account and in credit notes), the notice of a returned payment (what is owed again, and the charge), or what
+ * the items are that it is about, open or not.
  * A statement with nothing on it, and a reminder where credits cover what is late, is refused: there is nothing to ask for.
  */
 export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter> {
@@ -87,6 +88,7 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 		dated: order.dated,
 		...(order.note ? { note: order.note } : {}),
 		...(order.returned ? { returned: order.returned } : {}),
+		...(order.interest ? { interest: order.interest } : {}),
 		...(order.corrects && kind === 'statement' ? { corrects: order.corrects } : {}),
 		...(order.record && kind === 'statement' ? { record: order.record } : {})
 	});
@@ -128,6 +130,7 @@ function isShown(
 			return item.open > 0 && about?.has(item.id) === true;
 		case 'thanks':
 		case 'copies':
+		case 'interest':
 			return about?.has(item.id) === true;
 		case 'reminder':
 			if (item.open <= 0) return false;

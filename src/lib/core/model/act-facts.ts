@@ -122,7 +122,7 @@ export interface ItemLine extends Sum {
  * earlier name in `server/act/kinds.ts`, and facts may only be added.
  */
 /** A kind of letter as records name it. */
-type LetterName = 'statement' | 'reminder' | 'returned' | 'thanks' | 'copies';
+type LetterName = 'statement' | 'reminder' | 'returned' | 'thanks' | 'copies' | 'interest';
 
 export interface ActFacts {
 	// the firm and its people

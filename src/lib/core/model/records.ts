@@ -6,11 +6,11 @@ import type { Minor } from '../money/minor';
 /** A claim is a short payment in dispute, split off its invoice and owed by itself until it is decided. */
 export type DocumentKind = 'invoice' | 'credit_note' | 'charge' | 'claim';
 
-/** What a credit note is given for: goods that came back, a price that was wrong, goodwill; `other` where a file does not say. */
 /** What a charge, or a credit note for one, is income of; others are sales. */
 export const DOCUMENT_INCOMES = ['recovered', 'interest'] as const;
 export type DocumentIncome = (typeof DOCUMENT_INCOMES)[number];
 
+/** What a credit note is given for: goods that came back, a price that was wrong, goodwill; `other` where a file does not say. */
 export const CREDIT_NOTE_KINDS = ['goods', 'price', 'goodwill', 'other'] as const;
 export type CreditNoteKind = (typeof CREDIT_NOTE_KINDS)[number];
 

@@ -69,5 +69,10 @@ export const GERMAN_WORDINGS: Readonly<Record<BuiltInWording, Wording>> = {
 		'Kopien Ihrer Belege',
 		[paragraph('wie gewünscht senden wir Ihnen im Anhang Kopien von {numbers}.'), ITEMS!, HOW_TO_PAY!],
 		{ subject: '{title}: {numbers}' }
-	)
+	),
+	interest: wording('Verzugszinsen', [
+		paragraph('{shows}'),
+		...[ITEMS!, HOW_TO_PAY!],
+		paragraph('Haben Sie Fragen zur Berechnung, wenden Sie sich bitte an uns.')
+	])
 };

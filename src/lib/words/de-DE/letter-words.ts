@@ -14,7 +14,8 @@ const NAMES: Readonly<Record<LetterKind, string>> = {
 	reminder: 'Zahlungserinnerung',
 	returned: 'Mitteilung über eine Rückzahlung',
 	thanks: 'Dank für Ihre Zahlung',
-	copies: 'Belegkopien'
+	copies: 'Belegkopien',
+	interest: 'Zinsmitteilung'
 };
 
 const PAPERS = { invoice: 'Rechnung', credit_note: 'Gutschrift', charge: 'Belastung' } as const;
@@ -56,7 +57,9 @@ export const GERMAN: LetterWords = {
 			? statementSays(letter)
 			: letter.returned
 				? returnedSays(letter, letter.returned)
-				: '',
+				: letter.interest
+					? interestSays(letter, letter.interest)
+					: '',
 	deducted: ({ owed, late, currency }) =>
 		owed < late ? ` (nach Abzug Ihres Guthabens von ${money(late - owed, currency)})` : '',
 	corrected: ({ kind, date }) =>
@@ -85,6 +88,18 @@ export const GERMAN: LetterWords = {
 	facts: {
 		...{ date: 'Datum', account: 'Kundennummer', asAt: 'Stand', period: 'Zeitraum' },
 		...{ yourOrder: 'Ihre Bestellung', ourOrder: 'Unser Auftrag' }
+	},
+	interest: {
+		...{
+			from: 'Von',
+			to: 'Bis',
+			days: 'Tage',
+			rate: 'Zinssatz p. a.',
+			settled: 'Seither gezahlt oder gutgeschrieben'
+		},
+		late: (currency) => `Überfällig ${currency}`,
+		amount: (currency) => `Berechnet ${currency}`,
+		...{ compensation: 'Verzugspauschale', correction: 'Zinsen berichtigt' }
 	},
 	carried: { forward: 'Übertrag', brought: 'Übertrag' },
 	buckets: {
@@ -132,6 +147,22 @@ export const GERMAN: LetterWords = {
 		noTax: 'keine'
 	}
 };
+
+function interestSays({ currency, owed }: Letter, lines: NonNullable<Letter['interest']>): string {
+	const charged = lines.filter((line) => line.kind !== 'correction');
+	const sum = charged.reduce((all, line) => all + line.amount, 0);
+	const beside = charged.some((line) => line.kind === 'compensation') ? ' und die Verzugspauschale' : '';
+	const says = [
+		sum > 0
+			? `für Posten, die bei Fälligkeit nicht gezahlt waren, berechnen wir Verzugszinsen${beside} von zusammen ${money(sum, currency)}; die Einzelheiten finden Sie unten.`
+			: '',
+		lines.some((line) => line.kind === 'correction')
+			? 'Eine Zahlung ist früher eingegangen, als unsere Aufzeichnungen zunächst zeigten; früher berechnete Zinsen haben wir deshalb berichtigt.'
+			: '',
+		owed < 0 ? `Ihnen sind ${money(-owed, currency)} gutgeschrieben.` : ''
+	];
+	return says.filter(Boolean).join(' ');
+}
 
 function accountText(number: string): string {
 	const british = sortCodeAndNumber(number);

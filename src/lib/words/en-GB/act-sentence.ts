@@ -239,7 +239,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 
 /** What kinds of letters are called where they are counted. */
 const LETTERS_IN_A_ROW = {
-	...{ thanks: 'thank-you letter', copies: 'covering letter' },
+	...{ thanks: 'thank-you letter', copies: 'covering letter', interest: 'interest notice' },
 	statement: 'statement',
 	reminder: 'reminder',
 	returned: 'returned-payment notice'

@@ -68,5 +68,10 @@ export const ENGLISH_WORDINGS: Readonly<Record<BuiltInWording, Wording>> = {
 		'Copies of your documents',
 		[paragraph('As you asked, please find attached copies of {numbers}.'), ITEMS!, HOW_TO_PAY!],
 		{ subject: '{title}: {numbers}' }
-	)
+	),
+	interest: wording('Interest on late payment', [
+		paragraph('{shows}'),
+		...[ITEMS!, HOW_TO_PAY!],
+		paragraph('If you have any questions about how this was calculated, please let us know.')
+	])
 };

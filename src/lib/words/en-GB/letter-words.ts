@@ -13,7 +13,8 @@ export const LETTER_NAMES: Readonly<Record<LetterKind, string>> = {
 	reminder: 'Reminder',
 	returned: 'Returned payment notice',
 	thanks: 'Thank-you letter',
-	copies: 'Covering letter'
+	copies: 'Covering letter',
+	interest: 'Interest notice'
 };
 
 const PAPERS = { invoice: 'Invoice', credit_note: 'Credit note', charge: 'Charge' } as const;
@@ -47,7 +48,9 @@ export const ENGLISH: LetterWords = {
 			? statementSays(letter)
 			: letter.returned
 				? returnedSays(letter, letter.returned)
-				: '',
+				: letter.interest
+					? interestSays(letter, letter.interest)
+					: '',
 	deducted: ({ owed, late, currency }) =>
 		owed < late ? `, after ${money(late - owed, currency)} that stands to your credit has been deducted` : '',
 	corrected: ({ kind, date }) =>
@@ -76,6 +79,12 @@ export const ENGLISH: LetterWords = {
 	facts: {
 		...{ date: 'Date', account: 'Account', asAt: 'As at', period: 'Period' },
 		...{ yourOrder: 'Your order', ourOrder: 'Our order' }
+	},
+	interest: {
+		...{ from: 'From', to: 'To', days: 'Days', rate: 'Rate a year', settled: 'Paid or credited since' },
+		late: (currency) => `Overdue ${currency}`,
+		amount: (currency) => `Charged ${currency}`,
+		...{ compensation: 'fixed compensation', correction: 'interest corrected' }
 	},
 	carried: { forward: 'Carried forward', brought: 'Brought forward' },
 	buckets: {
@@ -131,6 +140,23 @@ function statementSays({ statement, date }: Letter): string {
 	if (statement?.kind === 'forward' && statement.from)
 		return `This statement shows the balance brought forward at ${shortDay(statement.from)}, and what was posted to your account up to ${to}.`;
 	return `This statement shows the items open on your account at ${to}. Payments received after that date are not included.`;
+}
+
+function interestSays({ currency, owed }: Letter, lines: NonNullable<Letter['interest']>): string {
+	const charged = lines.filter((line) => line.kind !== 'correction');
+	const sum = charged.reduce((all, line) => all + line.amount, 0);
+	const beside = charged.some((line) => line.kind === 'compensation') ? ' and fixed compensation' : '';
+	const given = lines.some((line) => line.kind === 'correction')
+		? 'A payment reached us earlier than our records first showed, so interest charged before has been corrected.'
+		: '';
+	const says = [
+		sum > 0
+			? `We have charged ${money(sum, currency)} of late-payment interest${beside} on items that were not paid when they fell due, as set out below.`
+			: '',
+		given,
+		owed < 0 ? `${money(-owed, currency)} stands to your credit.` : ''
+	];
+	return says.filter(Boolean).join(' ');
 }
 
 function returnedSays({ currency }: Letter, returned: NonNullable<Letter['returned']>): string {

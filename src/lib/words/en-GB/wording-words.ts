@@ -11,7 +11,8 @@ export const WORDING_NAMES: Readonly<Record<BuiltInWording, string>> = {
 	'second-reminder': 'Second reminder',
 	'final-demand': 'Final demand',
 	thanks: 'Thanks for payment',
-	copies: 'Copy documents'
+	copies: 'Copy documents',
+	interest: 'Interest charged'
 };
 
 /** What each placeholder stands for. */

@@ -1,4 +1,5 @@
 /** What letters and documents on paper say, in the languages of customers. */
+export { layOutInterest } from './lay-out-interest';
 export { layOutLetter } from './lay-out-letter';
 export { layOutPaper } from './lay-out-paper';
 export { letterLanguageFor, letterWordsOf } from './letter-words-of';

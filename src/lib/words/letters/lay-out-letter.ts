@@ -1,4 +1,6 @@
-import type { Activity, Letter, LetterRow } from '../../core/7-letters/letter';
+import { daysOf } from '../../core/9-interest/interest-of';
+import type { LateSpan } from '../../core/9-interest/late-spans';
+import type { Activity, InterestLine, Letter, LetterRow } from '../../core/7-letters/letter';
 import type { Sheet, SheetBlock, SheetRow, SheetTable } from '../../core/7-letters/sheet';
 import type { Worded, WordedBlock } from '../../core/7-letters/wording/fill-wording';
 import { BUCKETS } from '../../core/model/aged';
@@ -39,7 +41,7 @@ function blocksOf(words: LetterWords, letter: Letter, says: Worded): SheetBlock[
 			case 'items':
 				return [
 					...text(letter.note ?? ''),
-					letter.activity ? activityTable(words, letter, letter.activity) : itemsTable(words, letter),
+					tableOf(words, letter),
 					...letter.dated.flatMap((one) => text(words.dated(one, letter.currency), true))
 				];
 			case 'totals':
@@ -79,6 +81,11 @@ function agedFigures(words: LetterWords, { aged, currency }: Letter): SheetBlock
 			value: words.amount(aged[bucket], currency)
 		}))
 	};
+}
+
+function tableOf(words: LetterWords, letter: Letter): SheetTable {
+	if (letter.interest) return interestTable(words, letter, letter.interest);
+	return letter.activity ? activityTable(words, letter, letter.activity) : itemsTable(words, letter);
 }
 
 function sums(words: LetterWords, letter: Letter): SheetTable['sums'] {
@@ -136,6 +143,84 @@ function itemRow(words: LetterWords, row: LetterRow, currency: string, carried: 
 			{ text: paid === 0 || isListed ? '' : words.amount(-paid, currency), soft: true },
 			{ text: words.amount(row.open, currency), strong: true }
 		]
+	};
+}
+
+/** Days on which something was late: those left out between are none. */
+const daysOfLine = (line: InterestLine): number =>
+	line.spans.length > 0 ? line.spans.reduce((days, span) => days + daysOf(span), 0) : daysOf(line);
+
+/** What interest is for: a row for each item, and below it each change of what was late or of the rate. */
+function interestTable(
+	words: LetterWords,
+	letter: Letter,
+	lines: NonNullable<Letter['interest']>
+): SheetTable {
+	const { currency } = letter;
+	const { columns, interest } = words;
+	let carried = 0;
+	const rows = lines.flatMap((line): SheetRow[] => {
+		carried += line.amount;
+		const sum = words.amount(carried, currency);
+		const [only, ...others] = line.spans;
+		const single = others.length === 0 ? only : undefined;
+		const spanCells = (span: LateSpan | undefined) => [
+			{ text: span ? words.amount(span.open, currency) : '' },
+			{ text: span ? words.percent(span.basisPoints) : '' }
+		];
+		const head: SheetRow = {
+			carried: sum,
+			cells: [
+				{ text: line.number, strong: true, after: line.kind === 'interest' ? '' : interest[line.kind] },
+				...(line.kind === 'compensation'
+					? [{ text: '' }, { text: '' }, { text: '' }]
+					: [
+							{ text: words.day(line.from) },
+							{ text: words.day(line.to) },
+							{ text: String(daysOfLine(line)) }
+						]),
+				...spanCells(single),
+				{ text: words.amount(line.amount, currency), strong: true }
+			]
+		};
+		const details = single ? [] : line.spans;
+		return [
+			head,
+			...details.map((span): SheetRow => ({
+				...{ detail: true, carried: sum },
+				cells: [
+					{ text: '' },
+					...[words.day(span.from), words.day(span.to), String(daysOf(span))].map((text) => ({
+						text,
+						soft: true
+					})),
+					...spanCells(span).map((cell) => ({ ...cell, soft: true })),
+					{ text: '' }
+				]
+			}))
+		];
+	});
+	const since = letter.owed - carried;
+	if (since !== 0)
+		rows.push({
+			carried: words.amount(letter.owed, currency),
+			cells: [
+				{ text: interest.settled, soft: true },
+				...Array.from({ length: 5 }, () => ({ text: '' })),
+				{ text: words.amount(since, currency), soft: true }
+			]
+		});
+	return {
+		kind: 'table',
+		columns: [
+			{ name: columns.document, wide: true },
+			...[{ name: interest.from }, { name: interest.to }],
+			...[interest.days, interest.late(currency), interest.rate, interest.amount(currency)].map((name) => ({
+				...{ name, figures: true }
+			}))
+		],
+		rows,
+		sums: sums(words, letter)
 	};
 }
 

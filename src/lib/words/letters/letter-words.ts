@@ -65,6 +65,19 @@ export interface LetterWords extends LetterFormats {
 		readonly yourOrder: string;
 		readonly ourOrder: string;
 	};
+	/** Of a letter that tells of interest. */
+	readonly interest: {
+		readonly from: string;
+		readonly to: string;
+		readonly days: string;
+		late(currency: string): string;
+		readonly rate: string;
+		amount(currency: string): string;
+		readonly compensation: string;
+		readonly correction: string;
+		/** What was paid or taken off since. */
+		readonly settled: string;
+	};
 	readonly carried: { readonly forward: string; readonly brought: string };
 	readonly buckets: Readonly<Record<Bucket, string>>;
 	readonly aged: string;

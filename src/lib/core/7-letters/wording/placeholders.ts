@@ -21,7 +21,12 @@ export const isBlock = (name: Placeholder): name is BlockPlaceholder =>
 
 /** What only some kinds of letters know. */
 const OF_KINDS: Partial<Record<Placeholder, readonly LetterKind[]>> = {
-	...{ shows: ['statement', 'returned'], 'as-at': ['statement'], from: ['statement'], to: ['statement'] },
+	...{
+		shows: ['statement', 'returned', 'interest'],
+		'as-at': ['statement'],
+		from: ['statement'],
+		to: ['statement']
+	},
 	...{ totals: ['statement', 'reminder'], deducted: ['reminder'] },
 	...{ step: ['reminder'], 'next-step': ['reminder'], 'next-day': ['reminder'], 'answer-by': ['reminder'] },
 	...{ returned: ['returned'], 'paid-on': ['returned'], 'returned-on': ['returned'] },

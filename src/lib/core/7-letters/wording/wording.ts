@@ -29,7 +29,8 @@ export const BUILT_IN_WORDINGS = {
 	'second-reminder': 'reminder',
 	'final-demand': 'reminder',
 	thanks: 'thanks',
-	copies: 'copies'
+	copies: 'copies',
+	interest: 'interest'
 } as const satisfies Record<string, LetterKind>;
 export type BuiltInWording = keyof typeof BUILT_IN_WORDINGS;
 

@@ -26,6 +26,7 @@ export const INTEREST_SHAPE = z.object({
 	margin: RATE,
 	reference: z
 		.array(z.object({ from: dayField, basisPoints: RATE }))
+		.min(1, 'Give a reference rate: without one nothing can be reckoned.')
 		.max(200)
 		.refine((rates) => rises(rates.map((one) => one.from)), 'Each rate begins after the one before it.'),
 	/** What is charged once for each invoice, by what was late of it, in base currency. */

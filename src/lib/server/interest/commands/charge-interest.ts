@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import type { InterestSheet } from '../../../core/9-interest/interest-sheet';
 import { daysOf } from '../../../core/9-interest/interest-of';
+import type { DaySpan } from '../../../core/9-interest/late-spans';
 import type { Day } from '../../../core/day/day';
 import { minor } from '../../../core/money/minor';
 import { sumOf } from '../../../core/money/add';
-import { shortDay } from '../../../words';
+import { count, shortDay } from '../../../words';
 import { defineAct, type ActContext } from '../../act/define-act';
 import { DomainError } from '../../act/domain-error';
 import { amountField, currencyField, dayField, idField } from '../../act/fields';
@@ -86,7 +87,7 @@ async function chargeAccount(
 	if (sheet.charge > 0) {
 		const lines = sheet.rows.flatMap((row) => [
 			...(row.amount > 0
-				? [{ text: `interest on ${numbers.get(row.itemId)!}, ${spanText(row)}`, net: row.amount }]
+				? [{ text: `interest on ${numbers.get(row.itemId)!}, ${spanText(row.spans)}`, net: row.amount }]
 				: []),
 			...(row.compensation > 0
 				? [{ text: `compensation for late payment of ${numbers.get(row.itemId)!}`, net: row.compensation }]
@@ -104,7 +105,7 @@ async function chargeAccount(
 	}
 	if (sheet.credit > 0) {
 		const lines = sheet.corrections.map((one) => ({
-			text: `interest on ${numbers.get(one.itemId)!}, ${spanText(one)}, corrected`,
+			text: `interest on ${numbers.get(one.itemId)!}, ${spanText([one])}, corrected`,
 			net: minor(one.charged - one.shouldBe)
 		}));
 		const documentId = await issueInterest(ctx, 'credit_note', { customerId, currency, lines }, today);
@@ -118,8 +119,11 @@ async function chargeAccount(
 	}
 }
 
-const spanText = (span: { readonly from: Day; readonly to: Day }) =>
-	`${shortDay(span.from)} to ${shortDay(span.to)}, ${daysOf(span)} days`;
+/** The days on which something was late, as the charge's line names them. */
+function spanText(spans: readonly DaySpan[]): string {
+	const days = spans.reduce((sum, span) => sum + daysOf(span), 0);
+	return `${shortDay(spans[0]!.from)} to ${shortDay(spans.at(-1)!.to)}, ${count(days, 'day')}`;
+}
 
 /** A document of interest: no tax, due at once. @returns its id */
 export async function issueInterest(

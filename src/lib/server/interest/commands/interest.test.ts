@@ -25,10 +25,17 @@ import {
 	testBooks,
 	TODAY
 } from '../../testing';
-import { lookAtInterest, lookAtInterestCharges } from '../queries/interest';
+import { lookAtInterest, lookAtInterestSheets } from '../queries/interest';
+import { lookAtInterestRun, lookAtInterestRuns } from '../queries/interest-charged';
+import { lookAtInterestLetters } from '../queries/interest-letters';
 import { chargeInterest } from './charge-interest';
 import { setInterest } from './set-interest';
 import { undoInterest } from './undo-interest';
+import { readSetting } from '../../firm/store/settings';
+import { lettersFor } from '../../letters/store/letters-for';
+import { money, shortDay } from '../../../words';
+import { interestTable } from '../../../words/interest-table';
+import { layOutInterest, layOutLetter, mailText } from '../../../words/letters';
 
 const on = (days: number) => addDays(TODAY, days);
 const viewer = { who: CLERK, today: TODAY };
@@ -52,7 +59,7 @@ beforeEach(async () => {
 		})
 	);
 });
-const sheet = async (through: Day = on(-1)) => (await lookAtInterest(books.db, { through }, viewer)).rows;
+const sheet = (through: Day = on(-1)) => lookAtInterestSheets(books.db, { through }, viewer);
 async function charge(through: Day = on(-1)) {
 	const chosen = (await sheet(through)).map(({ customerId, currency, charge: sum, credit: back }) => ({
 		...{ customerId, currency, charge: sum, credit: back }
@@ -62,6 +69,12 @@ async function charge(through: Day = on(-1)) {
 const sums = async (through?: Day) => (await sheet(through)).map((row) => [row.code, row.charge, row.credit]);
 const documents = async () =>
 	(await books.db.select().from(document).all()).map((row) => [row.kind, row.number, row.total, row.income]);
+
+/** The newest run of charging, with its documents. */
+async function newestRun() {
+	const [run] = await lookAtInterestRuns(books.db, null, viewer);
+	return (await lookAtInterestRun(books.db, run!.actId, viewer))!;
+}
 
 /** £400 that the bank booked on a day before, and that was allocated only now. */
 async function paidBefore(days: number): Promise<void> {
@@ -105,12 +118,13 @@ describe('interest', () => {
 	});
 	it('is taken back by a credit note, and its days are charged again', async () => {
 		await charge();
-		const [made] = await lookAtInterestCharges(books.db, null, viewer);
+		const [made] = (await newestRun()).documents;
 		const undo = () => perform(books, undoInterest, { documents: [made!.documentId] }, as(CLERK));
 		expect((await undo()).ok).toBe(true);
 		expect((await undo()).ok).toBe(false);
 		expect((await documents()).at(-1)).toEqual(['credit_note', 'INC-1001', 1_255, 'interest']);
 		expect(await sums()).toEqual([['H1', 1_255, 0]]);
+		expect((await newestRun()).documents).toMatchObject([{ number: 'INT-1001', isUndone: true, open: 0 }]);
 		await proves(books);
 	});
 	it('is not charged on what was promised, nor to who agreed to none; an agreed rate goes before the statutory', async () => {
@@ -160,5 +174,73 @@ describe('interest', () => {
 		expect(
 			codesOf(await perform(books, setInterest, { ...TERMS, version: 1, reference: falling }, as(SUPERVISOR)))
 		).toEqual(['field']);
+	});
+	it('is told in a letter that sets out each item, and each change of what was late', async () => {
+		const compensation = [{ from: minor(100_000), amount: minor(7_000) }];
+		await done(books, setInterest, { ...TERMS, version: 1, compensation }, SUPERVISOR);
+		await paidBefore(-20);
+		await charge();
+		const run = await newestRun();
+		expect([run.through, run.accounts, run.by]).toEqual([on(-1), 1, CLERK.name]);
+		const { rows, chosen, unreached } = await lookAtInterestLetters(books.db, run.documents, viewer);
+		expect([rows.map((row) => [row.code, row.amount, row.held]), unreached]).toEqual([
+			[['H1', 7_998, null]],
+			[]
+		]);
+		const accounts = chosen.map(({ customerId, currency, details }) => ({
+			customerId,
+			currency,
+			...details
+		}));
+		const [found] = await lettersFor(books.db, { kind: 'interest', accounts }, TODAY);
+		const letter = found!.ok ? found!.value.letter : null;
+		expect(letter!.owed).toBe(7_998);
+		expect(
+			letter!.interest!.map(({ kind, number, from, to, amount }) => [kind, number, from, to, amount])
+		).toEqual([
+			['interest', 'AK-1', on(-39), on(-1), 998],
+			['compensation', 'AK-1', on(-39), on(-1), 7_000]
+		]);
+		const table = layOutLetter(letter!).blocks.find((block) => block.kind === 'table')!;
+		expect(table.rows.map((row) => row.cells.map((cell) => cell.text))).toEqual([
+			['AK-1', shortDay(on(-39)), shortDay(on(-1)), '39', '', '', '9.98'],
+			['', shortDay(on(-39)), shortDay(on(-21)), '19', '1,000.00', '11.75%', ''],
+			['', shortDay(on(-20)), shortDay(on(-1)), '20', '600.00', '11.75%', ''],
+			['AK-1', '', '', '', '', '', '70.00']
+		]);
+		expect(mailText(letter!).body).toContain('£79.98 of late-payment interest and fixed compensation');
+	});
+	it('is on one sheet, for a spreadsheet and on paper, that comes to what is charged', async () => {
+		await charge(on(-30));
+		await paidBefore(-35);
+		const sheets = await sheet();
+		const table = interestTable(sheets);
+		const at = table.headings.indexOf('Charged');
+		const sum = table.rows.reduce((all, row) => all + Math.round(Number(row[at] || 0) * 100), 0);
+		const [one] = sheets;
+		expect(one!.credit).toBeGreaterThan(0);
+		expect(sum).toBe(one!.charge - one!.credit);
+		const firm = (await readSetting(books.db, 'firm'))!;
+		const paper = layOutInterest(sheets, { firm, through: on(-1), day: TODAY });
+		const tables = paper.blocks.flatMap((block) => (block.kind === 'table' ? [block.sums!.value] : []));
+		expect(tables).toEqual([money(sum, 'GBP'), money(sum, 'GBP')]);
+	});
+	it('is summed up by account, with one of them in full', async () => {
+		await invoices(
+			books,
+			newDocument('AK-2', 2, 50_000, {
+				issued: on(-70),
+				instalments: [{ due: on(-40), amount: minor(50_000) }]
+			})
+		);
+		const first = await lookAtInterest(books.db, { through: on(-1), open: null }, viewer);
+		expect(first.rows.map(({ code, items, interest }) => [code, items, interest])).toEqual([
+			['H1', 1, 1_255],
+			['W2', 1, 628]
+		]);
+		expect(first.open!.code).toBe('H1');
+		expect((await lookAtInterest(books.db, { through: on(-1), open: 'W2 GBP' }, viewer)).open!.code).toBe(
+			'W2'
+		);
 	});
 });

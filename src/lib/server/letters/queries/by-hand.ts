@@ -2,9 +2,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import { itemsAskedFor } from '../../../core/7-letters/chasing/chase-account';
 import type { LetterDetails } from '../../../core/7-letters/letter-details';
 import type { LetterKind } from '../../../core/7-letters/letter';
-import { recipientsOf } from '../../../core/7-letters/recipients-of';
 import { usualWording, type Wording } from '../../../core/7-letters/wording/wording';
-import { wayOf } from '../../../core/7-letters/why-held';
 import type { Day } from '../../../core/day/day';
 import { ZERO } from '../../../core/money/minor';
 import { letterLanguageFor } from '../../../words/letters';
@@ -15,6 +13,7 @@ import { defineLook } from '../../act/define-look';
 import type { Reader } from '../../platform/db/open';
 import { document, item, itemState } from '../../platform/db/schema';
 import { chaseAccounts, type AccountChase } from '../store/chases';
+import { reachOf } from '../store/reach-of';
 import { runStep } from '../store/run-step';
 import { builtInKeys, readWordings } from '../store/wordings';
 import { BUILT_IN_WORDINGS } from '../../../core/7-letters/wording/wording';
@@ -127,10 +126,7 @@ async function rowByHand(
 	const row = rows.find((one) => one.customerId === customerId && one.currency === currency);
 	if (row) return row;
 	const owner = await customerById(db, customerId);
-	const { to: email, copies } = recipientsOf(owner, kind);
-	const hasAddress = (owner.statementAddress ?? owner.address).length > 0;
-	const way = wayOf(kind, { way: owner.statementWay, hasEmail: email !== null, hasAddress });
-	const isReached = way === 'paper' ? hasAddress : email !== null;
+	const { to: email, copies, way, isReached } = reachOf(owner, kind);
 	return {
 		...{ customerId, code: owner.code, name: owner.name, currency },
 		...{ amount: ZERO, owed: ZERO, late: ZERO, credit: ZERO, way, email, copies },

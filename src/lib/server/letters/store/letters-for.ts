@@ -17,6 +17,7 @@ import { inList } from '../../platform/db/in-list';
 import type { Reader } from '../../platform/db/open';
 import { anchor, customer, manualReceipt, receipt, receiptState } from '../../platform/db/schema';
 import { itemsById, openItemsOf } from '../../documents/store/open-items';
+import { interestLines } from '../../interest/store/interest-lines';
 import { payIntoFor } from '../../firm/store/firm-bank';
 import { readSetting } from '../../firm/store/settings';
 import { returnedPayments } from '../../returns/store/returned-payments';
@@ -87,6 +88,13 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 	const overtaken = kind === 'statement' ? await overtakenLetters(db, ids.length === 1 ? ids[0]! : null) : [];
 	const told = new Map(overtaken.map((one) => [`${one.customerId} ${one.currency}`, one]));
 	const record = kind === 'statement' ? await newestRecord(db) : null;
+	const interest =
+		kind === 'interest'
+			? await interestLines(
+					db,
+					accounts.flatMap((one) => one.about ?? [])
+				)
+			: null;
 	const wordings = await readWordings(db);
 	const payInto = new Map<string, Awaited<ReturnType<typeof payIntoFor>>>();
 	for (const { currency } of accounts)
@@ -120,6 +128,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 			...(corrects ? { corrects: { kind: corrects.kind, date: corrects.date } } : {}),
 			...(returned ? { returned: returned.payment } : {}),
 			...(returned || account.about ? { about: new Set(returned?.itemIds ?? account.about) } : {}),
+			...(interest ? { interest: (account.about ?? []).flatMap((id) => interest.get(id) ?? []) } : {}),
 			...(note ? { note } : {}),
 			...(record ? { record } : {}),
 			credits: (standing.credits.get(customerId) ?? []).filter((one) => one.currency === currency),
@@ -161,7 +170,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 }
 
 /** Letters that show items whether anything is open of them or not. */
-const isOfSettled = (kind: LetterKind) => kind === 'thanks' || kind === 'copies';
+const isOfSettled = (kind: LetterKind) => kind === 'thanks' || kind === 'copies' || kind === 'interest';
 
 /** The documents of a letter's rows, each once, as they stand in it. */
 function documentsOf(letter: Letter, items: readonly OpenItem[]): number[] {

@@ -1,5 +1,6 @@
 import type { Viewer } from '../../act/define-look';
 import { lookAtSmallBalances } from '../../allocation/queries/small-balances';
+import { lookAtInterest, lookAtInterestSheets } from '../../interest/queries/interest';
 import { lookAtBalances } from '../../ledger/queries/journal';
 import { lookAtByHand } from '../../letters/queries/by-hand';
 import { lookAtCalls } from '../../letters/queries/calls';
@@ -70,6 +71,8 @@ export const HEAVY_LOOKS = {
 	'letters-chosen': lookAtChosen,
 	'letters-calls': lookAtCalls,
 	'letters-by-hand': lookAtByHand,
+	interest: lookAtInterest,
+	'interest-sheets': lookAtInterestSheets,
 	'small-balances': lookAtSmallBalances,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,

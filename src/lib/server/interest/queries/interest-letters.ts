@@ -1,0 +1,49 @@
+import { groupBy } from '../../../core/group-by';
+import { sumOf } from '../../../core/money/add';
+import { minor, ZERO } from '../../../core/money/minor';
+import { defineLook } from '../../act/define-look';
+import type { ChosenAccount } from '../../letters/commands/start-run';
+import type { RunRow } from '../../letters/queries/run-rows';
+import { letterOwners } from '../../letters/store/letter-standings';
+import { reachOf } from '../../letters/store/reach-of';
+import type { InterestDocument } from './interest-charged';
+
+/** What a run of letters is started with. */
+export interface InterestLetters {
+	readonly rows: readonly RunRow[];
+	readonly chosen: readonly ChosenAccount[];
+	/** Names of those who cannot be reached: they are left out. */
+	readonly unreached: readonly string[];
+}
+
+/** Letters that tell accounts of interest, one for each account. @param documents those that no letter told of yet */
+export const lookAtInterestLetters = defineLook(
+	'clerk',
+	async (db, documents: readonly InterestDocument[]): Promise<InterestLetters> => {
+		const owners = new Map(
+			(await letterOwners(db, [...new Set(documents.map((one) => one.customerId))])).map((row) => [
+				row.id,
+				row
+			])
+		);
+		const rows: RunRow[] = [];
+		const chosen: ChosenAccount[] = [];
+		const unreached: string[] = [];
+		for (const own of groupBy(documents, (one) => `${one.customerId} ${one.currency}`).values()) {
+			const { customerId, currency, code, name } = own[0]!;
+			const { to: email, copies, way, isReached } = reachOf(owners.get(customerId)!, 'interest');
+			if (!isReached) {
+				unreached.push(name);
+				continue;
+			}
+			const amount = sumOf(own, (one) => minor(one.kind === 'charge' ? one.open : -one.open));
+			rows.push({
+				...{ customerId, code, name, currency, amount, owed: amount, late: ZERO, credit: ZERO },
+				...{ way, email, copies, held: null, because: null, lastSent: null, corrects: null },
+				...{ step: null, nextStep: null, isUnderWay: false }
+			});
+			chosen.push({ customerId, currency, amount, details: { about: own.map((one) => one.itemId) } });
+		}
+		return { rows, chosen, unreached };
+	}
+);
