@@ -138,6 +138,12 @@ const STATIONS: readonly Known[] = [
 		words: 'telephone phone ring promise tasks'
 	},
 	{
+		href: '/letters/interest',
+		name: 'Interest',
+		about: 'late-payment interest: terms, sheet, charges',
+		words: 'statutory compensation rate overdue charge'
+	},
+	{
 		name: 'Chasing',
 		about: 'the steps of reminders',
 		href: '/letters/chasing',
