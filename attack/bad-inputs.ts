@@ -25,7 +25,7 @@ const OWN_FIELDS: Readonly<Record<string, object>> = {
 		...{ note: 'x', copyToMe: false, seen: { letter: 0, run: 0 } },
 		chosen: [{ customerId: 1, currency: 'GBP', amount: 1, overruled: 'paused', note: 'x' }]
 	},
-	'/letters/interest/[act]?/letters': { run: 1, seen: { letter: 0, run: 0 } },
+	'/letters/interest/charged/[act]?/letters': { run: 1, seen: { letter: 0, run: 0 } },
 	'/letters/write?/send': {
 		...{
 			kind: 'reminder',

@@ -94,12 +94,26 @@ const WORK: readonly Work[] = [
 	}
 ];
 
+export interface KillOptions {
+	readonly seed?: number;
+	/** This work alone. */
+	readonly only?: string;
+	/** Milliseconds in which it is killed. */
+	readonly within?: number;
+}
+
 /**
  * Kills the server at a random moment of importing, posting, sending letters or locking a month, again and again on the same books:
- * nothing that was acknowledged is missing, nothing is there twice, no letter arrives twice by itself, and the books prove each time.
+ * nothing that was acknowledged is missing, nothing is there twice, no letter arrives twice by itself, and the books prove each time. At
+ * last it is left to run: every letter that was asked for is then sent, or said to have been cut off.
  */
-export async function killAtRandom(folder: string, times: number, seed = 11): Promise<PartReport> {
+export async function killAtRandom(
+	folder: string,
+	times: number,
+	{ seed = 11, only, within = 700 }: KillOptions = {}
+): Promise<PartReport> {
 	const { root } = config();
+	const all = WORK.filter(({ name }) => only === undefined || name === only);
 	const random = chance(seed);
 	const mail = await countMail(30);
 	const db = lookInto(folder);
@@ -111,7 +125,7 @@ export async function killAtRandom(folder: string, times: number, seed = 11): Pr
 	let underWay = 0;
 	try {
 		for (let n = 0; n < times; n++) {
-			const work = WORK[n % WORK.length]!;
+			const work = all[n % all.length]!;
 			const port = await freePort();
 			const server = await startServer(port, folder, { root, over: { SMTP_URL: mail.url } });
 			const base = `http://127.0.0.1:${port}`;
@@ -129,7 +143,7 @@ export async function killAtRandom(folder: string, times: number, seed = 11): Pr
 					() => false,
 					() => true
 				);
-			const cutOff = await killAfter(server, random.int(0, 700), going);
+			const cutOff = await killAfter(server, random.int(0, within), going);
 			counts[work.name] = (counts[work.name] ?? 0) + 1;
 			if (cutOff) underWay++;
 			const broken = await proofOf(folder);
@@ -139,16 +153,18 @@ export async function killAtRandom(folder: string, times: number, seed = 11): Pr
 		append(wrong, await keysNotOnce(db, keys));
 		append(wrong, await overAllocated(db));
 		append(wrong, await statementsNotOnce(db, said));
+		append(wrong, await lettersLeft(db, folder, mail.url));
 		append(wrong, await lettersTwice(db, mail, before));
 	} finally {
 		db.close();
 		await mail.close();
 		rmSync(folder, { recursive: true, force: true });
 	}
+	const reached = keys.size + said.size + mail.came.size;
 	const each = Object.entries(counts).map(([name, count]) => `${name} ${count}`);
 	return {
-		said: `${times} kills (${each.join(', ')}), ${underWay} of them in the middle of it, ${keys.size + said.size} acts acknowledged`,
-		reached: keys.size + said.size,
+		said: `${times} kills (${each.join(', ')}), ${underWay} of them in the middle of it, ${keys.size + said.size} acts acknowledged, ${mail.came.size} letters arrived`,
+		reached,
 		wrong
 	};
 }
@@ -178,6 +194,30 @@ async function statementsNotOnce(db: Db, said: ReadonlySet<string>): Promise<str
 		...[...there].flatMap(([name, n]) => (n === ENTRIES ? [] : [`${name} has ${n} of ${ENTRIES} entries`])),
 		...[...said].flatMap((name) => (there.has(name) ? [] : [`${name} was said to be in and is not`]))
 	];
+}
+
+/** How long what was cut off may take to be done. */
+const REST_MS = 60_000;
+
+/** Lets the application do what is left: no letter that was asked for stays unwritten, or in line. */
+async function lettersLeft(db: Db, folder: string, mailUrl: string): Promise<string[]> {
+	const { root } = config();
+	const server = await startServer(await freePort(), folder, { root, over: { SMTP_URL: mailUrl } });
+	const left = async () => {
+		const { rows } =
+			await db.execute(`select (select count(*) from run_letter where state = 'to-write') as unwritten,
+			(select count(*) from delivery where state in ('waiting', 'sending')) as waiting`);
+		return [Number(rows[0]!['unwritten']), Number(rows[0]!['waiting'])] as const;
+	};
+	let [unwritten, waiting] = await left();
+	for (const until = Date.now() + REST_MS; unwritten + waiting > 0 && Date.now() < until;) {
+		await pause(200);
+		[unwritten, waiting] = await left();
+	}
+	await killed(server);
+	return unwritten + waiting > 0
+		? [`${unwritten} letters are still unwritten, ${waiting} are still in line`]
+		: [];
 }
 
 /** A letter that is marked as sent arrived, once; one that was cut off is marked as failed, and does not go again by itself. */

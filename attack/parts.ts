@@ -82,6 +82,7 @@ export const PARTS: Readonly<Record<string, Part>> = {
 		}),
 	senders: async (books, short) => sendTwice(copyOf(books), short ? 12 : 60),
 	kills: (books, short) => killAtRandom(copyOf(books), short ? 6 : 200),
+	letters: (books, short) => killAtRandom(copyOf(books), short ? 4 : 50, { only: 'sending', within: 2_500 }),
 	forgeries: async (books) => {
 		const copy = join(books, 'forged.db');
 		copyFileSync(join(books, 'odd-penny.db'), copy);

@@ -19,7 +19,7 @@ test.describe.configure({ timeout: 400_000 });
 
 for (const parts of [
 	['roles', 'addresses', 'inputs'],
-	['crowd', 'senders', 'kills']
+	['crowd', 'senders', 'kills', 'letters']
 ])
 	test(`nothing gets through: ${parts.join(', ')}`, async () => {
 		const said = await attack(...parts);

@@ -102,6 +102,8 @@ export type ApprovalAbout =
 	| { readonly code: 'unlock-period'; readonly from: string; readonly reason: string }
 	| { readonly code: 'set-bank-files'; readonly from: 'anybody' | 'confirmed' | 'folder' }
 	| { readonly code: 'set-auditor'; readonly email: string }
+	/** Where letters can be paid; nothing for no page. */
+	| { readonly code: 'set-letters'; readonly payLink: string }
 	| { readonly code: 'allocate'; readonly sum: Sum; readonly payer: string | null; readonly customer: string }
 	/** Nothing but credits and deductions on an account. */
 	| { readonly code: 'allocate-credits'; readonly currency: string; readonly customer: string }
@@ -161,6 +163,11 @@ export interface ActFacts {
 	'drop-terms': { readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
+	'set-letters': {
+		readonly inCredit: 'send' | 'hold';
+		readonly payLink: string;
+		readonly perMinute: number | null;
+	};
 	'set-conventions': { readonly locale: string; readonly timeZone: string };
 	'lock-period': { readonly through: string; readonly reason: string };
 	'unlock-period': { readonly from: string; readonly reason: string };

@@ -23,7 +23,8 @@ export const TWO_PERSON_ACTS = [
 	'demand-second-factor',
 	'unlock-period',
 	'set-bank-files',
-	'set-auditor'
+	'set-auditor',
+	'set-letters'
 ] as const;
 
 export const APPROVAL_KINDS = [...LIMITED_ACTS, ...TWO_PERSON_ACTS] as const;

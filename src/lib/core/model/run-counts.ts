@@ -6,6 +6,8 @@ export interface RunCounts {
 	readonly withdrawn: number;
 	/** Written, and wait for the mail server or rest. */
 	readonly waiting: number;
+	/** Of those: not taken for now, and tried again later. */
+	readonly later: number;
 	readonly sent: number;
 	/** Not taken by the mail server. */
 	readonly refused: number;

@@ -54,6 +54,14 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',
+	'set-letters': ({ inCredit, payLink, perMinute }) =>
+		[
+			`Set how letters go: customers in credit get ${inCredit === 'send' ? 'a statement that says so' : 'none'}`,
+			payLink ? `they can be paid at ${payLink}` : '',
+			perMinute === null ? '' : `${count(perMinute, 'letter')} a minute at most`
+		]
+			.filter(Boolean)
+			.join(', '),
 	'set-conventions': ({ locale, timeZone }) =>
 		`Numbers are written as in ${landOf(locale)}, times are those of ${timeZone}`,
 	'set-limits': () => 'Set the limits for deductions and write-offs',

@@ -100,6 +100,11 @@ test.each([
 		{ code: 'set-auditor' as const, email: 'a@audit.example' },
 		'send anchors of the books to a@audit.example'
 	],
+	[{ code: 'set-letters' as const, payLink: '' }, 'have letters name no page where they can be paid'],
+	[
+		{ code: 'set-letters' as const, payLink: 'https://pay.ashlock-kiln.example' },
+		'have letters paid at https://pay.ashlock-kiln.example'
+	],
 	[
 		{ code: 'allocate-credits' as const, currency: 'GBP', customer: 'Hazel Hill' },
 		'settle items of Hazel Hill without money (GBP)'

@@ -77,6 +77,10 @@ export function approvalSentence(about: ApprovalAbout, most?: number): string {
 			return about.email
 				? `send anchors of the books to ${about.email}`
 				: 'send anchors of the books to nobody';
+		case 'set-letters':
+			return about.payLink
+				? `have letters paid at ${about.payLink}`
+				: 'have letters name no page where they can be paid';
 		case 'allocate-credits':
 			return `settle items of ${about.customer} without money (${about.currency})`;
 		case 'allocate':

@@ -30,7 +30,8 @@ export function runProgress({
 	const parts = [
 		isPaused ? 'paused' : '',
 		counts.toWrite > 0 ? `${counts.toWrite} to write` : '',
-		counts.waiting > 0 ? `${counts.waiting} waiting` : '',
+		counts.waiting > counts.later ? `${counts.waiting - counts.later} waiting` : '',
+		counts.later > 0 ? `${counts.later} to be tried again` : '',
 		counts.toPrint > 0 ? `${counts.toPrint} to print` : '',
 		counts.held > 0 ? `${counts.held} held` : '',
 		counts.refused > 0 ? `${counts.refused} not taken` : '',

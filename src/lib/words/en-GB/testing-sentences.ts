@@ -243,6 +243,17 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		'Anchors of the books go to audit@tarn.example'
 	],
 	[
+		{ kind: 'set-letters', facts: { inCredit: 'send', payLink: '', perMinute: null } },
+		'Set how letters go: customers in credit get a statement that says so'
+	],
+	[
+		{
+			kind: 'set-letters',
+			facts: { inCredit: 'hold', payLink: 'https://pay.ashlock-kiln.example', perMinute: 30 }
+		},
+		'Set how letters go: customers in credit get none, they can be paid at https://pay.ashlock-kiln.example, 30 letters a minute at most'
+	],
+	[
 		{ kind: 'set-conventions', facts: { locale: 'de-CH', timeZone: 'Europe/Zurich' } },
 		'Numbers are written as in Switzerland (German), times are those of Europe/Zurich'
 	],

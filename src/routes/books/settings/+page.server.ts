@@ -7,6 +7,7 @@ import { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
 import { addLedgerAccount } from '$lib/server/firm/commands/add-ledger-account';
 import { setBankFiles } from '$lib/server/firm/commands/set-bank-files';
 import { setAuditor } from '$lib/server/firm/commands/set-auditor';
+import { setLetters } from '$lib/server/firm/commands/set-letters';
 import { setFirm } from '$lib/server/firm/commands/set-firm';
 import { keepTableReadings } from '$lib/server/firm/commands/keep-table-readings';
 import { forgetTableReading, nameTableReading } from '$lib/server/firm/commands/known-tables';
@@ -39,6 +40,7 @@ export const actions = {
 	keepTerms: action(keepTerms),
 	dropTerms: action(dropTerms),
 	auditor: action(setAuditor),
+	letters: action(setLetters),
 	files: action(setBankFiles),
 	conventions: action(setConventions, {
 		then: async (_, { locals }) => void (await followConventions(locals.app.books))

@@ -2,6 +2,7 @@
 	import AuditorAddress from './AuditorAddress.svelte';
 	import BankFilesFrom from './BankFilesFrom.svelte';
 	import Firm from './Firm.svelte';
+	import HowLettersGo from './HowLettersGo.svelte';
 	import LedgerAccounts from './LedgerAccounts.svelte';
 	import KnownTables from './KnownTables.svelte';
 	import Limits from './Limits.svelte';
@@ -19,6 +20,7 @@
 		<section class="px-8 pb-10">
 			<TermsList terms={data.terms} />
 			<NumbersAndTimes conventions={data.conventions} timeZones={data.timeZones} />
+			<HowLettersGo letters={data.letters} />
 			<AuditorAddress email={data.auditor} />
 		</section>
 	</div>

@@ -26,7 +26,7 @@ const CHARGE_BYTES = 2_000_000;
 export const actions = {
 	charge: action(chargeInterest, {
 		most: CHARGE_BYTES,
-		then: ({ actId }) => redirect(303, `/letters/interest/${actId}`)
+		then: ({ actId }) => redirect(303, `/letters/interest/charged/${actId}`)
 	}),
 	terms: action(setInterest)
 };

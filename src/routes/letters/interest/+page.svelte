@@ -105,7 +105,7 @@
 					>
 					<tbody {@attach rowCursor}>
 						{#each data.rows.slice(0, drawn) as row (keyOf(row))}
-							<tr class="align-top">
+							<tr>
 								<td
 									><input
 										type="checkbox"
@@ -158,7 +158,7 @@
 					{#each data.runs as run (run.actId)}
 						<tr
 							><td
-								><a class="block py-0.5" href="/letters/interest/{run.actId}"
+								><a class="block py-0.5" href="/letters/interest/charged/{run.actId}"
 									>{shortDay(run.through, data.day)}</a
 								></td
 							><td class="text-soft">{moment(run.at)}</td><td class="text-soft">{run.by}</td><td class="num"

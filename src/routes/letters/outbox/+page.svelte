@@ -13,7 +13,7 @@
 	import DayField from '$lib/ui/DayField.svelte';
 	import LetterTabs from '../LetterTabs.svelte';
 	import type { printLetters } from '$lib/server/letters/commands/print-letters';
-	import { count, DELIVERY_WORDS, money, moment, shortDay, LETTER_NAMES } from '$lib/words';
+	import { count, DELIVERY_WORDS, deliverySays, money, moment, shortDay, LETTER_NAMES } from '$lib/words';
 	let { data } = $props();
 	const form = new ActForm<typeof sendAgain>('?/again');
 	// While letters are on their way the list is asked again; it stops by itself.
@@ -79,12 +79,12 @@
 		class={failed(row) ? 'font-semibold text-oxblood' : row.state === 'sent' ? 'text-patina' : 'text-copper'}
 		>{stateOf(row)}</span
 	>
-	<span class="block text-xs text-soft">{failed(row) ? row.answer : moment(row.at)}</span>{/snippet}
-{#snippet again(row: Row)}{#if failed(row)}
+	<span class="block text-xs text-soft">{deliverySays(row) || moment(row.at)}</span>{/snippet}
+{#snippet again(row: Row)}{#if failed(row) || row.nextAt}
 		<form method="POST" action="?/again" use:enhance={form.submit()}>
 			<input type="hidden" name="letterId" value={row.id} /><button
 				class="btn py-0.5"
-				disabled={!data.mayAct || form.busy}>Send again</button
+				disabled={!data.mayAct || form.busy}>{failed(row) ? 'Send again' : 'Try now'}</button
 			>
 		</form>
 	{/if}{/snippet}

@@ -14,6 +14,7 @@ import { bringInDocuments } from '../../documents/commands/bring-in-documents';
 import { issueByHand } from '../../documents/commands/issue-by-hand';
 import { addBankAccount } from '../../firm/commands/add-bank-account';
 import { setAuditor } from '../../firm/commands/set-auditor';
+import { setLetters } from '../../firm/commands/set-letters';
 import { setBankFiles } from '../../firm/commands/set-bank-files';
 import { setLimits } from '../../firm/commands/set-limits';
 import { baseCurrencyOr } from '../../firm/store/settings';
@@ -67,7 +68,8 @@ const ACTS: Readonly<
 	'demand-second-factor': again(demandSecondFactor),
 	'unlock-period': again(unlockPeriod),
 	'set-bank-files': again(setBankFiles),
-	'set-auditor': again(setAuditor)
+	'set-auditor': again(setAuditor),
+	'set-letters': again(setLetters)
 };
 
 /** What becomes of the receipt that waits for it. */

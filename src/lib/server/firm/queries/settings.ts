@@ -13,6 +13,7 @@ export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	base: (await readSetting(db, 'firm'))?.baseCurrency ?? 'GBP',
 	bankFiles: (await readSetting(db, 'bankFiles'))?.from ?? ('anybody' as const),
 	auditor: (await readSetting(db, 'auditor'))?.email ?? '',
+	letters: (await readSetting(db, 'letters')) ?? { inCredit: 'send' as const },
 	tables: (await readSetting(db, 'tableReadings')) ?? [],
 	terms: (await readSetting(db, 'terms')) ?? [],
 	conventions: (await readSetting(db, 'conventions')) ?? BRITISH,

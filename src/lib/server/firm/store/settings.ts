@@ -49,7 +49,9 @@ const SHAPES = {
 		/** Whether a customer in credit gets a statement that says so, or none. */
 		inCredit: z.enum(['send', 'hold']),
 		/** A page where letters can be paid, with places for reference, amount and currency. */
-		payLink: z.string().optional()
+		payLink: z.string().optional(),
+		/** So many letters go by mail in a minute at the most; as many as go where nothing is said. */
+		perMinute: z.number().int().min(1).nullable().optional()
 	}),
 	/** How customers are chased; the first is the usual one. */
 	chasing: z.array(CHASING_POLICY),

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, or } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Tx } from '../../platform/db/open';
 import { chasingStep, customer, delivery, letter } from '../../platform/db/schema';
@@ -30,7 +30,13 @@ async function noStepAgain(tx: Tx, letterId: number): Promise<void> {
 	if (twice) throw new DomainError({ code: 'step-taken', customer: twice.who, step: twice.name });
 }
 
-/** Puts a letter that was refused or failed back in line, as it was written. */
+/** Not taken, or not taken for now. */
+const isToBeSentAgain = or(
+	inArray(delivery.state, ['refused', 'failed']),
+	and(eq(delivery.state, 'waiting'), isNotNull(delivery.nextAt))
+);
+
+/** Puts a letter that was refused or failed back in line, as it was written; one that is to be tried again later goes now. */
 export const sendAgain = defineAct({
 	kind: 'send-again',
 	role: 'clerk',
@@ -41,13 +47,13 @@ export const sendAgain = defineAct({
 			.select({ id: letter.id, customerId: letter.customerId, subject: letter.subject })
 			.from(letter)
 			.innerJoin(delivery, eq(delivery.letterId, letter.id))
-			.where(and(eq(letter.id, input.letterId), inArray(delivery.state, ['refused', 'failed'])))
+			.where(and(eq(letter.id, input.letterId), isToBeSentAgain))
 			.get();
 		if (!found) throw new DomainError({ code: 'not-found', what: 'letter that was refused or failed' });
 		await noStepAgain(tx, found.id);
 		await tx
 			.update(delivery)
-			.set({ state: 'waiting', at: ctx.now(), answer: null })
+			.set({ state: 'waiting', at: ctx.now(), answer: null, nextAt: null, tries: 0 })
 			.where(eq(delivery.letterId, found.id));
 		const actId = await ctx.record({
 			summary: { subject: found.subject },

@@ -1,4 +1,4 @@
-import { and, desc, eq, gte, inArray, lte, or, sql, type SQL } from 'drizzle-orm';
+import { and, desc, eq, gte, inArray, isNull, lte, or, sql, type SQL } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
 import { idsOfAccounts } from '../../customers/store/merged-accounts';
@@ -40,7 +40,8 @@ export const lookAtOutbox = defineLook('reader', async (db, query: OutboxQuery) 
 		.select({
 			...{ id: letter.id, kind: letter.kind, date: letter.date, name: customer.name, code: customer.code },
 			...{ amount: letter.amount, currency: letter.currency, recipient: letter.recipient },
-			...{ state: delivery.state, answer: delivery.answer, at: delivery.at, printing: delivery.printing }
+			...{ state: delivery.state, answer: delivery.answer, at: delivery.at, printing: delivery.printing },
+			nextAt: delivery.nextAt
 		})
 		.from(letter)
 		.innerJoin(delivery, eq(delivery.letterId, letter.id))
@@ -53,7 +54,7 @@ export const lookAtOutbox = defineLook('reader', async (db, query: OutboxQuery) 
 	const busy = await db
 		.select({ n: sql<number>`count(*)` })
 		.from(delivery)
-		.where(inArray(delivery.state, ['waiting', 'sending']))
+		.where(and(inArray(delivery.state, ['waiting', 'sending']), isNull(delivery.nextAt)))
 		.all();
 	const toPrint = await db
 		.select({ n: sql<number>`count(*)` })

@@ -9,7 +9,18 @@ export const RUNS_PAGE = 50;
 export const RUN_LETTERS_PAGE = 200;
 
 const NONE: RunCounts = {
-	...{ all: 0, toWrite: 0, held: 0, withdrawn: 0, waiting: 0, sent: 0, refused: 0, toPrint: 0, printed: 0 }
+	...{
+		all: 0,
+		toWrite: 0,
+		held: 0,
+		withdrawn: 0,
+		waiting: 0,
+		later: 0,
+		sent: 0,
+		refused: 0,
+		toPrint: 0,
+		printed: 0
+	}
 };
 
 async function countsOf(db: Reader, ids: readonly number[]): Promise<ReadonlyMap<number, RunCounts>> {
@@ -23,6 +34,7 @@ async function countsOf(db: Reader, ids: readonly number[]): Promise<ReadonlyMap
 			held: when(sql`${runLetter.state} = 'held'`),
 			withdrawn: when(sql`${runLetter.state} = 'withdrawn' or ${delivery.state} = 'withdrawn'`),
 			waiting: when(sql`${delivery.state} in ('waiting', 'sending', 'paused')`),
+			later: when(sql`${delivery.state} = 'waiting' and ${delivery.nextAt} is not null`),
 			sent: when(sql`${delivery.state} = 'sent'`),
 			refused: when(sql`${delivery.state} in ('refused', 'failed')`),
 			toPrint: when(sql`${delivery.printing} = 'waiting'`),
@@ -79,7 +91,7 @@ export const lookAtOneRun = defineLook(
 				...{ way: runLetter.way, seen: runLetter.seenAmount, overruled: runLetter.overruled },
 				...{ state: runLetter.state, why: runLetter.why, letterId: runLetter.letterId },
 				...{ amount: letter.amount, mail: delivery.state, answer: delivery.answer },
-				printing: delivery.printing
+				...{ printing: delivery.printing, nextAt: delivery.nextAt }
 			})
 			.from(runLetter)
 			.innerJoin(customer, eq(customer.id, runLetter.customerId))

@@ -1,12 +1,14 @@
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { and, eq, isNull, lte, or, sql } from 'drizzle-orm';
+import { retryMinutes } from '../../../core/7-letters/retry-minutes';
 import { cleanText } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
-import { openTransport } from '../../platform/mail/open-transport';
+import { openTransport, type MailError, type Transport } from '../../platform/mail/open-transport';
 import type { Books } from '../../platform/db/open';
 import { delivery, letter, message } from '../../platform/db/schema';
 import { messageText } from '../../letters/store/kept-letters';
 
 import { isGone, newOwner } from './owner';
+import { SendRate } from './send-rate';
 
 type State = (typeof delivery.$inferSelect)['state'];
 
@@ -14,21 +16,26 @@ type State = (typeof delivery.$inferSelect)['state'];
 const LEASE_MS = 5 * 60_000;
 
 /**
- * Sends every letter that waits, one by one; what the mail server refuses is marked and the rest still goes. Each is claimed in the
- * database first, so that of several processes one sends it. One that was claimed and not told of since was cut off by a stop: it may
- * have gone, so it is not sent again by itself but marked as failed, for a person.
+ * Sends every letter that waits, one by one; what the mail server refuses is marked and the rest still goes. What it would not take for
+ * now, and what was lost before it was handed over, is tried again later, with growing waits. Where the server cannot be reached at all,
+ * the rest waits for the next look. Each is claimed in the database first, so that of several processes one sends it. One that was cut off
+ * after it was handed over, or by a stop, may have gone, so it is not sent again by itself but marked as failed, for a person.
  * @param owner of what is claimed here, its own for each process
+ * @param rate how many may go in a minute: the rest waits for the next look
  */
 export async function deliverWaiting(
 	books: Books,
 	smtpUrl: string,
 	now: () => string,
-	owner: string = newOwner()
+	owner: string = newOwner(),
+	rate: SendRate = new SendRate(null)
 ): Promise<void> {
 	await failCutOff(books, now(), owner);
 	const transport = openTransport(smtpUrl);
 	try {
-		for (let id = await claim(books, now(), owner); id !== null; id = await claim(books, now(), owner)) {
+		while (rate.mayGo(now())) {
+			const id = await claim(books, now(), owner);
+			if (id === null) return;
 			const next = await books.db
 				.select({ to: letter.recipient, copies: letter.copies, data: letter.data, message })
 				.from(letter)
@@ -37,15 +44,25 @@ export async function deliverWaiting(
 				.get();
 			const { to, copies } = next!;
 			const from = (JSON.parse(next!.data) as { firm: { email: string } }).firm.email;
+			const raw = await messageText(books, next!.message).catch((error: unknown) => error as Error);
+			if (raw instanceof Error) {
+				await mark(books, id, owner, now(), 'failed', raw.message);
+				continue;
+			}
 			try {
-				const raw = await messageText(books, next!.message);
 				const sent = await transport.sendMail({ envelope: { from, to: [to] }, raw });
 				const missed = await sendCopies(transport, from, copies ?? [], raw);
-				await mark(books, id, owner, now(), 'sent', [String(sent.response ?? ''), ...missed].join(' '));
+				await mark(books, id, owner, now(), 'sent', [sent.response, ...missed].join(' '));
 			} catch (error) {
-				const { responseCode, response, message: text } = error as MailError;
-				const refused = responseCode !== undefined && responseCode >= 500 && responseCode < 600;
-				await mark(books, id, owner, now(), refused ? 'refused' : 'failed', response ?? text);
+				const problem = error as MailError;
+				const fate = fateOf(problem, transport.wasHandedOver);
+				const said = problem.response ?? problem.message;
+				if (fate === 'again') await putOff(books, id, owner, now(), said);
+				else await mark(books, id, owner, now(), fate, said);
+				// Nobody is there, or nobody has time: so it would be with the next.
+				if (isServerAway(problem)) return;
+			} finally {
+				rate.went(now());
 			}
 		}
 	} finally {
@@ -58,7 +75,7 @@ export async function deliverWaiting(
  * @returns what the mail server said of those that it did not take
  */
 async function sendCopies(
-	transport: ReturnType<typeof openTransport>,
+	transport: Transport,
 	from: string,
 	copies: readonly string[],
 	raw: Buffer
@@ -74,28 +91,71 @@ async function sendCopies(
 	return missed;
 }
 
-interface MailError {
-	readonly responseCode?: number;
-	readonly response?: string;
-	readonly message: string;
+/** Codes of the library for a server that cannot be reached, is not trusted or lets nobody in: no letter is to blame. */
+const AWAY = new Set([
+	'ECONNECTION',
+	'ETIMEDOUT',
+	'ESOCKET',
+	'EDNS',
+	'ETLS',
+	'EPROTOCOL',
+	'EAUTH',
+	'ENOAUTH'
+]);
+/** The code of a server that closes its door (RFC 5321, section 4.2.3). */
+const SERVICE_CLOSES = 421;
+
+const isServerAway = ({ code, responseCode }: MailError) =>
+	responseCode === SERVICE_CLOSES || (code !== undefined && AWAY.has(code));
+
+/** What becomes of a letter that was not taken. */
+function fateOf(problem: MailError, wasHandedOver: boolean): 'refused' | 'again' | 'failed' {
+	const { responseCode: answer } = problem;
+	// A server that heard the whole of it and says nothing may have taken it.
+	if (wasHandedOver && answer === undefined) return 'failed';
+	// One that says no for now has not (RFC 5321, section 4.2.1).
+	if (isServerAway(problem) || (answer !== undefined && answer >= 400 && answer < 500)) return 'again';
+	return answer === undefined ? 'failed' : 'refused';
 }
 
-/** Claims the oldest letter that waits; null where none does. */
+/** Puts a letter back in line for later; one that was tried for a day is given up. */
+async function putOff(books: Books, id: number, owner: string, at: string, said: string): Promise<void> {
+	const [row] = await books.db
+		.select({ tries: delivery.tries })
+		.from(delivery)
+		.where(eq(delivery.letterId, id))
+		.all();
+	const minutes = retryMinutes(row?.tries ?? 1);
+	if (minutes === null) return mark(books, id, owner, at, 'failed', said);
+	const nextAt = new Date(Date.parse(at) + minutes * 60_000).toISOString();
+	return mark(books, id, owner, at, 'waiting', said, nextAt);
+}
+
+/** Claims the oldest letter whose turn it is; null where there is none. */
 async function claim(books: Books, at: string, owner: string): Promise<number | null> {
-	const oldest = sql`(select min(letter_id) from delivery where state = 'waiting')`;
+	const isDue = or(isNull(delivery.nextAt), lte(delivery.nextAt, at));
+	const oldest = sql`(select min(letter_id) from delivery where state = 'waiting' and (next_at is null or next_at <= ${at}))`;
 	const leaseUntil = new Date(Date.parse(at) + LEASE_MS).toISOString();
 	// A look first: claiming is a write, and most of the time nothing waits.
 	const waits = await books.db
 		.select({ id: delivery.letterId })
 		.from(delivery)
-		.where(eq(delivery.state, 'waiting'))
+		.where(and(eq(delivery.state, 'waiting'), isDue))
 		.limit(1)
 		.get();
 	if (!waits) return null;
 	const claimed = await books.write((tx) =>
 		tx
 			.update(delivery)
-			.set({ state: 'sending', at, answer: null, owner, leaseUntil, tries: sql`${delivery.tries} + 1` })
+			.set({
+				state: 'sending',
+				at,
+				answer: null,
+				nextAt: null,
+				owner,
+				leaseUntil,
+				tries: sql`${delivery.tries} + 1`
+			})
 			.where(and(eq(delivery.letterId, oldest), eq(delivery.state, 'waiting')))
 			.returning({ id: delivery.letterId })
 	);
@@ -109,12 +169,13 @@ async function mark(
 	owner: string,
 	at: string,
 	state: State,
-	answer: string
+	answer: string,
+	nextAt: string | null = null
 ): Promise<void> {
 	await books.write((tx) =>
 		tx
 			.update(delivery)
-			.set({ state, at, answer: cutText(cleanText(answer), 400), owner: null, leaseUntil: null })
+			.set({ state, at, answer: cutText(cleanText(answer), 400), nextAt, owner: null, leaseUntil: null })
 			.where(and(eq(delivery.letterId, id), eq(delivery.owner, owner)))
 	);
 }

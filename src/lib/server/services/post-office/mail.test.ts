@@ -1,11 +1,9 @@
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { asc, eq, sql } from 'drizzle-orm';
 import { simpleParser } from 'mailparser';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { sendAgain } from '../../letters/commands/send-again';
 import { sendLetters } from '../../letters/commands/send-letters';
 import { letterPaper, messageText } from '../../letters/store/kept-letters';
 import { mergeAccounts } from '../../customers/commands/merge-accounts';
@@ -115,19 +113,6 @@ describe('letters', () => {
 		expect((sent.cc as { text: string }).text).toContain('ada@hazel.example');
 		// The customer's own, the copy that was taken, and the other customer's.
 		expect(readdirSync(folder)).toHaveLength(3);
-	});
-	it('that no server takes fail with what was said, and can be sent again', async () => {
-		await send('reminder');
-		const busy = createServer((socket) => socket.end('421 4.3.2 too busy\r\n'));
-		await new Promise<void>((resolve) => busy.listen(0, '127.0.0.1', resolve));
-		await deliverWaiting(books, `smtp://127.0.0.1:${(busy.address() as { port: number }).port}`, now);
-		busy.close();
-		expect(await states()).toEqual(['failed', 'failed']);
-		await done(books, sendAgain, { letterId: 1 }, CLERK);
-		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, now);
-		await standIn.close();
-		expect(await states()).toEqual(['sent', 'failed']);
 	});
 	it('cut off while they were sent are not sent again by themselves', async () => {
 		await send('reminder');

@@ -1,5 +1,8 @@
 import type { Books } from '../../platform/db/open';
+import { readSetting } from '../../firm/store/settings';
 import { deliverWaiting } from './deliver';
+import { newOwner } from './owner';
+import { SendRate } from './send-rate';
 import { logFailure } from '../../platform/log';
 import { startStandIn, type StandIn } from '../../platform/mail/stand-in';
 
@@ -25,6 +28,7 @@ export async function openPostOffice(
 ): Promise<PostOffice> {
 	const standIn: StandIn | null = smtpUrl ? null : await startStandIn(folder);
 	const url = smtpUrl ?? standIn!.url;
+	const [owner, rate] = [newOwner(), new SendRate(null)];
 	let running: Promise<void> | null = null;
 	let again = false;
 	function wake(): void {
@@ -37,7 +41,8 @@ export async function openPostOffice(
 	const run = async () => {
 		do {
 			again = false;
-			await deliverWaiting(books, url, now);
+			rate.perMinute = (await readSetting(books.db, 'letters'))?.perMinute ?? null;
+			await deliverWaiting(books, url, now, owner, rate);
 		} while (again);
 	};
 	/** Another process may have been cut off with letters under way. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import PdfView from '$lib/trade/PdfView.svelte';
-	import { DELIVERY_WORDS, moment } from '$lib/words';
+	import { DELIVERY_WORDS, deliverySays, moment } from '$lib/words';
 	let { data } = $props();
 	const { letter, delivery, mail } = $derived(data);
 </script>
@@ -22,7 +22,11 @@
 			<dd>{mail.from}</dd>{/if}
 		<dt class="text-soft">State</dt>
 		<dd class={delivery.state === 'refused' || delivery.state === 'failed' ? 'text-oxblood' : ''}>
-			{DELIVERY_WORDS[delivery.state]}, {moment(delivery.at)}{delivery.answer ? `: ${delivery.answer}` : ''}
+			{DELIVERY_WORDS[delivery.state]}, {moment(delivery.at)}{delivery.nextAt
+				? `. ${deliverySays(delivery)}`
+				: delivery.answer
+					? `: ${delivery.answer}`
+					: ''}
 		</dd>
 		{#if delivery.printing}<dt class="text-soft">On paper</dt>
 			<dd>

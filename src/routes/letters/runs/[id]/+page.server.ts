@@ -4,6 +4,7 @@ import { readPage } from '$lib/server/platform/http/read-page';
 import { action } from '$lib/server/platform/http/action';
 import { mayAct, view } from '$lib/server/platform/http/view';
 import { pauseRun, resumeRun, withdrawLetters } from '$lib/server/letters/commands/steer-run';
+import { sendAgain } from '$lib/server/letters/commands/send-again';
 import { printLetters } from '$lib/server/letters/commands/print-letters';
 import { lookAtOneRun, RUN_LETTERS_PAGE } from '$lib/server/letters/queries/runs';
 import type { PageServerLoad } from './$types';
@@ -25,5 +26,6 @@ export const actions = {
 		}
 	}),
 	withdraw: action(withdrawLetters),
+	again: action(sendAgain, { then: (_, { locals }) => locals.app.postOffice.wake() }),
 	print: action(printLetters, { then: ({ actId }) => redirect(303, `/letters/printed/${actId}`) })
 };

@@ -4,6 +4,7 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { pauseRun, resumeRun, withdrawLetters } from '$lib/server/letters/commands/steer-run';
+	import type { sendAgain as sendAgainAct } from '$lib/server/letters/commands/send-again';
 	import type { printLetters } from '$lib/server/letters/commands/print-letters';
 	import Pages from '$lib/ui/Pages.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
@@ -14,6 +15,7 @@
 	import {
 		count,
 		DELIVERY_WORDS,
+		deliverySays,
 		heldReason,
 		LETTER_WAY_WORDS,
 		moment,
@@ -29,9 +31,16 @@
 	const resume = new ActForm<typeof resumeRun>('?/resume');
 	const withdraw = new ActForm<typeof withdrawLetters>('?/withdraw');
 	const print = new ActForm<typeof printLetters>('?/print');
-	const problems = $derived([...pause.problems, ...resume.problems, ...withdraw.problems, ...print.problems]);
+	const again = new ActForm<typeof sendAgainAct>('?/again');
+	const problems = $derived([
+		...pause.problems,
+		...resume.problems,
+		...withdraw.problems,
+		...print.problems,
+		...again.problems
+	]);
 	const { counts } = $derived(run);
-	const isUnderWay = $derived(!run.isPaused && counts.toWrite + counts.waiting > 0);
+	const isUnderWay = $derived(!run.isPaused && counts.toWrite + counts.waiting > counts.later);
 	const open = $derived(counts.toWrite + counts.waiting + counts.held + counts.toPrint);
 	const done = $derived(counts.all - counts.toWrite - counts.waiting);
 	// While it is under way the page asks again; it stops by itself.
@@ -66,7 +75,7 @@
 				: '';
 		return [
 			...row.why.map(problemSentence),
-			row.mail === 'refused' || row.mail === 'failed' ? (row.answer ?? '') : '',
+			deliverySays({ ...row, state: row.mail }),
 			row.overruled ? `Chosen in spite of: ${heldReason(row.overruled)}.` : '',
 			changed
 		]
@@ -81,7 +90,8 @@
 		},
 		{ id: 'way', name: 'Goes', cell: way, value: (row) => LETTER_WAY_WORDS[row.way] },
 		{ id: 'state', name: 'State', cell: state, value: stateOf, stays: true },
-		{ id: 'says', name: '', cell: remark, value: says }
+		{ id: 'says', name: '', cell: remark, value: says },
+		{ id: 'again', name: '', cell: sendAgain, figures: true }
 	];
 </script>
 
@@ -94,12 +104,23 @@
 	>{/snippet}
 {#snippet remark(row: Row)}<span class="text-sm text-soft">{says(row)}</span>{/snippet}
 
+{#snippet sendAgain(
+	row: Row
+)}{#if data.mayAct && row.letterId !== null && (row.nextAt || row.mail === 'refused' || row.mail === 'failed')}<button
+			class="btn py-0.5"
+			disabled={again.busy}
+			onclick={() => again.send({ letterId: String(row.letterId) })}
+			>{row.nextAt ? 'Try now' : 'Send again'}</button
+		>{/if}{/snippet}
+
 <svelte:head><title>{runTitle(run)} · Odd Penny</title></svelte:head>
 
 <div class="max-w-[1100px] px-8 pt-5 pb-10">
 	<LetterTabs here="runs" />
 	<h1 class="mt-3" aria-live="polite">
-		{isUnderWay ? `${count(counts.toWrite + counts.waiting, 'letter')} on the way …` : runTitle(run)}
+		{isUnderWay
+			? `${count(counts.toWrite + counts.waiting - counts.later, 'letter')} on the way …`
+			: runTitle(run)}
 	</h1>
 	<p class="mt-1 says">
 		{isUnderWay ? `${runTitle(run)}. ` : ''}Asked for by {run.by}, {moment(run.at)}: {runProgress(run)}.

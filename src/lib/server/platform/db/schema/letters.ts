@@ -57,6 +57,8 @@ export const delivery = sqliteTable(
 		answer: text('answer'),
 		messageId: text('message_id').notNull(),
 		tries: integer('tries').notNull(),
+		/** When it is tried again at the earliest, where it was not taken for now. */
+		nextAt: text('next_at'),
 		/** Who is sending it, and until when that is believed: another process leaves it alone so long. */
 		owner: text('owner'),
 		leaseUntil: text('lease_until'),

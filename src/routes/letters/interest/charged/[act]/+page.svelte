@@ -7,7 +7,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
 	import { amount, count, moment, money, percent, shortDay, sumsByCurrency } from '$lib/words';
-	import LetterTabs from '../../LetterTabs.svelte';
+	import LetterTabs from '../../../LetterTabs.svelte';
 	let { data } = $props();
 	const { run } = $derived(data);
 	const chosen = new SvelteSet<number>();

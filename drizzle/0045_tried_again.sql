@@ -1,0 +1,1 @@
+ALTER TABLE `delivery` ADD `next_at` text;
