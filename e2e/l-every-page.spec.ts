@@ -105,6 +105,15 @@ async function inBothThemes(page: Page, address: string): Promise<string[]> {
 	return [...dark, ...(await violations(page, `${address}, light`))];
 }
 
+/** Interest of one account is charged, so that there is a page about it. */
+async function chargeInterest(page: Page): Promise<void> {
+	await open(page, '/letters/interest');
+	const boxes = page.getByRole('checkbox', { name: /^Charge / });
+	for (let n = (await boxes.count()) - 1; n > 0; n--) await boxes.nth(n).uncheck();
+	await page.getByRole('button', { name: 'Charge 1 account' }).click();
+	await page.waitForURL('**/letters/interest/charged/*');
+}
+
 test('every page is reached by links, fits each window, and can be used by all in both themes', async ({
 	page
 }) => {
@@ -113,6 +122,7 @@ test('every page is reached by links, fits each window, and can be used by all i
 	await open(page, '/sign-in');
 	const faults: string[] = await inBothThemes(page, '/sign-in');
 	await signIn(page, 'supervisor');
+	await chargeInterest(page);
 	const reached = new Set<string>();
 	for await (const { shape, address } of everyPage(page)) {
 		reached.add(shape);

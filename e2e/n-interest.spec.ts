@@ -89,7 +89,7 @@ test('interest is charged, told in a letter, and taken back', async ({ page }) =
 	await expect(page.getByText(/of late-payment interest/).first()).toBeVisible();
 	await interest(page);
 	await expect(page.getByRole('link', { name: names[0]!, exact: true })).toHaveCount(0);
-	await page.getByRole('table').last().getByRole('link').first().click();
+	await page.locator('a[href^="/letters/interest/charged/"]').click();
 	await page.waitForURL('**/letters/interest/charged/*');
 	await expect(page.getByRole('link', { name: 'written' })).toHaveCount(2);
 	await page.getByRole('checkbox', { name: 'Choose INT-1001' }).check();

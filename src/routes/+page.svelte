@@ -4,7 +4,16 @@
 	import RunSheet from '$lib/trade/RunSheet.svelte';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import StepChart from '$lib/ui/StepChart.svelte';
-	import { amount, count, list, money, SETTING_UP_NAMES, shortDay, statementFaultSentence } from '$lib/words';
+	import {
+		amount,
+		count,
+		list,
+		money,
+		SETTING_UP_NAMES,
+		shortDay,
+		statementFaultSentence,
+		statementsDueSentence
+	} from '$lib/words';
 	/** So many milliseconds until receipts that are being answered are asked for again. */
 	const ASK_AGAIN = 2_000;
 	let { data } = $props();
@@ -60,6 +69,15 @@
 			return `Suggestions are being worked out for ${count(work.waitingCount, 'receipt')}.`;
 		const known = unidentified ? ` ${unidentified}.` : '';
 		return (parts.length ? `${parts.join(', ')}.` : 'Nothing to allocate.') + known;
+	});
+	/** The run that came round, where one did. */
+	const statementLink = $derived.by(() => {
+		const link = new URLSearchParams({ kind: 'statement' });
+		if (data.due) {
+			const { kind, from, to } = data.due.statement;
+			for (const [name, value] of Object.entries({ show: kind, from, to })) if (value) link.set(name, value);
+		}
+		return link.toString();
 	});
 	const setUp = $derived(data.settingUp?.steps.filter((one) => one.done || one.leftOut).length ?? 0);
 	const steps = $derived([
@@ -133,12 +151,13 @@
 				(data.corrections
 					? `${count(data.corrections, 'corrected statement is', 'corrected statements are')} drafted: the last letter is out of date. `
 					: '') +
+				(data.due ? `${statementsDueSentence(data.due, data.today ?? undefined)} ` : '') +
 				(data.statements.waiting
 					? `Wait: ${data.statements.waiting} of ${count(data.statements.all, 'account')} on today's run ${data.statements.waiting === 1 ? 'has' : 'have'} receipts not allocated yet.`
 					: `${count(data.statements.all, 'account')} can have one.${noAddress(data.statements.noAddress)}`),
 			done: false,
-			warn: data.statements.waiting + data.corrections > 0,
-			href: `/letters?kind=${data.corrections ? 'correction' : 'statement'}`,
+			warn: data.statements.waiting + data.corrections > 0 || data.due !== null,
+			href: data.corrections ? '/letters?kind=correction' : `/letters?${statementLink}`,
 			does: 'Look'
 		},
 		{

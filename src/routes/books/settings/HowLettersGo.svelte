@@ -6,6 +6,9 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { typedWhole } from '$lib/trade/customers/typed-numbers';
 	import Field from '$lib/ui/Field.svelte';
+	import { STATEMENT_DAY_WORDS, STATEMENT_KIND_WORDS } from '$lib/words';
+	import { STATEMENT_KINDS } from '$lib/core/7-letters/letter';
+	import { STATEMENT_DAYS } from '$lib/core/7-letters/statement-schedule';
 	import Problems from '$lib/ui/Problems.svelte';
 
 	/** What the firm decides about all its letters. */
@@ -22,6 +25,9 @@
 		const value = given.get(name);
 		return typeof value === 'string' ? value.trim() : '';
 	};
+	/** Which of a list was chosen. */
+	const chosen = <T extends string>(list: readonly T[], given: FormData, name: string) =>
+		list.find((one) => one === given.get(name)) ?? list[0]!;
 </script>
 
 <h2 id="letters" class="mt-8 text-xl">Letters</h2>
@@ -32,7 +38,8 @@
 	use:enhance={form.submit((given) => ({
 		inCredit: text(given, 'inCredit') === 'hold' ? 'hold' : 'send',
 		payLink: text(given, 'payLink'),
-		perMinute: typedWhole(text(given, 'perMinute'))
+		perMinute: typedWhole(text(given, 'perMinute')),
+		schedule: { when: chosen(STATEMENT_DAYS, given, 'when'), kind: chosen(STATEMENT_KINDS, given, 'kind') }
 	}))}
 	class="mt-2 grid w-96 gap-2"
 >
@@ -42,6 +49,27 @@
 				></select
 			>{/snippet}</Field
 	>
+	<div class="grid grid-cols-[1.4fr_1fr] gap-2">
+		<Field {form} name="schedule.when" label="Statements come round"
+			>{#snippet input(attributes)}<select
+					{...attributes}
+					name="when"
+					value={letters.schedule?.when ?? 'none'}
+					>{#each STATEMENT_DAYS as one (one)}<option value={one}>{STATEMENT_DAY_WORDS[one]}</option
+						>{/each}</select
+				>{/snippet}</Field
+		>
+		<Field {form} name="schedule.kind" label="and show"
+			>{#snippet input(attributes)}<select
+					{...attributes}
+					name="kind"
+					value={letters.schedule?.kind ?? 'open'}
+					>{#each STATEMENT_KINDS as one (one)}<option value={one}>{STATEMENT_KIND_WORDS[one]}</option
+						>{/each}</select
+				>{/snippet}</Field
+		>
+	</div>
+	<p class="says">On that day they stand on Today, ready to be looked at. Nothing leaves without a person.</p>
 	<Field {form} name="payLink" label="Page where letters can be paid"
 		>{#snippet input(attributes)}<input
 				type="text"

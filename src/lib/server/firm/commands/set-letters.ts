@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { STATEMENT_KINDS } from '../../../core/7-letters/letter';
+import { STATEMENT_DAYS } from '../../../core/7-letters/statement-schedule';
 import { takesTwo } from '../../approvals/store/takes-two';
 import { defineAct } from '../../act/define-act';
 import { readSetting, writeSetting } from '../store/settings';
@@ -27,16 +29,17 @@ const setLettersInput = z.object({
 		.int('Give the letters of a minute as a whole number.')
 		.min(1, 'At least one letter a minute has to go.')
 		.max(10_000, 'Leave it empty, if they may all go at once.')
-		.nullable()
+		.nullable(),
+	schedule: z.object({ when: z.enum(STATEMENT_DAYS), kind: z.enum(STATEMENT_KINDS) })
 });
 
 const plain = defineAct({
 	kind: 'set-letters',
 	role: 'supervisor',
 	input: setLettersInput,
-	run: async (ctx, { inCredit, payLink, perMinute }): Promise<{ actId: number }> => {
-		await writeSetting(ctx.tx, 'letters', { inCredit, perMinute, ...(payLink ? { payLink } : {}) });
-		return { actId: await ctx.record({ summary: { inCredit, payLink, perMinute } }) };
+	run: async (ctx, { inCredit, payLink, perMinute, schedule }): Promise<{ actId: number }> => {
+		await writeSetting(ctx.tx, 'letters', { inCredit, perMinute, schedule, ...(payLink ? { payLink } : {}) });
+		return { actId: await ctx.record({ summary: { inCredit, payLink, perMinute }, facts: { schedule } }) };
 	}
 });
 const agreed = takesTwo(plain, (_, { payLink }) => ({ code: 'set-letters', payLink }));

@@ -1,3 +1,5 @@
+import { STATEMENT_KINDS } from '../../../core/7-letters/letter';
+import { STATEMENT_DAYS } from '../../../core/7-letters/statement-schedule';
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { CHASING_POLICY } from './chasing-shape';
@@ -51,7 +53,9 @@ const SHAPES = {
 		/** A page where letters can be paid, with places for reference, amount and currency. */
 		payLink: z.string().optional(),
 		/** So many letters go by mail in a minute at the most; as many as go where nothing is said. */
-		perMinute: z.number().int().min(1).nullable().optional()
+		perMinute: z.number().int().min(1).nullable().optional(),
+		/** When statements come round, and of what kind they are. */
+		schedule: z.object({ when: z.enum(STATEMENT_DAYS), kind: z.enum(STATEMENT_KINDS) }).optional()
 	}),
 	/** How customers are chased; the first is the usual one. */
 	chasing: z.array(CHASING_POLICY),

@@ -1,12 +1,15 @@
-import { desc, sql } from 'drizzle-orm';
+import { and, desc, eq, gte, or, sql } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
+import { statementsDue, type StatementsDue } from '../../../core/7-letters/statement-schedule';
+import type { Day } from '../../../core/day/day';
 import type { HeldReason } from '../../../core/7-letters/why-held';
 import type { Reader } from '../../platform/db/open';
-import { letter, letterRun } from '../../platform/db/schema';
+import { act, letter, letterRun } from '../../platform/db/schema';
 import { chaseAccounts } from '../store/chases';
 import { whomToCall } from './calls';
 import { overtakenLetters } from '../store/overtaken-letters';
 import { lettersFor, type LettersAsked } from '../store/letters-for';
+import { readSetting } from '../../firm/store/settings';
 import { returnedPayments } from '../../returns/store/returned-payments';
 import { defineLook } from '../../act/define-look';
 import { runRows, type RunAsked, type RunRow } from './run-rows';
@@ -110,6 +113,8 @@ export interface RunsCounted {
 	readonly corrections: number;
 	readonly calls: number;
 	readonly notices: number;
+	/** Statements that came round, and for which nobody started a run yet. */
+	readonly due: StatementsDue | null;
 }
 
 /** How many accounts a run of each kind has, and how many of them are held, for Today. */
@@ -133,10 +138,35 @@ export const countRuns = defineLook(
 			reminders: await counts('reminder'),
 			corrections: told.length,
 			calls: (await whomToCall(db, chases, today)).length,
-			notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length
+			notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length,
+			due: await statementsToSend(db, today)
 		};
 	}
 );
+
+/** Statements that came round, unless a run of them was started since. One letter by hand is none. */
+async function statementsToSend(db: Reader, today: Day): Promise<StatementsDue | null> {
+	const schedule = (await readSetting(db, 'letters'))?.schedule;
+	const due = schedule ? statementsDue(schedule, today) : null;
+	if (due === null) return null;
+	const [run] = await db
+		.select({ id: letterRun.id })
+		.from(letterRun)
+		.innerJoin(act, eq(act.id, letterRun.actId))
+		.where(
+			and(
+				eq(letterRun.kind, 'statement'),
+				gte(act.date, due.on),
+				or(
+					sql`${letterRun.statement} ->> 'to' = ${due.statement.to}`,
+					sql`(select count(*) from run_letter r where r.run_id = ${letterRun.id}) > 1`
+				)
+			)
+		)
+		.limit(1)
+		.all();
+	return run ? null : due;
+}
 
 /** The letters that accounts would get today, each by itself, for reading before they are sent. */
 export const lookAtLetters = defineLook('reader', (db, asked: LettersAsked, { today }) =>
