@@ -16,13 +16,17 @@ export function layOutInterest(
 ): Sheet {
 	const words = letterWordsOf('en');
 	const currencies = [...new Set(sheets.map((one) => one.currency))].sort();
+	const title = `Late-payment interest to ${shortDay(through)}`;
+	const customer = { code: count(sheets.length, 'account'), name: firm.name, address: [] };
+	const sheet = sheetOf(words, { firm, day, title, customer, facts: [] });
 	return {
-		...sheetOf(words, {
-			...{ firm, day, title: `Late-payment interest to ${shortDay(through)}` },
-			customer: { code: count(sheets.length, 'account'), name: firm.name, address: [] },
-			facts: []
-		}),
-		to: [],
+		...sheet,
+		// It goes to nobody: there is no address, and no account.
+		...{ to: [], head: { ...sheet.head, sender: '' } },
+		facts: [
+			{ name: words.facts.date, value: words.day(day) },
+			{ name: 'Accounts', value: String(sheets.length) }
+		],
 		blocks: [
 			{ kind: 'text', text: 'Not charged yet: this is what it comes to by the terms of today.', soft: true },
 			...currencies.map((currency) =>

@@ -159,9 +159,20 @@ function interestTable(
 	const { currency } = letter;
 	const { columns, interest } = words;
 	let carried = 0;
-	const rows = lines.flatMap((line): SheetRow[] => {
+	const rows = lines.flatMap((line, n): SheetRow[] => {
 		carried += line.amount;
 		const sum = words.amount(carried, currency);
+		if (line.kind === 'compensation' && lines[n - 1]?.number === line.number)
+			return [
+				{
+					...{ detail: true, carried: sum },
+					cells: [
+						{ text: interest.compensation, soft: true },
+						...Array.from({ length: 5 }, () => ({ text: '' })),
+						{ text: words.amount(line.amount, currency), strong: true }
+					]
+				}
+			];
 		const [only, ...others] = line.spans;
 		const single = others.length === 0 ? only : undefined;
 		const spanCells = (span: LateSpan | undefined) => [

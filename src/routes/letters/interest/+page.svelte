@@ -66,7 +66,7 @@
 		{:else}
 			<h1 class="mt-3">
 				{data.rows.length
-					? `${sum(data.rows)} of interest on ${count(data.rows.length, 'account')}.`
+					? `${sum(data.rows)} to charge on ${count(data.rows.length, 'account')}.`
 					: 'No interest to charge.'}
 			</h1>
 			<p class="mt-1 says">

@@ -206,7 +206,7 @@ describe('interest', () => {
 			['AK-1', shortDay(on(-39)), shortDay(on(-1)), '39', '', '', '9.98'],
 			['', shortDay(on(-39)), shortDay(on(-21)), '19', '1,000.00', '11.75%', ''],
 			['', shortDay(on(-20)), shortDay(on(-1)), '20', '600.00', '11.75%', ''],
-			['AK-1', '', '', '', '', '', '70.00']
+			['fixed compensation', '', '', '', '', '', '70.00']
 		]);
 		expect(mailText(letter!).body).toContain('£79.98 of late-payment interest and fixed compensation');
 	});

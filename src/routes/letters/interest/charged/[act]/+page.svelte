@@ -41,8 +41,8 @@
 <section class="max-w-[1000px] px-8 pt-5 pb-24">
 	<LetterTabs here="interest" />
 	<h1 class="mt-3">
-		{sumsByCurrency(standing.map((one) => ({ amount: signed(one), currency: one.currency }))) || 'Nothing'} of interest
-		to {shortDay(run.through)}.
+		{sumsByCurrency(standing.map((one) => ({ amount: signed(one), currency: one.currency }))) || 'Nothing'} charged
+		for late payment to {shortDay(run.through)}.
 	</h1>
 	<p class="mt-1 mb-3 says">
 		Charged on {moment(run.at)} by {run.by},
@@ -79,19 +79,24 @@
 					>
 					<td><a class="block py-0.5" href="/customers/{one.code}">{one.name}</a></td>
 					<td>
-						<a class="block py-0.5" href="/open-items?item={one.itemId}">{one.number}</a>
-						{#each one.lines as line, n (n)}
-							<span class="block text-xs text-soft"
-								>{line.number}{line.kind === 'compensation'
-									? ', fixed compensation'
-									: `, ${shortDay(line.from, data.day)} to ${shortDay(line.to, data.day)}`}{line.kind ===
-								'correction'
-									? ', corrected'
-									: line.spans.length === 1
-										? `, ${money(line.spans[0]!.open, one.currency)} at ${percent(line.spans[0]!.basisPoints)}`
-										: ''}: {amount(line.amount, one.currency)}</span
+						<a class="block py-1" href="/open-items?item={one.itemId}">{one.number}</a>
+						<details class="text-xs text-soft">
+							<summary class="cursor-pointer py-1.5"
+								>{count(new Set(one.lines.map((line) => line.number)).size, 'item')}</summary
 							>
-						{/each}
+							{#each one.lines as line, n (n)}
+								<span class="block text-xs text-soft"
+									>{line.number}{line.kind === 'compensation'
+										? ', fixed compensation'
+										: `, ${shortDay(line.from, data.day)} to ${shortDay(line.to, data.day)}`}{line.kind ===
+									'correction'
+										? ', corrected'
+										: line.spans.length === 1
+											? `, ${money(line.spans[0]!.open, one.currency)} at ${percent(line.spans[0]!.basisPoints)}`
+											: ''}: {amount(line.amount, one.currency)}</span
+								>
+							{/each}
+						</details>
 					</td>
 					<td class="num">{money(signed(one), one.currency)}</td>
 					<td class="num text-soft"
