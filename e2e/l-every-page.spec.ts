@@ -109,7 +109,7 @@ async function inBothThemes(page: Page, address: string): Promise<string[]> {
 async function chargeInterest(page: Page): Promise<void> {
 	await open(page, '/letters/interest');
 	const boxes = page.getByRole('checkbox', { name: /^Charge / });
-	for (let n = (await boxes.count()) - 1; n > 0; n--) await boxes.nth(n).uncheck();
+	for (let n = (await boxes.count()) - 1; n >= 0; n--) await boxes.nth(n).setChecked(n === 0);
 	await page.getByRole('button', { name: 'Charge 1 account' }).click();
 	await page.waitForURL('**/letters/interest/charged/*');
 }

@@ -104,6 +104,8 @@ try {
 	await open('/letters/calls');
 	await page.getByLabel(/^What came of it/).fill('promises 500 on Friday');
 	await shot('calls');
+	await open('/letters/interest');
+	await shot('interest');
 	await open('/letters/wordings/second-reminder?language=en');
 	await page.locator('canvas').first().waitFor();
 	await page.waitForTimeout(1500);
@@ -113,8 +115,6 @@ try {
 	await shot('books');
 	await open('/books/journal?account=1100');
 	await shot('journal');
-	await open('/books/approvals');
-	await shot('approvals');
 	server.kill('SIGINT');
 	await movingIn(page, shot);
 } finally {

@@ -4,6 +4,7 @@ import { setInterest } from '$lib/server/interest/commands/set-interest';
 import { lookAtInterestRuns } from '$lib/server/interest/queries/interest-charged';
 import { action } from '$lib/server/platform/http/action';
 import { mayAct, view } from '$lib/server/platform/http/view';
+import { whoseMoneyWaits } from '$lib/server/services/answers/whose-money-waits';
 import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { readInterestQuery } from './read-query';
 import type { PageServerLoad } from './$types';
@@ -14,6 +15,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	return {
 		...{ query, day },
 		...(await viewInThread(locals, 'interest', query)),
+		/** Whose receipts wait: what they paid is not known yet, nor from which day. */
+		waiting: await whoseMoneyWaits(locals.app.books.db),
 		runs: await view(locals, lookAtInterestRuns, null),
 		mayAct: mayAct(locals),
 		maySet: mayAct(locals) && locals.who?.role === 'supervisor'

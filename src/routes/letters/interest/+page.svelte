@@ -21,9 +21,16 @@
 	const { setting, query } = $derived(data);
 	type Row = (typeof data.rows)[number];
 	const keyOf = (row: { readonly code: string; readonly currency: string }) => `${row.code} ${row.currency}`;
-	/** Who comes to too little waits at first; what was turned round by hand is remembered. */
+	/** Who comes to too little, or whose receipts are not allocated, waits at first; what was turned round by hand is remembered. */
 	const turned = new SvelteSet<string>();
-	const waits = (row: Row) => row.isSmall && row.credit === 0;
+	const unallocated = $derived(new Set(data.waiting));
+	const why = (row: Row) =>
+		unallocated.has(row.customerId)
+			? 'receipts not allocated yet'
+			: row.isSmall && row.credit === 0
+				? `less than ${money(setting?.least ?? 0, data.base)}`
+				: '';
+	const waits = (row: Row) => why(row) !== '';
 	const isChosen = (row: Row) => turned.has(keyOf(row)) === waits(row);
 	const turn = (row: Row) => (turned.has(keyOf(row)) ? turned.delete(keyOf(row)) : turned.add(keyOf(row)));
 	const chosen = $derived(data.rows.filter(isChosen));
@@ -122,9 +129,7 @@
 										data-sveltekit-noscroll
 										aria-current={data.open && keyOf(data.open) === keyOf(row) ? 'true' : undefined}
 										>{row.name}</a
-									>{#if waits(row)}<span class="block text-xs text-soft"
-											>less than {money(setting.least, data.base)}: waits</span
-										>{/if}</td
+									>{#if waits(row)}<span class="block text-xs text-copper">waits: {why(row)}</span>{/if}</td
 								>
 								<td class="num text-soft">{row.items}</td>
 								<td class="num">{money(row.interest, row.currency)}</td>
