@@ -1,4 +1,4 @@
-import type { LateSpan } from '../9-interest/late-spans';
+import type { LateSpan } from '../model/late-span';
 import type { Day } from '../day/day';
 import type { Aged } from '../model/aged';
 import type { DocumentKind } from '../model/records';

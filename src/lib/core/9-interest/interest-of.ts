@@ -1,7 +1,7 @@
 import { daysBetween } from '../day/arithmetic';
 import { minor, type Minor } from '../money/minor';
 import type { DayCount } from './interest-terms';
-import type { LateSpan } from './late-spans';
+import type { LateSpan } from '../model/late-span';
 
 /** The days of a span, both ends among them. */
 export const daysOf = ({ from, to }: Pick<LateSpan, 'from' | 'to'>): number => daysBetween(from, to) + 1;

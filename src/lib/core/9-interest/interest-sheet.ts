@@ -4,7 +4,8 @@ import type { Day } from '../day/day';
 import { minor, type Minor } from '../money/minor';
 import { interestOf } from './interest-of';
 import type { InterestTerms } from './interest-terms';
-import { lateSpans, type DaySpan, type LateSpan, type OpenFrom } from './late-spans';
+import { lateSpans, type OpenFrom } from './late-spans';
+import type { DaySpan, LateSpan } from '../model/late-span';
 
 /** Interest that was charged on an item before, and stands. */
 export interface Charged extends DaySpan {

@@ -6,7 +6,8 @@ import { minor } from '../money/minor';
 import { interestOf } from './interest-of';
 import { interestSheet, type Charged, type InterestItem } from './interest-sheet';
 import type { InterestTerms } from './interest-terms';
-import { lateSpans, type DaySpan, type OpenFrom } from './late-spans';
+import { lateSpans, type OpenFrom } from './late-spans';
+import type { DaySpan } from '../model/late-span';
 
 const due = day('2026-01-31');
 const on = (days: number): Day => addDays(due, days);

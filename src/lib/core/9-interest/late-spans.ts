@@ -1,22 +1,11 @@
 import { addDays } from '../day/arithmetic';
 import type { Day } from '../day/day';
-
-/** Days from one to another, both among them. */
-export interface DaySpan {
-	readonly from: Day;
-	readonly to: Day;
-}
+import type { DaySpan, LateSpan } from '../model/late-span';
 
 /** What is open of an item from a day on: at the end of that day and of those after it, until the next. */
 export interface OpenFrom {
 	readonly from: Day;
 	readonly open: number;
-}
-
-/** Days on which the same amount was late, at the same rate. */
-export interface LateSpan extends DaySpan {
-	readonly open: number;
-	readonly basisPoints: number;
 }
 
 /**

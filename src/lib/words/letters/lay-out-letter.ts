@@ -1,5 +1,5 @@
 import { daysOf } from '../../core/9-interest/interest-of';
-import type { LateSpan } from '../../core/9-interest/late-spans';
+import type { LateSpan } from '../../core/model/late-span';
 import type { Activity, InterestLine, Letter, LetterRow } from '../../core/7-letters/letter';
 import type { Sheet, SheetBlock, SheetRow, SheetTable } from '../../core/7-letters/sheet';
 import type { Worded, WordedBlock } from '../../core/7-letters/wording/fill-wording';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { InterestSheet } from '../../../core/9-interest/interest-sheet';
 import { daysOf } from '../../../core/9-interest/interest-of';
-import type { DaySpan } from '../../../core/9-interest/late-spans';
+import type { DaySpan } from '../../../core/model/late-span';
 import type { Day } from '../../../core/day/day';
 import { minor } from '../../../core/money/minor';
 import { sumOf } from '../../../core/money/add';

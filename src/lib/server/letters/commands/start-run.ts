@@ -2,28 +2,14 @@ import { and, eq, gt, ne } from 'drizzle-orm';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
 import { checkWording } from '../../../core/7-letters/wording/check-wording';
 import type { LetterDetails } from '../../../core/7-letters/letter-details';
-import type { HeldReason } from '../../../core/7-letters/why-held';
 import type { Problem } from '../../../core/problems';
 import { defineAct, madeHere } from '../../act/define-act';
 import { DomainError } from '../../act/domain-error';
 import { insertRows } from '../../platform/db/insert-rows';
 import type { Tx } from '../../platform/db/open';
 import { act, letter, letterRun, runLetter } from '../../platform/db/schema';
-import type { RunRow } from '../queries/run-rows';
+import type { ChosenAccount, RunRow } from '../queries/run-rows';
 import type { RunSeen } from '../queries/letters';
-
-/** An account that somebody chose, as they saw it. */
-export interface ChosenAccount {
-	readonly customerId: number;
-	readonly currency: string;
-	readonly amount: number;
-	/** The reason against it that they overruled. */
-	readonly overruled?: HeldReason | undefined;
-	/** What they added to this letter. */
-	readonly note?: string | undefined;
-	/** What they asked of this letter beside: its words, its items. */
-	readonly details?: LetterDetails | undefined;
-}
 
 export interface StartRun {
 	readonly kind: LetterKind;

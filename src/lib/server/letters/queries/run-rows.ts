@@ -1,6 +1,7 @@
 import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
 import { compareText } from '../../../core/compare-text';
 import type { LetterKind, StatementAsked } from '../../../core/7-letters/letter';
+import type { LetterDetails } from '../../../core/7-letters/letter-details';
 import { recipientsOf } from '../../../core/7-letters/recipients-of';
 import { itemsAskedFor } from '../../../core/7-letters/chasing/chase-account';
 import { wayOf, whyHeld, type HeldReason } from '../../../core/7-letters/why-held';
@@ -72,6 +73,19 @@ export interface RunRow {
 	readonly nextStep: { readonly name: string; readonly day: Day } | null;
 	/** It is being written or waits to be sent, in a run before this one. */
 	readonly isUnderWay: boolean;
+}
+
+/** An account that somebody chose, as they saw it. */
+export interface ChosenAccount {
+	readonly customerId: number;
+	readonly currency: string;
+	readonly amount: number;
+	/** The reason against it that they overruled. */
+	readonly overruled?: HeldReason | undefined;
+	/** What they added to this letter. */
+	readonly note?: string | undefined;
+	/** What they asked of this letter beside: its words, its items. */
+	readonly details?: LetterDetails | undefined;
 }
 
 const keyOf = (row: { readonly customerId: number; readonly currency: string }) =>

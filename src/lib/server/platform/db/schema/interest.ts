@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { LateSpan } from '../../../../core/9-interest/late-spans';
+import type { LateSpan } from '../../../../core/model/late-span';
 import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
 import { document, item } from './documents';
