@@ -95,7 +95,8 @@ test('interest is charged, told in a letter, and taken back', async ({ page }) =
 	await expect(page.getByRole('link', { name: 'written' })).toHaveCount(2);
 	await page.getByRole('checkbox', { name: 'Choose INT-1001' }).check();
 	await page.getByRole('button', { name: 'Take back 1 charge' }).click();
-	await expect(page.getByText('taken back')).toHaveCount(1);
+	await expect(page.getByRole('cell', { name: 'taken back', exact: true })).toHaveCount(1);
+	await expect(page.getByText('Took back 1 charge')).toBeVisible();
 	await interest(page);
 	await expect(page.getByText('Charged before')).toBeVisible();
 	expect(heard).toEqual([]);

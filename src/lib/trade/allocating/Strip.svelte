@@ -52,7 +52,7 @@
 		<div class="absolute inset-y-0 left-0 border border-rule bg-raised" style:width="{end}%"></div>
 		{#each segments as one (one.id)}
 			<div
-				class="absolute inset-y-0 flex items-center justify-between overflow-hidden border border-patina bg-patina-wash px-2 transition-all duration-150"
+				class="absolute inset-y-0 flex items-center justify-between overflow-hidden border border-patina bg-patina-wash px-2 transition-[left,width] duration-150"
 				style:left="{one.left}%"
 				style:width="{one.width}%"
 			>
