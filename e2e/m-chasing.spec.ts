@@ -151,6 +151,8 @@ test('customers are called in their order, and what came of it is typed in a lin
 	await expect(page.getByText(`by 6 Nov for ${number}.`)).toBeVisible();
 	await page.keyboard.press('Enter');
 	await expect(page.getByText(`Recorded: ${third}.`)).toBeVisible();
+	// The next one is there once the page shows the books as they are now.
+	await expect(panel.getByRole('heading', { level: 2 })).not.toHaveText(third);
 	// What is disputed moves to a claim, without a payment.
 	const second = await panel.getByRole('heading', { level: 2 }).innerText();
 	const item = await panel.getByRole('table').getByRole('link').first().innerText();
