@@ -6,6 +6,7 @@ import { APPLICATION, type Person } from '../../act/person';
 import { addBankAccount } from '../../firm/commands/add-bank-account';
 import { setAuditor } from '../../firm/commands/set-auditor';
 import { setBankFiles } from '../../firm/commands/set-bank-files';
+import { setLetters } from '../../firm/commands/set-letters';
 import { setLimits } from '../../firm/commands/set-limits';
 import { readSetting } from '../../firm/store/settings';
 import { makeSignInCode } from '../../people/commands/make-sign-in-code';
@@ -37,6 +38,10 @@ const account = {
 		ledger: '1220'
 	}
 };
+const LETTERS = {
+	...{ inCredit: 'send' as const, payLink: '', perMinute: null },
+	schedule: { when: 'none' as const, kind: 'open' as const }
+};
 const newcomer = { name: 'Ada', email: 'ada@firm.example', role: 'clerk' as const };
 
 describe('what takes two people', () => {
@@ -50,7 +55,13 @@ describe('what takes two people', () => {
 			{ from: 'folder' },
 			(db) => readSetting(db, 'bankFiles')
 		],
-		['the auditor', setAuditor as never, { email: 'a@audit.example' }, (db) => readSetting(db, 'auditor')]
+		['the auditor', setAuditor as never, { email: 'a@audit.example' }, (db) => readSetting(db, 'auditor')],
+		[
+			'the page where letters are paid',
+			setLetters as never,
+			{ ...LETTERS, payLink: 'https://pay.ashlock-kiln.example' },
+			(db) => readSetting(db, 'letters')
+		]
 	];
 	test.each(acts)(
 		'%s: it waits for another supervisor, and is as it was until then',

@@ -5,7 +5,17 @@ import { startRun } from '../../letters/commands/start-run';
 import { lookAtRun } from '../../letters/queries/letters';
 import type { Books } from '../../platform/db/open';
 import { readSetting } from '../store/settings';
-import { as, CLERK, codesOf, invoices, newDocument, SUPERVISOR, testBooks, TODAY } from '../../testing';
+import {
+	as,
+	CLERK,
+	codesOf,
+	invoices,
+	letIn,
+	newDocument,
+	SUPERVISOR,
+	testBooks,
+	TODAY
+} from '../../testing';
 import { setLetters } from './set-letters';
 
 const GIVEN = {
@@ -23,6 +33,11 @@ describe('how letters go', () => {
 			(await set({ payLink: 'https://pay.ashlock-kiln.example/?ref={reference}&sum={amount}' })).ok
 		).toBe(true);
 		expect(await readSetting(books.db, 'letters')).toMatchObject({ inCredit: 'hold', perMinute: 30 });
+	});
+	it('takes one supervisor alone, where it is not about where money goes', async () => {
+		const [first] = [await letIn(books, 'Hollis', 'supervisor'), await letIn(books, 'Perrin', 'supervisor')];
+		expect((await set({ perMinute: 12 }, first)).ok).toBe(true);
+		expect((await readSetting(books.db, 'letters'))!.perMinute).toBe(12);
 	});
 	it.each([
 		['a page without encryption', { payLink: 'http://pay.ashlock-kiln.example' }],

@@ -8,7 +8,7 @@ import { perform } from '../../act/perform';
 import { allocateReceipt } from '../../allocation/commands/allocate-receipt';
 import { recordPromise } from '../../customers/commands/promises';
 import type { Books } from '../../platform/db/open';
-import { customer, document, journalLine } from '../../platform/db/schema';
+import { customer, document, journalLine, runLetter } from '../../platform/db/schema';
 import {
 	as,
 	bankXml,
@@ -32,6 +32,10 @@ import { chargeInterest } from './charge-interest';
 import { setInterest } from './set-interest';
 import { undoInterest } from './undo-interest';
 import { readSetting } from '../../firm/store/settings';
+import { sendLetters } from '../../letters/commands/send-letters';
+import { startRun } from '../../letters/commands/start-run';
+import { withdrawLetters } from '../../letters/commands/steer-run';
+import { prepareLetters } from '../../services/prepare-letters';
 import { lettersFor } from '../../letters/store/letters-for';
 import { money, shortDay } from '../../../words';
 import { interestTable } from '../../../words/interest-table';
@@ -182,7 +186,7 @@ describe('interest', () => {
 		await charge();
 		const run = await newestRun();
 		expect([run.through, run.accounts, run.by]).toEqual([on(-1), 1, CLERK.name]);
-		const { rows, chosen, unreached } = await lookAtInterestLetters(books.db, run.documents, viewer);
+		const { rows, chosen, unreached } = await lookAtInterestLetters(books.db, run, viewer);
 		expect([rows.map((row) => [row.code, row.amount, row.held]), unreached]).toEqual([
 			[['H1', 7_998, null]],
 			[]
@@ -209,6 +213,32 @@ describe('interest', () => {
 			['fixed compensation', '', '', '', '', '', '70.00']
 		]);
 		expect(mailText(letter!).body).toContain('£79.98 of late-payment interest and fixed compensation');
+	});
+	it('has its letter offered again where that was withdrawn, and none where nobody can be reached', async () => {
+		await charge();
+		const letters = async () => lookAtInterestLetters(books.db, await newestRun(), viewer);
+		const { rows, chosen } = await letters();
+		const asked = { kind: 'interest' as const, statement: null, note: '', copyTo: null };
+		const seen = { letter: 0, run: 0 };
+		const { runId } = await done(books, startRun, { ...asked, rows, chosen, seen } as never, CLERK);
+		expect((await letters()).chosen).toEqual([]);
+		const accounts = chosen.map((one) => ({ ...one, ...one.details }));
+		const now = '2026-10-30T10:00:00.000Z';
+		const written = await prepareLetters(books, { kind: 'interest', accounts }, viewer, now);
+		const own = await books.db.select().from(runLetter).all();
+		const ofRun = own.map((row) => row.id);
+		const given = { kind: 'interest' as const, letters: written.ok ? written.value : [], ofRun };
+		await done(books, sendLetters, given as never, CLERK);
+		expect(Object.values((await newestRun()).told)).toEqual([{ state: 'written', letterId: 1 }]);
+		await done(books, withdrawLetters, { runId } as never, CLERK);
+		expect((await letters()).chosen).toHaveLength(1);
+		await books.write((tx) =>
+			tx
+				.update(customer)
+				.set({ statementEmail: null, reminderEmail: null, address: [] })
+				.where(eq(customer.id, 1))
+		);
+		expect(await letters()).toMatchObject({ chosen: [], unreached: [1] });
 	});
 	it('is on one sheet, for a spreadsheet and on paper, that comes to what is charged', async () => {
 		await charge(on(-30));

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { InterestLine } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
 import type { Minor } from '../../../core/money/minor';
@@ -8,10 +8,10 @@ import type { Reader } from '../../platform/db/open';
 import {
 	act,
 	customer,
+	delivery,
 	document,
 	item,
 	itemState,
-	letter,
 	letterRun,
 	runLetter
 } from '../../platform/db/schema';
@@ -43,7 +43,7 @@ export interface InterestDocument {
 }
 
 /** The letter that tells an account of it: what became of it so far. */
-export type InterestLetter = 'none' | 'to-write' | 'written';
+export type InterestLetter = 'to-write' | 'written';
 
 const SHOWN = 50;
 
@@ -108,20 +108,21 @@ async function documentsOf(db: Reader, actId: number): Promise<InterestDocument[
 	}));
 }
 
-/** Whether letters tell of documents: one that does says so in what was asked of it. By item. */
+/** Whether letters tell of documents: one that does says so in what was asked of it. One that was withdrawn tells nobody. By item. */
 async function lettersOf(
 	db: Reader,
 	documents: readonly InterestDocument[]
 ): Promise<Readonly<Record<number, { readonly state: InterestLetter; readonly letterId: number | null }>>> {
 	const rows = await db
-		.select({ details: runLetter.details, state: runLetter.state, letterId: letter.id })
+		.select({ details: runLetter.details, state: runLetter.state, letterId: runLetter.letterId })
 		.from(runLetter)
 		.innerJoin(letterRun, eq(letterRun.id, runLetter.runId))
-		.leftJoin(letter, eq(letter.id, runLetter.letterId))
+		.leftJoin(delivery, eq(delivery.letterId, runLetter.letterId))
 		.where(
 			and(
 				eq(letterRun.kind, 'interest'),
 				inArray(runLetter.state, ['to-write', 'written']),
+				or(isNull(delivery.letterId), ne(delivery.state, 'withdrawn')),
 				inList(
 					runLetter.customerId,
 					documents.map((one) => one.customerId)

@@ -11,14 +11,18 @@ import type { InterestDocument } from './interest-charged';
 export interface InterestLetters {
 	readonly rows: readonly RunRow[];
 	readonly chosen: readonly ChosenAccount[];
-	/** Names of those who cannot be reached: they are left out. */
-	readonly unreached: readonly string[];
+	/** Customers who cannot be reached: they are left out. */
+	readonly unreached: readonly number[];
 }
 
-/** Letters that tell accounts of interest, one for each account. @param documents those that no letter told of yet */
+/** Letters that tell accounts of interest, one for each account that none told yet. @param run as it is shown; a charge taken back needs none */
 export const lookAtInterestLetters = defineLook(
-	'clerk',
-	async (db, documents: readonly InterestDocument[]): Promise<InterestLetters> => {
+	'reader',
+	async (
+		db,
+		run: { readonly documents: readonly InterestDocument[]; readonly told: Readonly<Record<number, unknown>> }
+	): Promise<InterestLetters> => {
+		const documents = run.documents.filter((one) => !one.isUndone && !(one.itemId in run.told));
 		const owners = new Map(
 			(await letterOwners(db, [...new Set(documents.map((one) => one.customerId))])).map((row) => [
 				row.id,
@@ -27,12 +31,12 @@ export const lookAtInterestLetters = defineLook(
 		);
 		const rows: RunRow[] = [];
 		const chosen: ChosenAccount[] = [];
-		const unreached: string[] = [];
+		const unreached: number[] = [];
 		for (const own of groupBy(documents, (one) => `${one.customerId} ${one.currency}`).values()) {
 			const { customerId, currency, code, name } = own[0]!;
 			const { to: email, copies, way, isReached } = reachOf(owners.get(customerId)!, 'interest');
 			if (!isReached) {
-				unreached.push(name);
+				unreached.push(customerId);
 				continue;
 			}
 			const amount = sumOf(own, (one) => minor(one.kind === 'charge' ? one.open : -one.open));

@@ -31,6 +31,8 @@ export async function openPostOffice(
 	const [owner, rate] = [newOwner(), new SendRate(null)];
 	let running: Promise<void> | null = null;
 	let again = false;
+	/** The next look, where as many went as may go in a minute. */
+	let next: NodeJS.Timeout | undefined;
 	function wake(): void {
 		if (running) again = true;
 		else
@@ -43,7 +45,10 @@ export async function openPostOffice(
 			again = false;
 			rate.perMinute = (await readSetting(books.db, 'letters'))?.perMinute ?? null;
 			await deliverWaiting(books, url, now, owner, rate);
-		} while (again);
+		} while (again && rate.waits(now()) === 0);
+		const wait = rate.waits(now());
+		clearTimeout(next);
+		if (wait > 0) (next = setTimeout(wake, wait)).unref();
 	};
 	/** Another process may have been cut off with letters under way. */
 	const timer = setInterval(wake, EVERY_MS);
@@ -58,6 +63,7 @@ export async function openPostOffice(
 		close: async () => {
 			clearInterval(timer);
 			while (running) await running;
+			clearTimeout(next);
 			await standIn?.close();
 		}
 	};

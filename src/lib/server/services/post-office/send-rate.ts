@@ -9,10 +9,16 @@ export class SendRate {
 
 	/** Whether one more may go now. @param at ISO 8601 */
 	mayGo(at: string): boolean {
-		if (this.perMinute === null) return true;
+		return this.waits(at) === 0;
+	}
+
+	/** Milliseconds until one more may go; nought for now. @param at ISO 8601 */
+	waits(at: string): number {
+		if (this.perMinute === null) return 0;
 		const now = Date.parse(at);
 		this.#went = this.#went.filter((one) => one > now - MINUTE_MS);
-		return this.#went.length < this.perMinute;
+		const over = this.#went.length - this.perMinute;
+		return over < 0 ? 0 : this.#went[over]! + MINUTE_MS - now;
 	}
 
 	/** One was tried. */

@@ -131,6 +131,14 @@ describe('letters', () => {
 		await standIn.close();
 		expect(went).toEqual([3, 3, 4]);
 	});
+	it('are told when the next may go', () => {
+		const rate = new SendRate(2);
+		for (const at of ['00', '10', '20']) rate.went(`2026-10-30T10:00:${at}.000Z`);
+		expect(rate.waits('2026-10-30T10:00:30.000Z')).toBe(40_000);
+		expect(rate.mayGo('2026-10-30T10:01:09.999Z')).toBe(false);
+		expect(rate.mayGo('2026-10-30T10:01:10.000Z')).toBe(true);
+		expect(new SendRate(null).waits('2026-10-30T10:00:30.000Z')).toBe(0);
+	});
 	it('do not wait for ever on a server that never says a word', async () => {
 		const silent = createServer(() => undefined);
 		await new Promise<void>((resolve) => silent.listen(0, '127.0.0.1', resolve));

@@ -15,8 +15,10 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const run = await view(locals, lookAtInterestRun, rowNumber(params.act) ?? 0);
 	if (!run) error(404, 'Interest was not charged there.');
+	const { chosen, unreached } = await view(locals, lookAtInterestLetters, run);
 	return {
-		...{ run, seen: await view(locals, lookAtNewest, null) },
+		...{ run, letters: chosen.length, unreached },
+		seen: await view(locals, lookAtNewest, null),
 		...{ day: await locals.app.today(), mayAct: mayAct(locals) }
 	};
 };
@@ -33,8 +35,7 @@ export const actions = {
 			const read = shaped(lettersInput, fields);
 			if (!read.ok) return read;
 			const run = await view(locals, lookAtInterestRun, read.value.run);
-			const untold = run?.documents.filter((one) => !one.isUndone && !(one.itemId in run.told)) ?? [];
-			const { rows, chosen } = await view(locals, lookAtInterestLetters, untold);
+			const { rows, chosen } = await view(locals, lookAtInterestLetters, run ?? { documents: [], told: {} });
 			return ok({
 				...{ kind: 'interest' as const, statement: null, note: '', copyTo: null },
 				...{ seen: read.value.seen, rows, chosen }

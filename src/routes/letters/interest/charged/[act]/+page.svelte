@@ -16,8 +16,7 @@
 	const mayUndo = (one: Charged) => one.kind === 'charge' && !one.isUndone;
 	const standing = $derived(run.documents.filter((one) => !one.isUndone));
 	const undoable = $derived(run.documents.filter(mayUndo));
-	const untold = $derived(standing.filter((one) => !(one.itemId in run.told)));
-	const letters = $derived(new Set(untold.map((one) => `${one.customerId} ${one.currency}`)).size);
+	const { letters } = $derived(data);
 	const signed = (one: Charged) => (one.kind === 'charge' ? one.total : -one.total);
 	const undoing = new ActForm<typeof undoInterest>('?/undo', {
 		otherwise: 'That did not work. Nothing was taken back.',
@@ -106,7 +105,10 @@
 						>{#if one.isUndone}taken back{:else if told?.letterId}<a
 								class="block py-0.5"
 								href="/letters/outbox/{told.letterId}">written</a
-							>{:else if told}being written{:else}<span class="text-soft">none yet</span>{/if}</td
+							>{:else if told}being written{:else if data.unreached.includes(one.customerId)}<a
+								class="block py-0.5 text-oxblood"
+								href="/customers/{one.code}/details">no address</a
+							>{:else}<span class="text-soft">none yet</span>{/if}</td
 					>
 				</tr>
 			{/each}
@@ -123,7 +125,11 @@
 			>Take back {chosen.size ? count(chosen.size, 'charge') : ''}</button
 		>
 		<p class="ml-auto text-sm text-soft" aria-live="polite">
-			{letters ? 'One letter for each account that none has told yet.' : 'Every account has its letter.'}
+			{letters
+				? 'One letter for each account that none has told yet.'
+				: data.unreached.length
+					? 'Who is left has no address.'
+					: 'Every account has its letter.'}
 		</p>
 	</footer>
 {/if}
