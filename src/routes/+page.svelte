@@ -7,6 +7,7 @@
 	import {
 		amount,
 		count,
+		didNotArrive,
 		list,
 		money,
 		SETTING_UP_NAMES,
@@ -24,6 +25,7 @@
 	});
 	const work = $derived(data.work);
 	const base = $derived(work.baseCurrency);
+	const notArrived = $derived(work.letters.some(({ state }) => didNotArrive(state)));
 	const waiting = $derived(list(Object.entries(work.waiting).map(([currency, sum]) => money(sum, currency))));
 	const month = $derived(work.month.at(-1));
 	const title = $derived(
@@ -211,12 +213,12 @@
 			: []),
 		{
 			name: 'Outbox',
-			says: Object.keys(work.letters).length
-				? list(Object.entries(work.letters).map(([state, n]) => `${n} ${state}`)) + '.'
+			says: work.letters.length
+				? `${list(work.letters.map(({ state, n }) => `${n} ${state === 'undelivered' ? 'not delivered' : state}`))}.`
 				: 'No letter is waiting, none was refused.',
-			done: Object.keys(work.letters).length === 0,
-			warn: Boolean(work.letters['refused'] || work.letters['failed']),
-			href: '/letters/outbox',
+			done: work.letters.length === 0,
+			warn: notArrived,
+			href: notArrived ? '/letters/outbox?state=refused' : '/letters/outbox',
 			does: 'Outbox'
 		},
 		{

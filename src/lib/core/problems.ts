@@ -293,6 +293,7 @@ export type Problem =
 	| { readonly code: 'not-proved'; readonly breaches: number }
 	/** The mail server did not take a message. */
 	| { readonly code: 'mail-refused'; readonly why: string }
+	| { readonly code: 'mailbox-refused'; readonly why: string }
 	/** Somebody else changed what is kept of a customer since it was shown. */
 	| { readonly code: 'customer-changed'; readonly customer: string }
 	/** An account that is to be closed has open items, or money on it. */

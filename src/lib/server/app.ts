@@ -88,7 +88,7 @@ export async function openApp(): Promise<App> {
 	const secure = publicUrl?.startsWith('https://') ?? false;
 	const ownOrGiven = sessionSecret();
 	const auth = openAuth(books, ownOrGiven, secure);
-	const postOffice = await openPostOffice(books, smtpUrl, join(dataDir, 'outbox'), clock);
+	const postOffice = await openPostOffice(books, { smtpUrl, secret: ownOrGiven, dataDir }, clock);
 	const today = () => bookDay(books);
 	const letterWriter = openLetterWriter(books, { today, now: clock, sent: () => postOffice.wake() });
 	const context = async (who: Person, key?: string, sent?: unknown): Promise<CallContext> => ({
@@ -101,7 +101,7 @@ export async function openApp(): Promise<App> {
 		folders: anchorFolders(),
 		today,
 		now: clock,
-		smtpUrl: postOffice.url
+		mailRoute: () => postOffice.route()
 	});
 	const firstStartCode = codeText(randomBytes(32).toString('hex'), 'sign-in code', {
 		id: 0,

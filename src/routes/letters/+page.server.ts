@@ -45,7 +45,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 			...{ kind, statement, page, corrections, filter },
 			waiting: await whoseMoneyWaits(locals.app.books.db)
 		}),
-		standIn: locals.app.postOffice.standIn,
+		standIn: await locals.app.postOffice.isStandIn(),
 		mayAct: mayAct(locals)
 	};
 };

@@ -27,7 +27,8 @@ const field = (name: string, message: string) => refuse([{ code: 'field', field:
 
 export const load: PageServerLoad = async ({ locals }) => ({
 	/** Whether mail goes out: else there is nobody to send a code. */
-	mails: !locals.app.postOffice.standIn || (await readSetting(locals.app.books.db, 'demo')) === true
+	mails:
+		!(await locals.app.postOffice.isStandIn()) || (await readSetting(locals.app.books.db, 'demo')) === true
 });
 
 const askInput = z.object({ email: emailField.transform((text) => text.toLowerCase()) });

@@ -104,6 +104,8 @@ export type ApprovalAbout =
 	| { readonly code: 'set-auditor'; readonly email: string }
 	/** Where letters can be paid; nothing for no page. */
 	| { readonly code: 'set-letters'; readonly payLink: string }
+	/** Through which server mail goes; no host for none. */
+	| { readonly code: 'set-mail-server'; readonly host: string; readonly user: string }
 	| { readonly code: 'allocate'; readonly sum: Sum; readonly payer: string | null; readonly customer: string }
 	/** Nothing but credits and deductions on an account. */
 	| { readonly code: 'allocate-credits'; readonly currency: string; readonly customer: string }
@@ -163,6 +165,10 @@ export interface ActFacts {
 	'drop-terms': { readonly name: string };
 	'set-limits': Record<string, never>;
 	'set-auditor': { readonly email: string };
+	'set-mail-server': { readonly host: string; readonly user: string };
+	'set-mailbox': { readonly host: string; readonly user: string };
+	'make-signing-key': { readonly domain: string; readonly selector: string };
+	'use-signing-key': { readonly domain: string; readonly on: boolean };
 	'set-letters': {
 		readonly inCredit: 'send' | 'hold';
 		readonly payLink: string;
@@ -323,7 +329,8 @@ export interface ActFacts {
 	'withdraw-letters': { readonly run: number; readonly count: number };
 	'hold-letters': { readonly count: number };
 	'print-letters': { readonly count: number };
-	'send-again': { readonly subject: string };
+	/** `to`: another address than it was written to; earlier versions knew none. */
+	'send-again': { readonly subject: string; readonly to?: string };
 	'keep-wording': { readonly name: string; readonly language: string; readonly version: number };
 	'set-interest': { readonly margin: number; readonly since: string };
 	'charge-interest': { readonly count: number; readonly through: string };

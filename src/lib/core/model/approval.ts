@@ -24,7 +24,8 @@ export const TWO_PERSON_ACTS = [
 	'unlock-period',
 	'set-bank-files',
 	'set-auditor',
-	'set-letters'
+	'set-letters',
+	'set-mail-server'
 ] as const;
 
 export const APPROVAL_KINDS = [...LIMITED_ACTS, ...TWO_PERSON_ACTS] as const;

@@ -1,10 +1,14 @@
 import { eq } from 'drizzle-orm';
 import { personMail, type PersonMail } from '../../words';
 import type { App } from '../app';
+import type { PostOffice } from './post-office/post-office';
 import { readSetting } from '../firm/store/settings';
 import { logFailure } from '../platform/log';
 import { openTransport } from '../platform/mail/open-transport';
 import { user } from '../platform/db/schema';
+
+/** The books, and where mail is handed over. */
+export type WhereMailGoes = Pick<App, 'books'> & { readonly postOffice: Pick<PostOffice, 'route'> };
 
 /**
  * Tells a person by mail what became of their sign-in. Nobody waits for it, so that how long it takes tells a stranger nothing; that it
@@ -26,14 +30,14 @@ export function mailPerson(
  * @throws what the mail server answers, where it does not take it
  */
 export async function sendToPerson(
-	{ books, postOffice }: Pick<App, 'books' | 'postOffice'>,
+	{ books, postOffice }: WhereMailGoes,
 	personId: string,
 	mail: PersonMail
 ): Promise<string | null> {
 	const firm = await readSetting(books.db, 'firm');
 	const person = await books.db.select().from(user).where(eq(user.id, personId)).get();
 	if (!firm || !person) return null;
-	const transport = openTransport(postOffice.url);
+	const transport = openTransport(await postOffice.route());
 	try {
 		await transport.sendMail({
 			from: { name: firm.name, address: firm.email },

@@ -27,7 +27,7 @@ beforeEach(async () => {
 	wren = await letIn(books, 'Wren', 'clerk', 'x');
 	app = {
 		books,
-		postOffice: { url: mail.url },
+		postOffice: { route: async () => ({ server: mail.url, signing: null, isStandIn: true }) },
 		context: async (who: Person) => as(who),
 		codeText: (purpose, code) => codeText(SECRET, purpose, code)
 	} as App;

@@ -19,7 +19,10 @@ afterEach(async () => {
 	await mail.close();
 	await books.close();
 });
-const app = (url = mail.url) => ({ books, postOffice: { url } }) as Parameters<typeof sendTestMail>[0];
+const app = (url = mail.url) =>
+	({ books, postOffice: { route: async () => ({ server: url, signing: null }) } }) as Parameters<
+		typeof sendTestMail
+	>[0];
 
 it('goes to the person’s own address, from the firm’s, once the mail server has taken it', async () => {
 	const hollis = await letIn(books, 'Hollis', 'supervisor');

@@ -1,11 +1,10 @@
 import { err, ok, type Result } from '../../core/result';
 import type { Person } from '../act/person';
-import type { App } from '../app';
-import { sendToPerson } from './mail-person';
+import { sendToPerson, type WhereMailGoes } from './mail-person';
 
 /** Sends a test message to the person's own address, and says what the mail server answered. */
 export async function sendTestMail(
-	app: Pick<App, 'books' | 'postOffice'>,
+	app: WhereMailGoes,
 	who: Person
 ): Promise<Result<{ readonly email: string }>> {
 	try {

@@ -54,6 +54,17 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'add-method': ({ name }) => `Added “${name}” to the ways in which money comes`,
 	'set-auditor': ({ email }) =>
 		email ? `Anchors of the books go to ${email}` : 'Anchors of the books go to nobody by mail',
+	'set-mail-server': ({ host, user }) =>
+		host
+			? `Mail goes through ${host}${user ? `, signed in as ${user}` : ''}`
+			: 'Mail goes through no server of the settings',
+	'set-mailbox': ({ host, user }) =>
+		host
+			? `Undelivered mail is read in the mailbox of ${user} at ${host}`
+			: 'Undelivered mail is read nowhere',
+	'make-signing-key': ({ domain, selector }) => `Made a key to sign mail of ${domain} with (${selector})`,
+	'use-signing-key': ({ domain, on }) =>
+		on ? `Mail of ${domain} is signed` : `Mail of ${domain} is no longer signed`,
 	'set-letters': ({ inCredit, payLink, perMinute }) =>
 		[
 			`Set how letters go: customers in credit get ${inCredit === 'send' ? 'a statement that says so' : 'none'}`,
@@ -214,7 +225,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 	'withdraw-letters': ({ run, count: n }) => `Withdrew ${count(n, 'letter')} of run ${run}`,
 	'hold-letters': ({ count: n }) => `Held ${count(n, 'letter')} that could not be written`,
 	'print-letters': ({ count: n }) => `Printed ${count(n, 'letter')}`,
-	'send-again': ({ subject }) => `Sent again: ${subject}`,
+	'send-again': ({ subject, to }) => `Sent again${to ? ` to ${to}` : ''}: ${subject}`,
 	'keep-wording': ({ name, language, version }) =>
 		`Changed the wording “${name}” in ${languageName(language)} (version ${version})`,
 	'set-interest': ({ margin, since }) =>

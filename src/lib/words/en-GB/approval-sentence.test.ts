@@ -106,6 +106,14 @@ test.each([
 		'have letters paid at https://pay.ashlock-kiln.example'
 	],
 	[
+		{ code: 'set-mail-server' as const, host: 'mail.ashlock-kiln.example', user: 'accounts' },
+		'have all mail go through mail.ashlock-kiln.example as accounts, codes to set a password among it'
+	],
+	[
+		{ code: 'set-mail-server' as const, host: '', user: '' },
+		'have mail go through no server of the settings'
+	],
+	[
 		{ code: 'allocate-credits' as const, currency: 'GBP', customer: 'Hazel Hill' },
 		'settle items of Hazel Hill without money (GBP)'
 	]

@@ -81,6 +81,10 @@ export function approvalSentence(about: ApprovalAbout, most?: number): string {
 			return about.payLink
 				? `have letters paid at ${about.payLink}`
 				: 'have letters name no page where they can be paid';
+		case 'set-mail-server':
+			return about.host
+				? `have all mail go through ${about.host}${about.user ? ` as ${about.user}` : ''}, codes to set a password among it`
+				: 'have mail go through no server of the settings';
 		case 'allocate-credits':
 			return `settle items of ${about.customer} without money (${about.currency})`;
 		case 'allocate':

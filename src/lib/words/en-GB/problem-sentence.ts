@@ -220,7 +220,9 @@ function sentence(problem: Problem): string {
 		case 'not-proved':
 			return `The books do not prove: ${count(problem.breaches, 'breach', 'breaches')} found. Books, Proof says where.`;
 		case 'mail-refused':
-			return `The mail server did not take the test${problem.why ? `: ${problem.why}` : ''}. Check SMTP_URL and the firm’s e-mail address; then try again.`;
+			return `The mail server did not take the test${problem.why ? `: ${problem.why}` : ''}. Check the mail server and the firm’s e-mail address; then try again.`;
+		case 'mailbox-refused':
+			return `The mailbox could not be opened${problem.why ? `: ${problem.why}` : ''}. Check its server, user, password and folder; then try again.`;
 		case 'customer-changed':
 			return `Somebody changed ${problem.customer} meanwhile. What you typed is still here; load the page again to see theirs.`;
 		case 'account-not-settled': {

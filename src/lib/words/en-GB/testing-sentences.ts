@@ -243,6 +243,32 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		'Anchors of the books go to audit@tarn.example'
 	],
 	[
+		{ kind: 'set-mail-server', facts: { host: 'mail.tarn.example', user: 'accounts' } },
+		'Mail goes through mail.tarn.example, signed in as accounts'
+	],
+	[{ kind: 'set-mail-server', facts: { host: '', user: '' } }, 'Mail goes through no server of the settings'],
+	[
+		{ kind: 'set-mailbox', facts: { host: 'mail.tarn.example', user: 'accounts' } },
+		'Undelivered mail is read in the mailbox of accounts at mail.tarn.example'
+	],
+	[{ kind: 'set-mailbox', facts: { host: '', user: '' } }, 'Undelivered mail is read nowhere'],
+	[
+		{ kind: 'make-signing-key', facts: { domain: 'tarn.example', selector: 'oddpenny1' } },
+		'Made a key to sign mail of tarn.example with (oddpenny1)'
+	],
+	[
+		{ kind: 'use-signing-key', facts: { domain: 'tarn.example', on: true } },
+		'Mail of tarn.example is signed'
+	],
+	[
+		{ kind: 'use-signing-key', facts: { domain: 'tarn.example', on: false } },
+		'Mail of tarn.example is no longer signed'
+	],
+	[
+		{ kind: 'send-again', facts: { subject: 'Statement of H1', to: 'new@hazel.example' } },
+		'Sent again to new@hazel.example: Statement of H1'
+	],
+	[
 		{ kind: 'set-letters', facts: { inCredit: 'send', payLink: '', perMinute: null } },
 		'Set how letters go: customers in credit get a statement that says so'
 	],

@@ -31,6 +31,9 @@
 </script>
 
 <h2 id="letters" class="mt-8 text-xl">Letters</h2>
+<p class="mt-1">
+	<a class="underline" href="/books/settings/mail">Mail server, undelivered mail and signature</a>
+</p>
 <Problems problems={form.problems} />
 <form
 	method="POST"

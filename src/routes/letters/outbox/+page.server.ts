@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { LETTER_KINDS } from '$lib/core/7-letters/letter';
 import { parseDay } from '$lib/core/day/day';
 import { readPage } from '$lib/server/platform/http/read-page';
 import { rowNumber } from '$lib/server/platform/http/row-number';
@@ -9,12 +10,10 @@ import { lookAtOutbox, OUTBOX_STATES, type OutboxQuery } from '$lib/server/lette
 import { action } from '$lib/server/platform/http/action';
 import type { PageServerLoad } from './$types';
 
-const KINDS = ['statement', 'reminder', 'returned'] as const;
-
 export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	depends('books:outbox');
 	const given = (name: string) => url.searchParams.get(name)?.trim() ?? '';
-	const kind = KINDS.find((one) => one === given('kind'));
+	const kind = LETTER_KINDS.find((one) => one === given('kind'));
 	const state = OUTBOX_STATES.find((one) => one === given('state'));
 	const [from, to] = [parseDay(given('from')), parseDay(given('to'))];
 	const runId = rowNumber(given('run'));

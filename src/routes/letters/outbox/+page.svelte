@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { refreshWhenStill } from '$lib/ui/refresh-when-still';
-	import type { sendAgain } from '$lib/server/letters/commands/send-again';
 	import { ActForm } from '$lib/trade/act-form.svelte';
+	import SendAgain from '$lib/trade/letters/SendAgain.svelte';
 	import Table from '$lib/ui/Table.svelte';
 	import type { TableColumn } from '$lib/ui/table-columns';
 	import { plainAmount } from '$lib/words/plain-amount';
@@ -13,9 +13,17 @@
 	import DayField from '$lib/ui/DayField.svelte';
 	import LetterTabs from '../LetterTabs.svelte';
 	import type { printLetters } from '$lib/server/letters/commands/print-letters';
-	import { count, DELIVERY_WORDS, deliverySays, money, moment, shortDay, LETTER_NAMES } from '$lib/words';
+	import {
+		count,
+		DELIVERY_WORDS,
+		didNotArrive,
+		deliverySays,
+		money,
+		moment,
+		shortDay,
+		LETTER_NAMES
+	} from '$lib/words';
 	let { data } = $props();
-	const form = new ActForm<typeof sendAgain>('?/again');
 	// While letters are on their way the list is asked again; it stops by itself.
 	$effect(() => {
 		if (data.busy === 0) return;
@@ -25,7 +33,7 @@
 	const OUTBOX_STATE_WORDS = {
 		'under-way': 'on the way',
 		sent: 'sent',
-		refused: 'not taken',
+		refused: 'did not arrive',
 		withdrawn: 'withdrawn',
 		'to-print': 'to be printed',
 		printed: 'printed'
@@ -57,11 +65,11 @@
 			.join(', ');
 	type Row = (typeof data.rows)[number];
 	const named = (row: Row) => `${LETTER_NAMES[row.kind]} of ${shortDay(row.date, data.today ?? undefined)}`;
-	const failed = (row: Row) => row.state === 'refused' || row.state === 'failed';
+	const failed = (row: Row) => didNotArrive(row.state);
 	const columns: readonly TableColumn<Row>[] = [
 		{ id: 'letter', name: 'Letter', cell: letter, value: named, stays: true },
 		{ id: 'customer', name: 'Customer', cell: customer, value: (row) => row.name },
-		{ id: 'to', name: 'To', cell: to, value: (row) => row.recipient },
+		{ id: 'to', name: 'To', cell: to, value: (row) => row.resentTo ?? row.recipient },
 		{
 			...{ id: 'amount', name: 'Amount', cell: sum, figures: true },
 			copied: (row) => plainAmount(row.amount, row.currency)
@@ -73,21 +81,16 @@
 
 {#snippet letter(row: Row)}<a class="font-semibold" href="/letters/outbox/{row.id}">{named(row)}</a>{/snippet}
 {#snippet customer(row: Row)}<a href="/customers/{row.code}">{row.name}</a>{/snippet}
-{#snippet to(row: Row)}<span class="text-soft">{row.recipient || 'by post'}</span>{/snippet}
+{#snippet to(row: Row)}<span class="text-soft">{row.resentTo ?? (row.recipient || 'by post')}</span>{/snippet}
 {#snippet sum(row: Row)}{money(row.amount, row.currency)}{/snippet}
 {#snippet state(row: Row)}<span
 		class={failed(row) ? 'font-semibold text-oxblood' : row.state === 'sent' ? 'text-patina' : 'text-copper'}
 		>{stateOf(row)}</span
 	>
 	<span class="block text-xs text-soft">{deliverySays(row) || moment(row.at)}</span>{/snippet}
-{#snippet again(row: Row)}{#if failed(row) || row.nextAt}
-		<form method="POST" action="?/again" use:enhance={form.submit()}>
-			<input type="hidden" name="letterId" value={row.id} /><button
-				class="btn py-0.5"
-				disabled={!data.mayAct || form.busy}>{failed(row) ? 'Send again' : 'Try now'}</button
-			>
-		</form>
-	{/if}{/snippet}
+{#snippet again(row: Row)}{#if data.mayAct}<SendAgain
+			letter={{ ...row, to: row.resentTo ?? row.recipient }}
+		/>{/if}{/snippet}
 
 <svelte:head><title>Outbox · Odd Penny</title></svelte:head>
 
@@ -146,7 +149,6 @@
 		</form>
 	{/if}
 	<Problems problems={print.problems} />
-	<Problems problems={form.problems} />
 	<Table name="outbox" {columns} rows={data.rows}>
 		{#snippet empty()}{isFiltered
 				? 'No letter is like that.'

@@ -15,6 +15,7 @@ import { issueByHand } from '../../documents/commands/issue-by-hand';
 import { addBankAccount } from '../../firm/commands/add-bank-account';
 import { setAuditor } from '../../firm/commands/set-auditor';
 import { setLetters } from '../../firm/commands/set-letters';
+import { setMailServer } from '../../firm/commands/set-mail-server';
 import { setBankFiles } from '../../firm/commands/set-bank-files';
 import { setLimits } from '../../firm/commands/set-limits';
 import { baseCurrencyOr } from '../../firm/store/settings';
@@ -69,7 +70,8 @@ const ACTS: Readonly<
 	'unlock-period': again(unlockPeriod),
 	'set-bank-files': again(setBankFiles),
 	'set-auditor': again(setAuditor),
-	'set-letters': again(setLetters)
+	'set-letters': again(setLetters),
+	'set-mail-server': again(setMailServer)
 };
 
 /** What becomes of the receipt that waits for it. */

@@ -4,6 +4,7 @@ import { eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { CHASING_POLICY } from './chasing-shape';
 import { INTEREST_SHAPE } from './interest-shape';
+import { MAIL_SHAPE } from './mail-shape';
 import { NAMED_TERMS } from './terms-shape';
 import { KEPT_TABLE } from './table-answer';
 import { isTimeZone, LOCALES } from '../../../words/conventions';
@@ -57,6 +58,10 @@ const SHAPES = {
 		/** When statements come round, and of what kind they are. */
 		schedule: z.object({ when: z.enum(STATEMENT_DAYS), kind: z.enum(STATEMENT_KINDS) }).optional()
 	}),
+	/** How mail goes and comes back, where the operator did not say it. */
+	mail: MAIL_SHAPE,
+	/** How far the mailbox was read to which undelivered letters come back. */
+	mailboxPlace: z.object({ mailbox: z.string(), validity: z.string(), last: z.number().int() }),
 	/** How customers are chased; the first is the usual one. */
 	chasing: z.array(CHASING_POLICY),
 	/** On which terms interest on what is overdue is charged. */

@@ -1,9 +1,9 @@
-import { and, desc, eq, gte, inArray, isNull, lte, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNull, lte, or, sql, type SQL } from 'drizzle-orm';
 import type { LetterKind } from '../../../core/7-letters/letter';
 import type { Day } from '../../../core/day/day';
 import { idsOfAccounts } from '../../customers/store/merged-accounts';
 import type { Reader } from '../../platform/db/open';
-import { customer, delivery, letter, message, runLetter } from '../../platform/db/schema';
+import { customer, delivery, deliveryReport, letter, message, runLetter } from '../../platform/db/schema';
 import { defineLook } from '../../act/define-look';
 
 export const OUTBOX_PAGE = 100;
@@ -27,7 +27,7 @@ export interface OutboxQuery {
 const STATES: Readonly<Record<OutboxState, SQL>> = {
 	'under-way': sql`${delivery.state} in ('waiting', 'sending', 'paused')`,
 	sent: sql`${delivery.state} = 'sent'`,
-	refused: sql`${delivery.state} in ('refused', 'failed')`,
+	refused: sql`${delivery.state} in ('refused', 'failed', 'undelivered')`,
 	withdrawn: sql`${delivery.state} = 'withdrawn'`,
 	'to-print': sql`${delivery.printing} = 'waiting'`,
 	printed: sql`${delivery.printing} = 'printed'`
@@ -41,7 +41,8 @@ export const lookAtOutbox = defineLook('reader', async (db, query: OutboxQuery) 
 			...{ id: letter.id, kind: letter.kind, date: letter.date, name: customer.name, code: customer.code },
 			...{ amount: letter.amount, currency: letter.currency, recipient: letter.recipient },
 			...{ state: delivery.state, answer: delivery.answer, at: delivery.at, printing: delivery.printing },
-			nextAt: delivery.nextAt
+			nextAt: delivery.nextAt,
+			resentTo: delivery.resentTo
 		})
 		.from(letter)
 		.innerJoin(delivery, eq(delivery.letterId, letter.id))
@@ -118,5 +119,12 @@ export const lookAtSent = defineLook('reader', async (db, id: number) => {
 		.innerJoin(customer, eq(customer.id, letter.customerId))
 		.where(eq(letter.id, id))
 		.all();
-	return found ?? null;
+	if (!found) return null;
+	const reports = await db
+		.select()
+		.from(deliveryReport)
+		.where(eq(deliveryReport.letterId, id))
+		.orderBy(asc(deliveryReport.id))
+		.all();
+	return { ...found, reports };
 });

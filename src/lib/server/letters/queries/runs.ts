@@ -36,7 +36,7 @@ async function countsOf(db: Reader, ids: readonly number[]): Promise<ReadonlyMap
 			waiting: when(sql`${delivery.state} in ('waiting', 'sending', 'paused')`),
 			later: when(sql`${delivery.state} = 'waiting' and ${delivery.nextAt} is not null`),
 			sent: when(sql`${delivery.state} = 'sent'`),
-			refused: when(sql`${delivery.state} in ('refused', 'failed')`),
+			refused: when(sql`${delivery.state} in ('refused', 'failed', 'undelivered')`),
 			toPrint: when(sql`${delivery.printing} = 'waiting'`),
 			printed: when(sql`${delivery.printing} = 'printed'`)
 		})
@@ -91,7 +91,8 @@ export const lookAtOneRun = defineLook(
 				...{ way: runLetter.way, seen: runLetter.seenAmount, overruled: runLetter.overruled },
 				...{ state: runLetter.state, why: runLetter.why, letterId: runLetter.letterId },
 				...{ amount: letter.amount, mail: delivery.state, answer: delivery.answer },
-				...{ printing: delivery.printing, nextAt: delivery.nextAt }
+				...{ printing: delivery.printing, nextAt: delivery.nextAt },
+				to: sql<string | null>`coalesce(${delivery.resentTo}, ${letter.recipient})`
 			})
 			.from(runLetter)
 			.innerJoin(customer, eq(customer.id, runLetter.customerId))
@@ -99,7 +100,7 @@ export const lookAtOneRun = defineLook(
 			.leftJoin(delivery, eq(delivery.letterId, runLetter.letterId))
 			.where(eq(runLetter.runId, query.id))
 			.orderBy(
-				sql`case when ${runLetter.state} = 'held' or ${delivery.state} in ('refused', 'failed') then 0 else 1 end`,
+				sql`case when ${runLetter.state} = 'held' or ${delivery.state} in ('refused', 'failed', 'undelivered') then 0 else 1 end`,
 				asc(runLetter.id)
 			)
 			.limit(RUN_LETTERS_PAGE)

@@ -108,7 +108,7 @@ async function chasedItems(db: Reader, until: Day, only?: readonly number[]): Pr
 }
 
 /** Letters that came to nothing: their steps were not taken. */
-export const CAME_TO_NOTHING = ['withdrawn', 'refused', 'failed'] as const;
+export const CAME_TO_NOTHING = ['withdrawn', 'refused', 'failed', 'undelivered'] as const;
 
 /** Whether a step stands: it was a call, or its letter came to something. `delivery` is joined by the step's letter. */
 export const stepStands = or(isNull(delivery.letterId), notInArray(delivery.state, [...CAME_TO_NOTHING]));

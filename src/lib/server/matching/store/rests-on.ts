@@ -79,6 +79,7 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	rate: 'nothing',
 	approval: 'nothing',
 	delivery: 'nothing',
+	delivery_report: 'nothing',
 	user: 'nothing',
 	credential: 'nothing',
 	sign_in_code: 'nothing',

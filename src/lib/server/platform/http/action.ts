@@ -38,6 +38,8 @@ export interface ActionOptions<Given, Output> {
 	readonly then?: (output: Output, event: RequestEvent) => void | Promise<void>;
 	/** Whether the password is asked for again before it is done; it is for what takes two people. */
 	readonly confirm?: (fields: unknown, event: RequestEvent) => boolean | Promise<boolean>;
+	/** Fields that are in nothing that is kept, not even as part of a digest: passwords. */
+	readonly secret?: readonly string[];
 	/** The most bytes that the form may have. */
 	readonly most?: number;
 }
@@ -61,7 +63,8 @@ export function action<K extends ActKind, Given, Input, Output>(
 			: takesTwoPeople(act.kind);
 		if (asksAgain && !app.confirmations.has(event.locals.sessionId ?? '', Date.now()))
 			return refuse([{ code: 'confirm-yourself' }]);
-		const ctx = await app.context(who!, key, options.prepare && !hasFiles(form) ? fields : undefined);
+		const sent = options.secret ? without(fields, options.secret) : fields;
+		const ctx = await app.context(who!, key, options.prepare && !hasFiles(form) ? sent : undefined);
 		const before = await performedBefore(app.books, act, ctx);
 		const given: Result<Given | null> = before
 			? ok(null)
@@ -85,6 +88,11 @@ function answered<K extends ActKind, Given, Input, Output>(
 	output: Output
 ): Answered<Output> {
 	return { output, undo: wayBack(act.kind, output) };
+}
+
+function without(fields: unknown, secret: readonly string[]): unknown {
+	if (typeof fields !== 'object' || fields === null) return fields;
+	return Object.fromEntries(Object.entries(fields).filter(([name]) => !secret.includes(name)));
 }
 
 function hasFiles(form: FormData): boolean {

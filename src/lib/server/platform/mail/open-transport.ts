@@ -1,4 +1,5 @@
 import nodemailer, { type SendMailOptions } from 'nodemailer';
+import { transportOptions, type MailRoute } from './mail-server';
 
 /** How long each part of sending may take, in milliseconds. */
 const BOUNDS = { connectionTimeout: 10_000, greetingTimeout: 10_000, socketTimeout: 30_000 };
@@ -22,7 +23,7 @@ export interface Transport {
 }
 
 /** A way to the mail server that gives up rather than hang: ten seconds to be greeted, half a minute of silence. */
-export function openTransport(smtpUrl: string, bounds: Partial<typeof BOUNDS> = {}): Transport {
+export function openTransport(route: MailRoute, bounds: Partial<typeof BOUNDS> = {}): Transport {
 	let wasHandedOver = false;
 	const nothing = () => undefined;
 	// The library notes `message` when the last line of one was written to the connection.
@@ -30,7 +31,7 @@ export function openTransport(smtpUrl: string, bounds: Partial<typeof BOUNDS> = 
 		if (entry.tnx === 'message') wasHandedOver = true;
 	};
 	const logger = { trace: nothing, debug: nothing, info, warn: nothing, error: nothing, fatal: nothing };
-	const options: object = { ...BOUNDS, ...bounds, url: smtpUrl, logger };
+	const options: object = { ...BOUNDS, ...bounds, ...transportOptions(route), logger };
 	const transport = nodemailer.createTransport(options);
 	return {
 		sendMail: async (mail) => {

@@ -1,8 +1,9 @@
-import { createHash } from 'node:crypto';
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdirSync, renameSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { SMTPServer } from 'smtp-server';
+import { composeReport } from './compose-report';
 
 export interface StandIn {
 	readonly url: string;
@@ -11,10 +12,22 @@ export interface StandIn {
 
 /**
  * A mail server that sends nothing on: it takes each message by SMTP as a real one would and keeps it as `.eml` in a folder.
- * It refuses (550) an address at a host called `no-such-…`, and one without a host, so that refusals can be seen.
+ * It refuses (550) an address at a host called `no-such-…`, and one without a host, so that refusals can be seen; what it takes for a
+ * host called `gone-…` is reported as undelivered.
+ * @param returned where such reports are laid; nowhere if it is not said
  */
-export async function startStandIn(folder: string): Promise<StandIn> {
+export async function startStandIn(folder: string, returned?: string): Promise<StandIn> {
 	mkdirSync(folder, { recursive: true });
+	if (returned) mkdirSync(returned, { recursive: true });
+	const report = (from: string, to: string, eml: Buffer) => {
+		const host = to.split('@')[1]!;
+		if (!returned || !host.startsWith('gone-')) return;
+		const said = `550 5.1.1 <${to}>: no such person here`;
+		const name = `${Date.now()}-${randomUUID()}`;
+		const text = composeReport({ from, to, host, at: new Date() }, { status: '5.1.1', said }, eml);
+		writeFileSync(join(returned, `${name}.part`), text);
+		renameSync(join(returned, `${name}.part`), join(returned, `${name}.eml`));
+	};
 	const server = new SMTPServer({
 		authOptional: true,
 		disabledCommands: ['STARTTLS', 'AUTH'],
@@ -40,6 +53,8 @@ export async function startStandIn(folder: string): Promise<StandIn> {
 				const name = createHash('sha256').update(to).update(eml).digest('hex').slice(0, 24);
 				try {
 					writeFileSync(join(folder, `${name}.eml`), eml);
+					const from = envelope.mailFrom ? envelope.mailFrom.address : '';
+					for (const one of envelope.rcptTo) report(from, one.address, eml);
 					done();
 				} catch (error) {
 					done(error as Error);

@@ -70,7 +70,7 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 		.select({ state: delivery.state, n: sql<number>`count(*)` })
 		.from(delivery)
 		.innerJoin(letter, eq(letter.id, delivery.letterId))
-		.where(inArray(delivery.state, ['waiting', 'refused', 'failed']))
+		.where(inArray(delivery.state, ['waiting', 'refused', 'failed', 'undelivered']))
 		.groupBy(delivery.state);
 	return {
 		...{ answered: pile.answered, bands: pile.bands, out: pile.out, waiting: pile.waiting },
@@ -88,7 +88,7 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 		late: owed?.late ?? 0,
 		month: await monthSoFar(),
 		lateAccounts: await lateAccounts(),
-		letters: Object.fromEntries(letters.map((row) => [row.state, row.n]))
+		letters
 	};
 
 	async function monthSoFar() {

@@ -31,7 +31,12 @@ beforeEach(async () => {
 	today = '2026-10-30';
 	standIn = await startStandIn(outbox);
 	anchors = keepAnchors(books, {
-		...{ key: privateKey, folders, now: () => '2026-10-30T10:00:00.000Z', smtpUrl: standIn.url },
+		...{
+			key: privateKey,
+			folders,
+			now: () => '2026-10-30T10:00:00.000Z',
+			mailRoute: async () => ({ server: standIn.url, signing: null })
+		},
 		today: async () => day(today)
 	});
 });

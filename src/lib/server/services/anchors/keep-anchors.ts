@@ -7,6 +7,7 @@ import { writeAnchor } from '../../platform/anchors/anchor-files';
 import type { Books } from '../../platform/db/open';
 import { act, anchor, seal } from '../../platform/db/schema';
 import { logFailure } from '../../platform/log';
+import type { MailRoute } from '../../platform/mail/mail-server';
 import { mailAnchor } from './mail-anchor';
 
 /** Signs the head of the chain and carries it out of the books, for as long as the application runs. */
@@ -24,8 +25,8 @@ export interface AnchorOptions {
 	readonly folders: readonly string[];
 	readonly today: () => Promise<Day>;
 	readonly now: () => string;
-	/** The mail server. */
-	readonly smtpUrl: string;
+	/** Where mail is handed over. */
+	readonly mailRoute: () => Promise<MailRoute>;
 }
 
 const EVERY_MS = 2_000;
@@ -35,7 +36,7 @@ const EVERY_MS = 2_000;
  * locked. What cannot be written or sent is tried again at the next look, and logged.
  */
 export function keepAnchors(books: Books, options: AnchorOptions): Anchors {
-	const { key, folders, today, now, smtpUrl } = options;
+	const { key, folders, today, now, mailRoute } = options;
 	let written = 0;
 	/** Whether mail may wait: what was left by a stop before, and what was anchored since. */
 	let mayWait = true;
@@ -53,7 +54,7 @@ export function keepAnchors(books: Books, options: AnchorOptions): Anchors {
 				written = (await sign('head')).seals;
 			}
 			if (!mayWait) return;
-			await mailWaiting(books, smtpUrl);
+			await mailWaiting(books, mailRoute);
 			mayWait = false;
 		});
 	/** Signs the head as it is and writes it into every folder. */
@@ -107,13 +108,14 @@ async function headOf({ db }: Books): Promise<Pick<Anchor, 'books' | 'seals' | '
 	return { books: first!.hash, seals: last!.id, head: last!.hash, acts: newest?.id ?? 0 };
 }
 
-async function mailWaiting(books: Books, smtpUrl: string): Promise<void> {
+async function mailWaiting(books: Books, mailRoute: AnchorOptions['mailRoute']): Promise<void> {
 	const waiting = await books.db.select().from(anchor).where(eq(anchor.mail, 'waiting')).orderBy(anchor.id);
 	if (waiting.length === 0) return;
+	const route = await mailRoute();
 	const [auditor, firm] = [await readSetting(books.db, 'auditor'), await readSetting(books.db, 'firm')];
 	for (const one of waiting) {
 		const answer =
-			auditor?.email && firm ? await mailAnchor(smtpUrl, firm, auditor, one) : 'No address is set.';
+			auditor?.email && firm ? await mailAnchor(route, firm, auditor, one) : 'No address is set.';
 		await books.write((tx) =>
 			tx
 				.update(anchor)

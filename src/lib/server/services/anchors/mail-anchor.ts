@@ -1,15 +1,16 @@
 import { anchorCode } from '../../platform/anchors/anchor-code';
+import type { MailRoute } from '../../platform/mail/mail-server';
 import { openTransport } from '../../platform/mail/open-transport';
 import { anchorMail } from '../../../words';
 
 /** Sends an anchor to the firm's auditor; returns null, or what went wrong. */
 export async function mailAnchor(
-	smtpUrl: string,
+	route: MailRoute,
 	firm: { readonly name: string; readonly email: string },
 	auditor: { readonly email: string },
 	anchor: { readonly seals: number; readonly head: string; readonly day: string; readonly signed: string }
 ): Promise<string | null> {
-	const transport = openTransport(smtpUrl);
+	const transport = openTransport(route);
 	try {
 		const { subject, text } = anchorMail(firm.name, anchor.day, anchorCode(anchor));
 		await transport.sendMail({

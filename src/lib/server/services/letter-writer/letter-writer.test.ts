@@ -97,7 +97,7 @@ describe('a run', () => {
 		expect(await states()).toEqual(['written', 'written', 'written']);
 		const folder = mkdtempSync(join(tmpdir(), 'odd-penny-run-'));
 		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, now);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, now);
 		await standIn.close();
 		expect(readdirSync(folder)).toHaveLength(3);
 		const arrived = await Promise.all(

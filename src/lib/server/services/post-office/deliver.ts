@@ -2,12 +2,14 @@ import { and, eq, isNull, lte, or, sql } from 'drizzle-orm';
 import { retryMinutes } from '../../../core/7-letters/retry-minutes';
 import { cleanText } from '../../../core/text/clean-text';
 import { cutText } from '../../../core/text/cut-text';
+import type { MailRoute } from '../../platform/mail/mail-server';
 import { openTransport, type MailError, type Transport } from '../../platform/mail/open-transport';
 import type { Books } from '../../platform/db/open';
 import { delivery, letter, message } from '../../platform/db/schema';
 import { messageText } from '../../letters/store/kept-letters';
 
 import { isGone, newOwner } from './owner';
+import { resentMessage } from '../../letters/resent-message';
 import { SendRate } from './send-rate';
 
 type State = (typeof delivery.$inferSelect)['state'];
@@ -25,33 +27,41 @@ const LEASE_MS = 5 * 60_000;
  */
 export async function deliverWaiting(
 	books: Books,
-	smtpUrl: string,
+	route: MailRoute,
 	now: () => string,
 	owner: string = newOwner(),
 	rate: SendRate = new SendRate(null)
 ): Promise<void> {
 	await failCutOff(books, now(), owner);
-	const transport = openTransport(smtpUrl);
+	const transport = openTransport(route);
 	try {
 		while (rate.mayGo(now())) {
 			const id = await claim(books, now(), owner);
 			if (id === null) return;
 			const next = await books.db
-				.select({ to: letter.recipient, copies: letter.copies, data: letter.data, message })
+				.select({ to: letter.recipient, copies: letter.copies, data: letter.data, message, delivery })
 				.from(letter)
 				.innerJoin(message, eq(message.letterId, letter.id))
+				.innerJoin(delivery, eq(delivery.letterId, letter.id))
 				.where(eq(letter.id, id))
 				.get();
-			const { to, copies } = next!;
-			const from = (JSON.parse(next!.data) as { firm: { email: string } }).firm.email;
-			const raw = await messageText(books, next!.message).catch((error: unknown) => error as Error);
+			const way = next!.delivery;
+			const to = way.resentTo ?? next!.to;
+			const written = (JSON.parse(next!.data) as { firm: { email: string } }).firm.email;
+			const from = route.returnTo ?? written;
+			const raw = await messageText(books, next!.message)
+				.then((eml) => resentMessage(eml, way, written))
+				.catch((error: unknown) => error as Error);
 			if (raw instanceof Error) {
 				await mark(books, id, owner, now(), 'failed', raw.message);
 				continue;
 			}
 			try {
-				const sent = await transport.sendMail({ envelope: { from, to: [to] }, raw });
-				const missed = await sendCopies(transport, from, copies ?? [], raw);
+				const dsn = reportsWanted(way.resentId ?? way.messageId, to);
+				const sent = await transport.sendMail({ envelope: { from, to: [to] }, raw, dsn });
+				// Copies went with the first, and are not in doubt.
+				const copies = way.resentTo === null ? (next!.copies ?? []) : [];
+				const missed = await sendCopies(transport, from, copies, raw);
 				await mark(books, id, owner, now(), 'sent', [sent.response, ...missed].join(' '));
 			} catch (error) {
 				const problem = error as MailError;
@@ -90,6 +100,12 @@ async function sendCopies(
 		}
 	return missed;
 }
+
+/** What a server that can is asked to report, and by which id (RFC 3461, section 4): the header is enough to know the letter by. */
+const reportsWanted = (messageId: string, to: string) => ({
+	...{ id: messageId.replace(/^<|>$/g, ''), return: 'headers' as const },
+	...{ notify: ['failure' as const, 'delay' as const], recipient: to }
+});
 
 /** Codes of the library for a server that cannot be reached, is not trusted or lets nobody in: no letter is to blame. */
 const AWAY = new Set([
@@ -162,6 +178,11 @@ async function claim(books: Books, at: string, owner: string): Promise<number | 
 	return claimed[0]?.id ?? null;
 }
 
+/** A report may be read sooner than it is known here that the message was taken. */
+const SENT_OR_NOT = sql<State>`case when exists (
+	select 1 from delivery_report r
+	where r.letter_id = delivery.letter_id and r.action = 'failed' and r.at >= delivery.at) then 'undelivered' else 'sent' end`;
+
 /** Says how a letter fared that was claimed here; where its lease ran out meanwhile, what was said of it since stays. */
 async function mark(
 	books: Books,
@@ -175,7 +196,10 @@ async function mark(
 	await books.write((tx) =>
 		tx
 			.update(delivery)
-			.set({ state, at, answer: cutText(cleanText(answer), 400), nextAt, owner: null, leaseUntil: null })
+			.set({
+				...{ state: state === 'sent' ? SENT_OR_NOT : state, at, nextAt },
+				...{ answer: cutText(cleanText(answer), 400), owner: null, leaseUntil: null }
+			})
 			.where(and(eq(delivery.letterId, id), eq(delivery.owner, owner)))
 	);
 }

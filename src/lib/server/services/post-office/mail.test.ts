@@ -67,7 +67,7 @@ describe('letters', () => {
 		);
 		await send('statement');
 		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, now);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, now);
 		await standIn.close();
 		expect(await states()).toEqual(['refused', 'sent']);
 		expect((await books.db.select().from(delivery).where(eq(delivery.letterId, 1)).get())!.answer).toContain(
@@ -98,7 +98,7 @@ describe('letters', () => {
 		await books.write((tx) => tx.update(customer).set({ contacts }).where(eq(customer.id, 1)));
 		await send('statement');
 		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, now);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, now);
 		await standIn.close();
 		expect(await states()).toEqual(['sent', 'sent']);
 		const kept = (await books.db.select().from(letter).where(eq(letter.id, 1)).get())!;
@@ -118,7 +118,7 @@ describe('letters', () => {
 		await send('reminder');
 		await books.write((tx) => tx.update(delivery).set({ state: 'sending' }).where(eq(delivery.letterId, 1)));
 		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, now);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, now);
 		await standIn.close();
 		expect(await states()).toEqual(['failed', 'sent']);
 	});
@@ -127,8 +127,8 @@ describe('letters', () => {
 		await send('reminder');
 		const standIn = await startStandIn(folder);
 		await Promise.all([
-			deliverWaiting(books, standIn.url, now, `${hostname()} 1 a`),
-			deliverWaiting(books, standIn.url, now, `${hostname()} ${process.pid} b`)
+			deliverWaiting(books, { server: standIn.url, signing: null }, now, `${hostname()} 1 a`),
+			deliverWaiting(books, { server: standIn.url, signing: null }, now, `${hostname()} ${process.pid} b`)
 		]);
 		await standIn.close();
 		expect(await states()).toEqual(['sent', 'sent', 'sent', 'sent']);
@@ -141,7 +141,7 @@ describe('letters', () => {
 			books.write((tx) => tx.update(delivery).set({ state: 'sending', owner, leaseUntil }));
 		const standIn = await startStandIn(folder);
 		const look = async () => {
-			await deliverWaiting(books, standIn.url, now);
+			await deliverWaiting(books, { server: standIn.url, signing: null }, now);
 			return states();
 		};
 		await claimed('another-machine 7 x', '2026-10-30T10:01:00.000Z');

@@ -1,9 +1,13 @@
 import type { Books } from '../../platform/db/open';
+import { join } from 'node:path';
 import { readSetting } from '../../firm/store/settings';
+import { watchReturnedMail, type ReturnedMail } from '../returned-mail/returned-mail';
+import { mailRoute, returnsFrom, type MailGiven } from './mail-route';
 import { deliverWaiting } from './deliver';
 import { newOwner } from './owner';
 import { SendRate } from './send-rate';
 import { logFailure } from '../../platform/log';
+import type { MailRoute } from '../../platform/mail/mail-server';
 import { startStandIn, type StandIn } from '../../platform/mail/stand-in';
 
 const EVERY_MS = 60_000;
@@ -13,22 +17,32 @@ export interface PostOffice {
 	wake(): void;
 	/** Resolves when nothing waits any more. */
 	idle(): Promise<void>;
-	readonly standIn: boolean;
-	/** Where it hands mail over. */
-	readonly url: string;
+	/** Where it hands mail over now. */
+	route(): Promise<MailRoute & { readonly isStandIn: boolean }>;
+	/** Whether nothing leaves: mail is kept in a folder. */
+	isStandIn(): Promise<boolean>;
+	/** What stood in the way of all letters at the last look; null for nothing. */
+	readonly trouble: string | null;
+	/** Reads what comes back. */
+	readonly returned: ReturnedMail;
 	close(): Promise<void>;
 }
 
-/** Sends letters in the background, by `smtpUrl` or, with none, by the stand-in that keeps them in a folder. */
+/**
+ * Sends letters in the background, and reads what is reported of them.
+ * @param dataDir where the stand-in keeps messages
+ */
 export async function openPostOffice(
 	books: Books,
-	smtpUrl: string | null,
-	folder: string,
+	{ smtpUrl, secret, dataDir }: Pick<MailGiven, 'smtpUrl' | 'secret'> & { readonly dataDir: string },
 	now: () => string
 ): Promise<PostOffice> {
-	const standIn: StandIn | null = smtpUrl ? null : await startStandIn(folder);
-	const url = smtpUrl ?? standIn!.url;
+	const returnedTo = join(dataDir, 'returned');
+	const standIn: StandIn = await startStandIn(join(dataDir, 'outbox'), returnedTo);
+	const given: MailGiven = { smtpUrl, secret, standIn: { url: standIn.url, returned: returnedTo } };
+	const returned = watchReturnedMail(books, () => returnsFrom(books.db, given), now);
 	const [owner, rate] = [newOwner(), new SendRate(null)];
+	let trouble: string | null = null;
 	let running: Promise<void> | null = null;
 	let again = false;
 	/** The next look, where as many went as may go in a minute. */
@@ -41,11 +55,20 @@ export async function openPostOffice(
 				.finally(() => (running = null));
 	}
 	const run = async () => {
+		let route: MailRoute & { readonly isStandIn: boolean };
 		do {
 			again = false;
+			try {
+				route = await mailRoute(books.db, given);
+				trouble = null;
+			} catch (error) {
+				trouble = (error as Error).message;
+				throw error;
+			}
 			rate.perMinute = (await readSetting(books.db, 'letters'))?.perMinute ?? null;
-			await deliverWaiting(books, url, now, owner, rate);
+			await deliverWaiting(books, route, now, owner, rate);
 		} while (again && rate.waits(now()) === 0);
+		if (route.isStandIn) await returned.look();
 		const wait = rate.waits(now());
 		clearTimeout(next);
 		if (wait > 0) (next = setTimeout(wake, wait)).unref();
@@ -54,8 +77,16 @@ export async function openPostOffice(
 	const timer = setInterval(wake, EVERY_MS);
 	timer.unref();
 	return {
-		standIn: standIn !== null,
-		url,
+		route: () => mailRoute(books.db, given),
+		isStandIn: () =>
+			mailRoute(books.db, given).then(
+				(route) => route.isStandIn,
+				() => false
+			),
+		get trouble() {
+			return trouble;
+		},
+		returned,
 		wake,
 		idle: async () => {
 			while (running) await running;
@@ -64,7 +95,8 @@ export async function openPostOffice(
 			clearInterval(timer);
 			while (running) await running;
 			clearTimeout(next);
-			await standIn?.close();
+			await returned.close();
+			await standIn.close();
 		}
 	};
 }

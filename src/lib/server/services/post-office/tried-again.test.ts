@@ -71,20 +71,20 @@ describe('letters', () => {
 		let at = Date.parse('2026-10-30T10:00:00.000Z');
 		const clock = () => new Date(at).toISOString();
 		const busy = await answering('421 4.3.2 too busy');
-		await deliverWaiting(books, busy.url, clock);
+		await deliverWaiting(books, { server: busy.url, signing: null }, clock);
 		// The second is not even tried: nobody has time for it either.
 		expect(await fates()).toEqual([
 			['waiting', 1, '2026-10-30T10:01:00.000Z'],
 			['waiting', 0, null]
 		]);
-		await deliverWaiting(books, busy.url, clock);
+		await deliverWaiting(books, { server: busy.url, signing: null }, clock);
 		expect((await fates()).map(([, tries]) => tries)).toEqual([1, 1]);
 		await busy.close();
 		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, clock);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, clock);
 		expect(await states()).toEqual(['waiting', 'waiting']);
 		at += 60_000;
-		await deliverWaiting(books, standIn.url, clock);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, clock);
 		await standIn.close();
 		expect(await states()).toEqual(['sent', 'sent']);
 		expect(readdirSync(folder)).toHaveLength(2);
@@ -96,15 +96,15 @@ describe('letters', () => {
 		// Nobody listens there.
 		const nobody = 'smtp://127.0.0.1:1';
 		for (let minutes = 0; minutes < 30 * 60; minutes++, at += 60_000)
-			await deliverWaiting(books, nobody, clock);
+			await deliverWaiting(books, { server: nobody, signing: null }, clock);
 		expect(await states()).toEqual(['failed', 'failed']);
 		expect((await fates())[0]![1]).toBe(10);
 		await done(books, sendAgain, { letterId: 1 }, CLERK);
-		await deliverWaiting(books, nobody, clock);
+		await deliverWaiting(books, { server: nobody, signing: null }, clock);
 		expect((await fates())[0]).toEqual(['waiting', 1, new Date(at + 60_000).toISOString()]);
 		await done(books, sendAgain, { letterId: 1 }, CLERK);
 		const standIn = await startStandIn(folder);
-		await deliverWaiting(books, standIn.url, clock);
+		await deliverWaiting(books, { server: standIn.url, signing: null }, clock);
 		await standIn.close();
 		expect(await states()).toEqual(['sent', 'failed']);
 	});
@@ -114,7 +114,7 @@ describe('letters', () => {
 	] as const)('whose connection is lost %s', async (_, at, fate) => {
 		await send('reminder');
 		const server = await leaving(at);
-		await deliverWaiting(books, server.url, now);
+		await deliverWaiting(books, { server: server.url, signing: null }, now);
 		await server.close();
 		expect((await fates())[0]).toEqual(fate);
 	});
@@ -125,7 +125,13 @@ describe('letters', () => {
 		const rate = new SendRate(3);
 		const went: number[] = [];
 		for (const at of ['10:00:00', '10:00:30', '10:01:01']) {
-			await deliverWaiting(books, standIn.url, () => `2026-10-30T${at}.000Z`, `${hostname()} 1 a`, rate);
+			await deliverWaiting(
+				books,
+				{ server: standIn.url, signing: null },
+				() => `2026-10-30T${at}.000Z`,
+				`${hostname()} 1 a`,
+				rate
+			);
 			went.push((await states()).filter((state) => state === 'sent').length);
 		}
 		await standIn.close();
@@ -143,7 +149,10 @@ describe('letters', () => {
 		const silent = createServer(() => undefined);
 		await new Promise<void>((resolve) => silent.listen(0, '127.0.0.1', resolve));
 		const { port } = silent.address() as AddressInfo;
-		const transport = openTransport(`smtp://127.0.0.1:${port}`, { greetingTimeout: 50 });
+		const transport = openTransport(
+			{ server: `smtp://127.0.0.1:${port}`, signing: null },
+			{ greetingTimeout: 50 }
+		);
 		const sent = transport.sendMail({
 			envelope: { from: 'a@hazel.example', to: ['b@hazel.example'] },
 			raw: 'x'

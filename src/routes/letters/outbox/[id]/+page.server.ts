@@ -1,7 +1,9 @@
 import { rowNumber } from '$lib/server/platform/http/row-number';
 import { error } from '@sveltejs/kit';
 import { simpleParser } from 'mailparser';
-import { view } from '$lib/server/platform/http/view';
+import { sendAgain } from '$lib/server/letters/commands/send-again';
+import { action } from '$lib/server/platform/http/action';
+import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtSent } from '$lib/server/letters/queries/outbox';
 import { messageText } from '$lib/server/letters/store/kept-letters';
 import type { PageServerLoad } from './$types';
@@ -16,6 +18,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		letter: { id, kind, date, recipient, copies: copies ?? [], name: found.name, code: found.code },
 		delivery: found.delivery,
 		runId: found.runId,
+		/** What mail servers reported since. */
+		reports: found.reports,
+		mayAct: mayAct(locals),
 		/** On paper alone it says what its letter says. */
 		mail: {
 			from: mail?.from?.text ?? '',
@@ -24,4 +29,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			attachments: (mail?.attachments ?? []).map((one) => ({ name: one.filename ?? '', bytes: one.size }))
 		}
 	};
+};
+
+export const actions = {
+	again: action(sendAgain, { then: (_, { locals }) => locals.app.postOffice.wake() })
 };

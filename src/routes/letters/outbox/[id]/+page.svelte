@@ -1,6 +1,7 @@
 <script lang="ts">
 	import PdfView from '$lib/trade/PdfView.svelte';
-	import { DELIVERY_WORDS, deliverySays, moment } from '$lib/words';
+	import SendAgain from '$lib/trade/letters/SendAgain.svelte';
+	import { DELIVERY_WORDS, deliverySays, didNotArrive, moment, REPORT_WORDS } from '$lib/words';
 	let { data } = $props();
 	const { letter, delivery, mail } = $derived(data);
 </script>
@@ -21,13 +22,21 @@
 		{#if mail.from}<dt class="text-soft">From</dt>
 			<dd>{mail.from}</dd>{/if}
 		<dt class="text-soft">State</dt>
-		<dd class={delivery.state === 'refused' || delivery.state === 'failed' ? 'text-oxblood' : ''}>
+		<dd class={didNotArrive(delivery.state) ? 'text-oxblood' : ''}>
 			{DELIVERY_WORDS[delivery.state]}, {moment(delivery.at)}{delivery.nextAt
 				? `. ${deliverySays(delivery)}`
 				: delivery.answer
 					? `: ${delivery.answer}`
 					: ''}
 		</dd>
+		{#if delivery.resentTo && delivery.resentAt}<dt class="text-soft">Sent again</dt>
+			<dd>to {delivery.resentTo}, {moment(delivery.resentAt)}</dd>{/if}
+		{#each data.reports as report (report.id)}<dt class="text-soft">Reported</dt>
+			<dd>
+				{REPORT_WORDS[report.action]} for {report.recipient}, {moment(report.at)}{report.said
+					? `: ${report.said}`
+					: ''}
+			</dd>{/each}
 		{#if delivery.printing}<dt class="text-soft">On paper</dt>
 			<dd>
 				{#if delivery.printedActId}<a class="underline" href="/letters/printed/{delivery.printedActId}"
@@ -40,6 +49,14 @@
 			<dd class="break-all">{delivery.messageId}</dd>{/if}
 	</dl>
 	<pre class="mt-4 border border-rule bg-raised p-4 font-sans text-base whitespace-pre-wrap">{mail.text}</pre>
+	{#if data.mayAct}<p class="mt-3">
+			<SendAgain
+				letter={{
+					...{ id: letter.id, name: letter.name, to: delivery.resentTo ?? letter.recipient },
+					...{ state: delivery.state, answer: delivery.answer, nextAt: delivery.nextAt }
+				}}
+			/>
+		</p>{/if}
 	<p class="mt-4 flex gap-3">
 		<a class="btn" href="/letters/outbox/{letter.id}/pdf"
 			>{mail.attachments[0]

@@ -4,8 +4,8 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import type { pauseRun, resumeRun, withdrawLetters } from '$lib/server/letters/commands/steer-run';
-	import type { sendAgain as sendAgainAct } from '$lib/server/letters/commands/send-again';
 	import type { printLetters } from '$lib/server/letters/commands/print-letters';
+	import SendAgain from '$lib/trade/letters/SendAgain.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
 	import Table from '$lib/ui/Table.svelte';
@@ -16,6 +16,7 @@
 		count,
 		DELIVERY_WORDS,
 		deliverySays,
+		didNotArrive,
 		heldReason,
 		LETTER_WAY_WORDS,
 		moment,
@@ -31,14 +32,7 @@
 	const resume = new ActForm<typeof resumeRun>('?/resume');
 	const withdraw = new ActForm<typeof withdrawLetters>('?/withdraw');
 	const print = new ActForm<typeof printLetters>('?/print');
-	const again = new ActForm<typeof sendAgainAct>('?/again');
-	const problems = $derived([
-		...pause.problems,
-		...resume.problems,
-		...withdraw.problems,
-		...print.problems,
-		...again.problems
-	]);
+	const problems = $derived([...pause.problems, ...resume.problems, ...withdraw.problems, ...print.problems]);
 	const { counts } = $derived(run);
 	const isUnderWay = $derived(!run.isPaused && counts.toWrite + counts.waiting > counts.later);
 	const open = $derived(counts.toWrite + counts.waiting + counts.held + counts.toPrint);
@@ -59,7 +53,7 @@
 			: []
 	);
 	type Row = (typeof run.rows)[number];
-	const isWrong = (row: Row) => row.state === 'held' || row.mail === 'refused' || row.mail === 'failed';
+	const isWrong = (row: Row) => row.state === 'held' || didNotArrive(row.mail);
 	function stateOf(row: Row): string {
 		if (row.state === 'to-write') return run.isPaused ? 'paused' : 'to be written';
 		if (row.state === 'held') return 'held';
@@ -104,14 +98,9 @@
 	>{/snippet}
 {#snippet remark(row: Row)}<span class="text-sm text-soft">{says(row)}</span>{/snippet}
 
-{#snippet sendAgain(
-	row: Row
-)}{#if data.mayAct && row.letterId !== null && (row.nextAt || row.mail === 'refused' || row.mail === 'failed')}<button
-			class="btn py-0.5"
-			disabled={again.busy}
-			onclick={() => again.send({ letterId: String(row.letterId) })}
-			>{row.nextAt ? 'Try now' : 'Send again'}</button
-		>{/if}{/snippet}
+{#snippet sendAgain(row: Row)}{#if data.mayAct && row.letterId !== null}<SendAgain
+			letter={{ ...row, id: row.letterId, state: row.mail, to: row.to ?? '' }}
+		/>{/if}{/snippet}
 
 <svelte:head><title>{runTitle(run)} · Odd Penny</title></svelte:head>
 

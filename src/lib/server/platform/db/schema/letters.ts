@@ -2,6 +2,7 @@ import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-or
 import { LETTER_KINDS, LETTER_LANGUAGES, type StatementAsked } from '../../../../core/7-letters/letter';
 import type { LetterDetails } from '../../../../core/7-letters/letter-details';
 import type { Wording } from '../../../../core/7-letters/wording/wording';
+import { REPORTED_ACTIONS } from '../../../../core/7-letters/returned/read-delivery-status';
 import { HELD_REASONS } from '../../../../core/7-letters/why-held';
 import { LETTER_WAYS } from '../../../../core/model/customer-details';
 import { sql } from 'drizzle-orm';
@@ -39,9 +40,10 @@ export const letter = sqliteTable(
 	(t) => [index('letter_customer').on(t.customerId), index('letter_act').on(t.actId)]
 );
 
-/** How a letter fares by mail; `paper` where it goes by post alone. */
+/** How a letter fares by mail: `undelivered` where it was taken and reported back as not arrived, `paper` where it goes by post alone. */
 export const DELIVERY_STATES = [
-	...(['waiting', 'sending', 'sent', 'refused', 'failed', 'paused', 'withdrawn', 'paper'] as const)
+	...(['waiting', 'sending', 'sent', 'refused', 'failed', 'undelivered'] as const),
+	...(['paused', 'withdrawn', 'paper'] as const)
 ] as const;
 
 /** How a letter fared on its way. */
@@ -59,6 +61,11 @@ export const delivery = sqliteTable(
 		tries: integer('tries').notNull(),
 		/** When it is tried again at the earliest, where it was not taken for now. */
 		nextAt: text('next_at'),
+		/** Where it goes once it is sent again after it was taken before; null while it goes as it was written. */
+		resentTo: text('resent_to'),
+		/** When that was asked for, and the id of the message by which it goes (RFC 5322, section 3.6.6). */
+		resentAt: text('resent_at'),
+		resentId: text('resent_id'),
 		/** Who is sending it, and until when that is believed: another process leaves it alone so long. */
 		owner: text('owner'),
 		leaseUntil: text('lease_until'),
@@ -72,8 +79,34 @@ export const delivery = sqliteTable(
 		index('delivery_printing')
 			.on(t.letterId)
 			.where(sql`"printing" = 'waiting'`),
-		index('delivery_printed').on(t.printedActId)
+		index('delivery_printed').on(t.printedActId),
+		index('delivery_message').on(t.messageId),
+		index('delivery_resent')
+			.on(t.resentId)
+			.where(sql`"resent_id" is not null`)
 	]
+);
+
+/** What a mail server reported of a letter that was handed over (RFC 3464), as it was read. */
+export const deliveryReport = sqliteTable(
+	'delivery_report',
+	{
+		id: integer('id').primaryKey(),
+		letterId: integer('letter_id')
+			.notNull()
+			.references(() => letter.id),
+		/** When it was read. */
+		at: text('at').notNull(),
+		recipient: text('recipient').notNull(),
+		action: text('action', { enum: REPORTED_ACTIONS }).notNull(),
+		/** The code of RFC 3463; empty where none was given. */
+		status: text('status').notNull(),
+		/** What the server said. */
+		said: text('said').notNull(),
+		/** The message that it came in (SHA-256), so that none is read twice. */
+		mailHash: text('mail_hash').notNull()
+	},
+	(t) => [uniqueIndex('delivery_report_mail').on(t.mailHash, t.letterId, t.recipient)]
 );
 
 /** The message exactly as it was handed to the mail server (RFC 5322). */

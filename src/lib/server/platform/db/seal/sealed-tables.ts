@@ -63,6 +63,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	approval: 'kept',
 	manual_receipt: 'kept',
 	delivery: 'kept',
+	delivery_report: 'posted',
 	letter_run: 'kept',
 	run_letter: 'kept',
 	wording_version: 'posted',
