@@ -17,6 +17,9 @@ for (const exports of Object.values(modules))
 		if (typeof one === 'object' && one !== null && 'run' in one && 'kind' in one)
 			acts.set(name, one as AnyAct).set((one as AnyAct).kind, one as AnyAct);
 
+/** An account that nobody has, on this machine: what is sent there goes nowhere. */
+const ACCOUNT = { host: '127.0.0.1', port: 1, security: 'none', user: 'x', password: 'x' };
+
 /** Forms whose input the page makes of something else: a text, or a list that somebody pasted. */
 const OWN_FIELDS: Readonly<Record<string, object>> = {
 	'/money-in/manual-receipts?/paste': { text: 'CHQ 100.00', method: 'cheque' },
@@ -41,6 +44,9 @@ const OWN_FIELDS: Readonly<Record<string, object>> = {
 		},
 		...{ isChanged: true, about: [1], attach: true, copyToMe: false, seen: { letter: 0, run: 0 } }
 	},
+	'/books/settings/mail?/server': ACCOUNT,
+	'/books/settings/mail?/mailbox': { ...ACCOUNT, folder: 'x', address: 'a@b.example' },
+	'/books/settings/mail?/makeKey': { domain: 'firm.example', selector: 'x' },
 	'/money-in/returned?/notice': { returned: [1], seen: 0 },
 	'/books/rates?/one': { currency: 'EUR', day: '2026-10-30', rate: '0.85' },
 	'/books/rates?/add': { text: 'day,currency,rate\n2026-10-30,EUR,0.85' },

@@ -1,6 +1,7 @@
 CREATE TABLE `delivery_report` (
 	`id` integer PRIMARY KEY NOT NULL,
 	`letter_id` integer NOT NULL,
+	`about` text NOT NULL,
 	`at` text NOT NULL,
 	`recipient` text NOT NULL,
 	`action` text NOT NULL,

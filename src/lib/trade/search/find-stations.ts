@@ -26,6 +26,7 @@ const SETTINGS = [
 	],
 	['Terms of payment', 'the firm’s own list', 'terms', 'days instalments settlement discount due'],
 	['Numbers and times', 'how they are written', 'numbers', 'time zone decimal comma locale'],
+	['Letters', 'when statements come round, how many go', 'letters', 'schedule payment page in credit'],
 	['Anchors', 'to whom the signed record goes', 'anchors', 'auditor mail']
 ] as const;
 
@@ -194,6 +195,10 @@ const STATIONS: readonly Known[] = [
 	{
 		...{ name: 'Settings', about: 'bank accounts, limits, numbers', href: '/books/settings' },
 		...{ words: 'limits bank account ledger vat', supervises: true }
+	},
+	{
+		...{ name: 'Mail', about: 'mail server, undelivered mail, signature', href: '/books/settings/mail' },
+		...{ words: 'smtp imap dkim bounce password tls test e-mail', supervises: true }
 	},
 	...SETTINGS.map(([name, about, at, words]): Known => ({
 		...{ name, about: `settings: ${about}`, href: `/books/settings#${at}` },

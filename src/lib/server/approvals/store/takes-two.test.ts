@@ -7,6 +7,7 @@ import { addBankAccount } from '../../firm/commands/add-bank-account';
 import { setAuditor } from '../../firm/commands/set-auditor';
 import { setBankFiles } from '../../firm/commands/set-bank-files';
 import { setLetters } from '../../firm/commands/set-letters';
+import { setMailServer } from '../../firm/commands/set-mail-server';
 import { setLimits } from '../../firm/commands/set-limits';
 import { readSetting } from '../../firm/store/settings';
 import { makeSignInCode } from '../../people/commands/make-sign-in-code';
@@ -61,6 +62,12 @@ describe('what takes two people', () => {
 			setLetters as never,
 			{ ...LETTERS, payLink: 'https://pay.ashlock-kiln.example' },
 			(db) => readSetting(db, 'letters')
+		],
+		[
+			'the server through which mail goes',
+			setMailServer as never,
+			{ host: 'mail.firm.example', port: 465, security: 'tls', user: 'accounts', sealed: '' },
+			(db) => readSetting(db, 'mail')
 		]
 	];
 	test.each(acts)(

@@ -181,7 +181,8 @@ async function claim(books: Books, at: string, owner: string): Promise<number | 
 /** A report may be read sooner than it is known here that the message was taken. */
 const SENT_OR_NOT = sql<State>`case when exists (
 	select 1 from delivery_report r
-	where r.letter_id = delivery.letter_id and r.action = 'failed' and r.at >= delivery.at) then 'undelivered' else 'sent' end`;
+	where r.letter_id = delivery.letter_id and r.action = 'failed' and r.at >= delivery.at
+		and r.about = coalesce(delivery.resent_id, delivery.message_id)) then 'undelivered' else 'sent' end`;
 
 /** Says how a letter fared that was claimed here; where its lease ran out meanwhile, what was said of it since stays. */
 async function mark(

@@ -34,12 +34,13 @@ export async function noteReport(books: Books, source: Buffer, at: string): Prom
 			const told = report.recipients.filter((one) => known.some((address) => same(address, one.recipient)));
 			// Where it names nobody we know it was passed on there: it is still about the letter.
 			const about = told.length > 0 ? told : report.recipients.length > 0 ? report.recipients : [inWords];
+			const isOfThisTime = way.resentId === null || ids.includes(way.resentId);
+			const named = (isOfThisTime && way.resentId) || way.messageId;
 			const rows = about.map((one) => ({
-				...{ letterId: own.id, at, mailHash, action: one.action, status: one.status },
+				...{ letterId: own.id, about: named, at, mailHash, action: one.action, status: one.status },
 				...{ recipient: short(one.recipient), said: short(one.said || report.text) }
 			}));
 			const kept = await tx.insert(deliveryReport).values(rows).onConflictDoNothing().returning();
-			const isOfThisTime = way.resentId === null || ids.includes(way.resentId);
 			if (!isOfThisTime) continue;
 			const ofCopies = (address: string) =>
 				!same(address, to) && (own.copies ?? []).some((copy) => same(copy, address));

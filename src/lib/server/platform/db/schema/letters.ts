@@ -95,6 +95,8 @@ export const deliveryReport = sqliteTable(
 		letterId: integer('letter_id')
 			.notNull()
 			.references(() => letter.id),
+		/** The message that it names: as it went first, or as it was sent again. */
+		about: text('about').notNull(),
 		/** When it was read. */
 		at: text('at').notNull(),
 		recipient: text('recipient').notNull(),
