@@ -47,6 +47,7 @@ const OWN_FIELDS: Readonly<Record<string, object>> = {
 	'/books/settings/mail?/server': ACCOUNT,
 	'/books/settings/mail?/mailbox': { ...ACCOUNT, folder: 'x', address: 'a@b.example' },
 	'/books/settings/mail?/makeKey': { domain: 'firm.example', selector: 'x' },
+	'/open-items?/attach': { documentId: 1 },
 	'/money-in/returned?/notice': { returned: [1], seen: 0 },
 	'/books/rates?/one': { currency: 'EUR', day: '2026-10-30', rate: '0.85' },
 	'/books/rates?/add': { text: 'day,currency,rate\n2026-10-30,EUR,0.85' },

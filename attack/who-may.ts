@@ -50,6 +50,8 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/customers/[code]?/forget': 'clerk',
 	'/customers/[code]?/forget-habit': 'clerk',
 	'/first-start': 'anybody',
+	'/open-items?/attach': 'clerk',
+	'/open-items?/take-off': 'clerk',
 	'/letters/outbox/[id]?/again': 'clerk',
 	'/letters/outbox?/again': 'clerk',
 	'/letters/outbox?/print': 'clerk',

@@ -1,15 +1,21 @@
 <script lang="ts">
 	import type { lookAtItem } from '$lib/server/documents/queries/item-life';
 	import type { DifferenceKind } from '$lib/core/model/records';
+	import DocumentPaper from './DocumentPaper.svelte';
 	import Coin from '$lib/ui/Coin.svelte';
 	import { DIFFERENCE_NAMES, amount, money, moment, shortDay } from '$lib/words';
 	/** An item with its life: issued, paid, what was taken back, and by whom. */
 	let {
 		life,
 		today,
-		closeHref
-	}: { life: NonNullable<Awaited<ReturnType<typeof lookAtItem>>>; today: string; closeHref: string } =
-		$props();
+		closeHref,
+		mayAct
+	}: {
+		life: NonNullable<Awaited<ReturnType<typeof lookAtItem>>>;
+		today: string;
+		closeHref: string;
+		mayAct: boolean;
+	} = $props();
 	const currency = $derived(life.document.currency);
 	const words = (event: (typeof life.events)[number]): string => {
 		switch (event.what) {
@@ -76,6 +82,11 @@
 				href={write('reminder')}>Write a reminder</a
 			>{/if}
 	</p>{/if}
+{#if life.document.kind !== 'claim'}<DocumentPaper
+		documentId={life.document.id}
+		paper={life.paper}
+		{mayAct}
+	/>{/if}
 {#if life.document.purchaseOrder}<p class="says">Their order {life.document.purchaseOrder}</p>{/if}
 {#if life.document.paymentReference}<p class="says">
 		Payment reference {life.document.paymentReference}

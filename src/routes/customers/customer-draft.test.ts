@@ -20,6 +20,7 @@ const HAZEL: CustomerDetails = {
 		termsParts: [],
 		language: 'de',
 		statementWay: 'paper',
+		statementFiles: [],
 		interest: 'agreed',
 		interestBasisPoints: 425,
 		discountBasisPoints: 250,

@@ -12,7 +12,8 @@ import { user } from '$lib/server/platform/db/schema';
 import { whoseMoneyWaits } from '$lib/server/services/answers/whose-money-waits';
 import { warmUp } from '$lib/server/services/render-pdf';
 import { viewInThread } from '$lib/server/services/threads/view-in-thread';
-import { mayAct } from '$lib/server/platform/http/view';
+import { lookAtOwnWordings } from '$lib/server/letters/queries/wordings';
+import { mayAct, view } from '$lib/server/platform/http/view';
 import { RUN_PAGE } from '$lib/server/letters/queries/letters';
 import { action, shaped } from '$lib/server/platform/http/action';
 import { setAddress } from '$lib/server/customers/commands/set-address';
@@ -30,7 +31,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const today = await locals.app.today();
 	const filter = readFilter(url, await baseCurrencyOr(locals.app.books.db, 'GBP'));
 	const statement = kind === 'statement' && !corrections ? readStatement(url) : null;
+	// Which words a reminder has says its step.
+	const wordings = kind === 'statement' ? await view(locals, lookAtOwnWordings, kind) : [];
 	return {
+		wordings,
+		wording: wordings.find((one) => one.key === url.searchParams.get('wording'))?.key ?? null,
 		kind,
 		corrections,
 		page,
@@ -60,6 +65,11 @@ const runInput = z.object({
 			message: 'The period ends before it begins.'
 		})
 		.nullable(),
+	wording: z
+		.string()
+		.regex(/^[a-z0-9-]{1,60}$/)
+		.nullable()
+		.default(null),
 	note: NOTE,
 	copyToMe: z.boolean(),
 	chosen: z
@@ -86,7 +96,9 @@ export const actions = {
 		prepare: async (fields, _, { locals }) => {
 			const read = shaped(runInput, fields);
 			if (!read.ok) return read;
-			const { copyToMe, ...given } = read.value;
+			const { copyToMe, wording, ...given } = read.value;
+			const own = wording === null ? [] : await view(locals, lookAtOwnWordings, given.kind);
+			const details = own.some((one) => one.key === wording) ? { wording: wording! } : null;
 			const { db } = locals.app.books;
 			const rows = await viewInThread(locals, 'letters-chosen', {
 				...{ kind: given.kind, statement: given.statement, chosen: given.chosen },
@@ -95,7 +107,11 @@ export const actions = {
 			const me = copyToMe
 				? await db.select({ email: user.email }).from(user).where(eq(user.id, locals.who!.id)).all()
 				: [];
-			return ok({ ...given, rows, copyTo: me[0]?.email ?? null });
+			return ok({
+				...given,
+				...{ rows, copyTo: me[0]?.email ?? null },
+				chosen: details ? given.chosen.map((one) => ({ ...one, details })) : given.chosen
+			});
 		},
 		then: ({ runId }, { locals }) => {
 			locals.app.letterWriter.wake();

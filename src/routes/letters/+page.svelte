@@ -25,6 +25,7 @@
 		{
 			kind: 'statement' | 'reminder';
 			statement: typeof data.statement;
+			wording: string | null;
 			note: string;
 			copyToMe: boolean;
 			chosen: readonly Chosen[];
@@ -33,8 +34,8 @@
 	>('?/send', { otherwise: 'The letters could not be asked for. None was sent; try again.' });
 	function send(event: SubmitEvent) {
 		event.preventDefault();
-		const { kind, statement, run } = data;
-		void form.send({ kind, statement, note, copyToMe, chosen: chosen.all, seen: run.seen });
+		const { kind, statement, wording, run } = data;
+		void form.send({ kind, statement, wording, note, copyToMe, chosen: chosen.all, seen: run.seen });
 	}
 	const { rows, ready, accounts, corrections } = $derived(data.run);
 	const current = $derived(rows.find((row) => keyOf(row) === shown) ?? rows[0]);
@@ -115,6 +116,7 @@
 			...{ kind: data.kind, customer: String(current.customerId), currency: current.currency },
 			...(data.statement ? { show: data.statement.kind, to: data.statement.to } : {}),
 			...(data.statement?.from ? { from: data.statement.from } : {}),
+			...(data.wording ? { wording: data.wording } : {}),
 			...(note || ownNote ? { note: [note, ownNote].filter(Boolean).join('\n\n') } : {})
 		});
 		return `/letters/preview?${params}`;
@@ -138,6 +140,8 @@
 		{#if !data.corrections}
 			{#key data.kind}
 				<RunOptions
+					wordings={data.wordings}
+					wording={data.wording}
 					kind={data.kind}
 					asked={data.asked}
 					filter={data.filter}

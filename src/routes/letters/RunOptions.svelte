@@ -16,7 +16,9 @@
 		today,
 		tags,
 		currencies,
-		least
+		least,
+		wordings,
+		wording
 	}: {
 		kind: 'statement' | 'reminder';
 		asked: StatementAsked;
@@ -28,6 +30,9 @@
 		currencies: readonly string[];
 		/** The least amount as it is typed. */
 		least: string;
+		/** Wordings of the firm's own that these letters may have, and which was chosen. */
+		wordings: readonly { readonly key: string; readonly name: string }[];
+		wording: string | null;
 	} = $props();
 	const names: Readonly<Record<StatementKind, string>> = {
 		open: 'Open items',
@@ -74,6 +79,16 @@
 			<DayField name="from" label="From" value={asked.from ?? month} near={today} {changed} />
 		{/if}
 		<DayField name="to" label={show === 'open' ? 'As at' : 'To'} value={asked.to} near={today} {changed} />
+	{/if}
+	{#if wordings.length > 0}
+		<label class="grid gap-0.5"
+			><span class="text-soft">Wording</span>
+			<select name="wording" class="py-0.5" value={wording ?? ''} onchange={changed}
+				><option value="">the usual one</option>{#each wordings as one (one.key)}<option value={one.key}
+						>{one.name}</option
+					>{/each}</select
+			></label
+		>
 	{/if}
 	<details class="grow" open={filters > 0}>
 		<summary class="cursor-pointer py-1 text-copper"

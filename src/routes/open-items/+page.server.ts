@@ -7,6 +7,11 @@ import { mayAct, view } from '$lib/server/platform/http/view';
 import { lookAtWaysToPay } from '$lib/server/receipts/queries/ways-to-pay';
 import { recordAsPaid, recordAsPaidInput } from '$lib/server/receipts/commands/record-as-paid';
 import { lookAtItem } from '$lib/server/documents/queries/item-life';
+import { z } from 'zod';
+import { idFromText } from '$lib/server/act/fields';
+import { KEPT_FILE_BYTES } from '$lib/server/act/kept-files';
+import { attachPaper, takeOffPaper } from '$lib/server/documents/commands/attach-paper';
+import { keptFilesOfForm } from '$lib/server/platform/http/kept-files-of-form';
 import { PAGE, lookAtOpenItems } from '$lib/server/documents/queries/open-items';
 import type { PageServerLoad } from './$types';
 import { readOpenItemsQuery } from './read-query';
@@ -27,6 +32,14 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 };
 
 export const actions = {
+	attach: action(attachPaper, {
+		most: 2 * KEPT_FILE_BYTES,
+		prepare: async (fields, form) => {
+			const read = shaped(z.object({ documentId: idFromText }), fields);
+			return read.ok ? ok({ ...read.value, files: await keptFilesOfForm(form) }) : read;
+		}
+	}),
+	'take-off': action(takeOffPaper),
 	paid: action(recordAsPaid),
 	previewPaid: preview('clerk', async (fields, _, { locals }) => {
 		const read = shaped(recordAsPaidInput, fields);

@@ -33,6 +33,11 @@
 		data.mayAct
 			? [
 					{
+						keys: ['l'],
+						what: 'write a letter about what is ticked',
+						run: () => void (ticked.letterHref && goto(ticked.letterHref))
+					},
+					{
 						keys: ['p'],
 						what: 'record what is ticked as paid',
 						run: () => ticked.all.length > 0 && (paying = true)
@@ -177,7 +182,12 @@
 	</section>
 	{#if data.item}
 		<aside class="overflow-y-auto border-l border-rule bg-raised px-6 pt-5">
-			<ItemLife life={data.item} today={data.today ?? ''} closeHref={link({ item: null })} />
+			<ItemLife
+				life={data.item}
+				today={data.today ?? ''}
+				closeHref={link({ item: null })}
+				mayAct={data.mayAct}
+			/>
 		</aside>
 	{/if}
 	{#if barShown}
@@ -185,6 +195,9 @@
 			<button class="btn btn-main" disabled={ticked.all.length === 0} onclick={() => (paying = true)}
 				>Record as paid <span class="key">P</span></button
 			>
+			{#if ticked.letterHref}<a class="btn" href={ticked.letterHref}
+					>Write about {ticked.all.length === 1 ? 'it' : 'them'} <span class="key">L</span></a
+				>{/if}
 			<p aria-live="polite">
 				{ticked.all.length
 					? `${count(ticked.all.length, 'item')} of ${count(ticked.accounts, 'account')}, ${list(ticked.sums.map((one) => money(one.amount, one.currency)))}.`

@@ -48,6 +48,17 @@ export class TickedItems {
 		const sum = typedAmount(this.wanted, this.currency ?? this.base);
 		return typeof sum === 'number' ? sum - (this.sums[0]?.amount ?? 0) : null;
 	});
+	/** The page where a letter about what is ticked is written; null where it is of several accounts or currencies, or of credit notes. */
+	readonly letterHref = $derived.by(() => {
+		const { row } = this.all[0] ?? {};
+		const isOne = this.currency !== null && new Set(this.all.map((one) => one.row.customerId)).size === 1;
+		if (!row || !isOne || this.all.some((one) => one.row.kind === 'claim')) return null;
+		const isDue = this.all.every((one) => one.row.kind !== 'credit_note');
+		return `/letters/write?${new URLSearchParams({
+			...{ kind: isDue ? 'reminder' : 'copies', customer: String(row.customerId), currency: row.currency },
+			items: this.all.map((one) => one.row.id).join(',')
+		})}`;
+	});
 	/** Whether all that is typed can be read. */
 	readonly ready = $derived(this.all.length > 0 && [...this.amounts.values()].every((sum) => sum !== null));
 

@@ -11,6 +11,7 @@ const HAZEL: CustomerDetails = {
 		termsParts: [],
 		language: 'en',
 		statementWay: 'mail',
+		statementFiles: [],
 		interest: 'statutory',
 		interestBasisPoints: null,
 		discountBasisPoints: null,

@@ -19,6 +19,7 @@ const HAZEL: CustomerDetails = {
 		termsParts: [],
 		language: 'en',
 		statementWay: 'mail',
+		statementFiles: [],
 		interest: 'statutory',
 		interestBasisPoints: null,
 		discountBasisPoints: null,

@@ -298,6 +298,8 @@ export interface ActFacts {
 	'take-off-promise': { readonly customer: string; readonly sum: Sum };
 	'merge-accounts': MergedFacts;
 	'part-accounts': MergedFacts;
+	'attach-paper': { readonly number: string; readonly file: string };
+	'take-off-paper': { readonly number: string; readonly file: string };
 	'keep-customer-files': { readonly customer: string; readonly files: readonly string[] };
 	'take-off-customer-files': { readonly customer: string; readonly files: readonly string[] };
 	'take-off-note': { readonly customer: string; readonly text: string };

@@ -45,6 +45,10 @@ export type LetterWay = (typeof LETTER_WAYS)[number];
 export const STATEMENT_WAYS = ['mail', 'paper', 'both', 'none'] as const;
 export type StatementWay = (typeof STATEMENT_WAYS)[number];
 
+/** What a statement's lines go along as beside its paper: a table, or UBL for machines. */
+export const STATEMENT_FILES = ['csv', 'ubl'] as const;
+export type StatementFile = (typeof STATEMENT_FILES)[number];
+
 /** Which letters somebody is sent a copy of. */
 export const CONTACT_COPIES = ['none', 'statements', 'reminders', 'all'] as const;
 export type ContactCopies = (typeof CONTACT_COPIES)[number];
@@ -80,6 +84,8 @@ export interface CustomerDetails extends Terms {
 	/** In which they are written to. */
 	readonly language: CustomerLanguage;
 	readonly statementWay: StatementWay;
+	/** Files that go along with statements by mail. */
+	readonly statementFiles: readonly StatementFile[];
 	readonly interest: InterestPolicy;
 	/** A year, in basis points, where a rate was agreed; else null. */
 	readonly interestBasisPoints: number | null;
@@ -122,6 +128,7 @@ export const NO_DETAILS: Omit<CustomerDetails, 'name'> = {
 		taxNumber: null,
 		language: 'en',
 		statementWay: 'mail',
+		statementFiles: [],
 		interest: 'statutory',
 		interestBasisPoints: null,
 		tags: [],

@@ -2,14 +2,19 @@ import MailComposer from 'nodemailer/lib/mail-composer/index.js';
 import type { Letter } from '../../core/7-letters/letter';
 import { mailText } from '../../words/letters';
 
-/** A document as it hangs on a letter. */
-export interface CopyOfDocument {
-	readonly number: string;
-	readonly pdf: Buffer;
+/** A file as it hangs on a letter, beside its paper. */
+export interface AttachedFile {
+	readonly name: string;
+	readonly contentType: string;
+	readonly content: Buffer;
 }
 
+/** All that hangs on a message travels alike, so that it can be kept apart from it. */
+const BASE_64 = { contentTransferEncoding: 'base64' as const };
+
 /** A number as a file's name: what a file system may not have is a dash. */
-const fileName = (number: string) => number.replace(/[^\p{L}\p{N}._-]+/gu, '-').slice(0, 80) || 'document';
+export const fileName = (number: string) =>
+	number.replace(/[^\p{L}\p{N}._-]+/gu, '-').slice(0, 80) || 'document';
 
 export interface Composed {
 	readonly eml: Buffer;
@@ -21,7 +26,7 @@ export interface Composed {
 /** The message that carries a letter, as it will travel (RFC 5322, MIME). Its id is given, so that sending again is seen. */
 export async function composeMail(
 	letter: Letter,
-	{ pdf, papers }: { readonly pdf: Buffer; readonly papers: readonly CopyOfDocument[] },
+	{ pdf, papers }: { readonly pdf: Buffer; readonly papers: readonly AttachedFile[] },
 	{ to, copies }: { readonly to: string; readonly copies: readonly string[] },
 	id: string,
 	date: Date
@@ -42,9 +47,11 @@ export async function composeMail(
 		date,
 		attachments: [
 			{ filename, content: pdf, contentType: 'application/pdf' },
-			...papers.map((one) => ({
-				filename: `${fileName(one.number)}.pdf`,
-				...{ content: one.pdf, contentType: 'application/pdf' }
+			...papers.map(({ name, content, contentType }) => ({
+				filename: name,
+				content,
+				contentType,
+				...BASE_64
 			}))
 		]
 	});

@@ -11,9 +11,11 @@ import { packPaper, type PackedPaper } from '../platform/files/papers';
 import { packMessage } from '../platform/mail/pack-message';
 import type { Reader } from '../platform/db/open';
 import type { StepOfLetter } from '../../core/7-letters/letter-details';
+import { attachedPdf } from '../documents/store/attached-paper';
 import { paperFor } from '../documents/store/paper-for';
-import { composeMail, type CopyOfDocument } from './compose-mail';
+import { composeMail, fileName, type AttachedFile } from './compose-mail';
 import { setPaper } from './set-paper';
+import { statementFile } from './statement-file';
 import { lettersFor, type LetterOfOne, type LettersAsked } from './store/letters-for';
 import { letterVersions } from './store/letter-versions';
 
@@ -32,7 +34,7 @@ export interface WrittenLetter {
 	readonly to: string;
 	readonly copies: readonly string[];
 	readonly paper: PackedPaper;
-	/** Copies of documents that go with it. */
+	/** What else hangs on it: copies of documents, files of its lines. */
 	readonly copiesOf: readonly PackedPaper[];
 	/** The step of chasing that it is. */
 	readonly step?: StepOfLetter;
@@ -70,7 +72,7 @@ export async function writeLetters(
 			written.push(one);
 			continue;
 		}
-		const { letter, to, copies, attached } = one.value;
+		const { letter, to, copies, attached, files } = one.value;
 		const { way = 'mail', step } = asked.accounts[n]!;
 		const reached = way === 'paper' ? letter.customer.address.length > 0 : to !== null;
 		if (!reached) {
@@ -78,7 +80,10 @@ export async function writeLetters(
 			continue;
 		}
 		try {
-			const papers = await copiesFor(db, attached);
+			const papers = [
+				...(await copiesFor(db, attached)),
+				...files.map((file) => statementFile(letter, file))
+			];
 			const value = await writeOne(letter, way, { to, copies, papers }, { shows: shows[n]!, now });
 			written.push({ ok: true, value: step ? { ...value, step } : value });
 		} catch (error) {
@@ -89,11 +94,15 @@ export async function writeLetters(
 	return written;
 }
 
-async function copiesFor(db: Reader, ids: readonly number[]): Promise<CopyOfDocument[]> {
-	const papers: CopyOfDocument[] = [];
+async function copiesFor(db: Reader, ids: readonly number[]): Promise<AttachedFile[]> {
+	const papers: AttachedFile[] = [];
 	for (const id of ids) {
 		const paper = await paperFor(db, id);
-		if (paper) papers.push({ number: paper.number, pdf: setPaper({ what: 'paper', paper }) });
+		if (paper)
+			papers.push({
+				...{ name: `${fileName(paper.number)}.pdf`, contentType: 'application/pdf' },
+				content: (await attachedPdf(db, id)) ?? setPaper({ what: 'paper', paper })
+			});
 	}
 	return papers;
 }
@@ -108,20 +117,20 @@ async function writeOne(
 	}: {
 		readonly to: string | null;
 		readonly copies: readonly string[];
-		readonly papers: readonly CopyOfDocument[];
+		readonly papers: readonly AttachedFile[];
 	},
 	{ shows, now }: { readonly shows: string; readonly now: string }
 ): Promise<WrittenLetter> {
 	const pdf = setPaper({ what: 'letter', letter });
 	const paper = await packPaper(pdf);
-	const copiesOf = await Promise.all(papers.map((one) => packPaper(one.pdf)));
+	const copiesOf = await Promise.all(papers.map((one) => packPaper(one.content)));
 	const base = { letter, way, paper, copiesOf, shows };
 	if (way === 'paper' || to === null) {
 		const { subject, body } = mailText(letter);
 		return { ...base, ...{ to: '', copies: [], message: null, messageId: '', subject, body } };
 	}
 	const mail = await composeMail(letter, { pdf, papers }, { to, copies }, randomUUID(), new Date(now));
-	const message = await deflate(packMessage(mail.eml, [pdf, ...papers.map((one) => one.pdf)]));
+	const message = await deflate(packMessage(mail.eml, [pdf, ...papers.map((one) => one.content)]));
 	const { messageId, subject, body } = mail;
 	return { ...base, ...{ to, copies, message, messageId, subject, body } };
 }

@@ -2,10 +2,11 @@
 	import {
 		CUSTOMER_LANGUAGES,
 		INTEREST_POLICIES,
+		STATEMENT_FILES,
 		STATEMENT_WAYS,
 		type NamedTerms
 	} from '$lib/core/model/customer-details';
-	import { INTEREST_WORDS, languageName, STATEMENT_WAY_WORDS } from '$lib/words';
+	import { INTEREST_WORDS, languageName, STATEMENT_FILE_WORDS, STATEMENT_WAY_WORDS } from '$lib/words';
 	import Field from '$lib/ui/Field.svelte';
 	import type { FieldFaults } from '$lib/ui/field-faults';
 	import type { Snippet } from 'svelte';
@@ -101,6 +102,14 @@
 						>{/each}</select
 				>{/snippet}</Field
 		>
+		<fieldset class="col-span-2 flex flex-wrap items-center gap-x-5 gap-y-1">
+			<legend class="float-left mr-4">Beside the paper, by mail</legend>
+			{#each STATEMENT_FILES as file (file)}<label class="flex items-center gap-2"
+					><input type="checkbox" value={file} bind:group={draft.statementFiles} />{STATEMENT_FILE_WORDS[
+						file
+					]}</label
+				>{/each}
+		</fieldset>
 		{#if ways.length > 1}<Field {form} name="details.chasingPolicy" label="Chased"
 				>{#snippet input(attributes)}<select {...attributes} bind:value={draft.chasingPolicy}
 						>{#each ways as way (way.id)}<option value={way.isUsual ? '' : way.id}>{way.name}</option

@@ -6,6 +6,7 @@ import type {
 	CustomerDetails,
 	CustomerLanguage,
 	InterestPolicy,
+	StatementFile,
 	StatementWay
 } from '../../core/model/customer-details';
 import { TermsDraft } from './terms-draft.svelte';
@@ -43,6 +44,7 @@ export class CustomerDraft {
 	taxNumber = $state('');
 	language = $state<CustomerLanguage>('en');
 	statementWay = $state<StatementWay>('mail');
+	statementFiles = $state<StatementFile[]>([]);
 	interest = $state<InterestPolicy>('statutory');
 	interestRate = $state('');
 	tags = $state('');
@@ -71,6 +73,7 @@ export class CustomerDraft {
 		this.statementAddress = details.statementAddress.join('\n');
 		this.language = details.language;
 		this.statementWay = details.statementWay;
+		this.statementFiles = [...details.statementFiles];
 		this.interest = details.interest;
 		this.interestRate = details.interestBasisPoints === null ? '' : text(details.interestBasisPoints / 100);
 		this.creditLimit = details.creditLimit === null ? '' : plainAmount(details.creditLimit, currency);
@@ -105,6 +108,7 @@ export class CustomerDraft {
 				...{ address: lines(this.address), statementAddress: lines(this.statementAddress) },
 				...this.terms.given(),
 				...{ language: this.language, statementWay: this.statementWay, interest: this.interest },
+				statementFiles: this.statementFiles,
 				// What was typed before somebody chose that none was agreed does not count.
 				interestBasisPoints: this.interest === 'agreed' ? typedPercent(this.interestRate) : null,
 				creditLimit: limit,

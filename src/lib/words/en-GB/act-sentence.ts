@@ -206,6 +206,8 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 		`Merged ${other}, ${otherCode}, into ${customer}, ${code}`,
 	'part-accounts': ({ customer, code, other, otherCode }) =>
 		`Took back that ${other}, ${otherCode}, is one with ${customer}, ${code}`,
+	'attach-paper': ({ number, file }) => `Attached ${file} to ${number} as its paper`,
+	'take-off-paper': ({ number, file }) => `Took ${file} off ${number}`,
 	'keep-customer-files': ({ customer, files }) => `Kept ${list(files)} with ${customer}`,
 	'take-off-customer-files': ({ customer, files }) => `Took ${list(files)} off ${customer}`,
 	'take-off-note': ({ customer, text }) => `Took off a note of ${customer}: ${text}`,

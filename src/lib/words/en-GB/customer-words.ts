@@ -5,13 +5,14 @@ import type {
 	CustomerField,
 	InterestPolicy,
 	LetterWay,
+	StatementFile,
 	StatementWay,
 	TermsFrom,
 	TermsPart
 } from '../../core/model/customer-details';
 import { languageName } from './language-name';
 import { INTEREST_WORDS, TERMS_FROM_WORDS } from './terms-words';
-import { count, money, shortDay } from './format';
+import { count, list, money, shortDay } from './format';
 
 /** What is kept of a customer, by name. */
 export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
@@ -33,6 +34,7 @@ export const CUSTOMER_FIELD_NAMES: Readonly<Record<CustomerField, string>> = {
 	taxNumber: 'VAT number',
 	language: 'language',
 	statementWay: 'statements',
+	statementFiles: 'files with statements',
 	interest: 'interest on what is overdue',
 	interestBasisPoints: 'rate of interest',
 	tags: 'tags',
@@ -59,6 +61,12 @@ export const STATEMENT_WAY_WORDS: Readonly<Record<StatementWay, string>> = {
 	none: 'none'
 };
 
+/** What goes along with statements by mail. */
+export const STATEMENT_FILE_WORDS: Readonly<Record<StatementFile, string>> = {
+	csv: 'a table (CSV)',
+	ubl: 'a file for machines (UBL)'
+};
+
 /** How a letter goes. */
 export const LETTER_WAY_WORDS: Readonly<Record<LetterWay, string>> = {
 	mail: 'by e-mail',
@@ -83,6 +91,8 @@ export function contactWords({ name, role, email, phone, copies }: Contact): str
 /** A value as it is read; empty where there is none. */
 function valueWords(field: CustomerField, value: CustomerChange['before'], currency: string): string {
 	if (value === null || value === '') return '';
+	if (field === 'statementFiles')
+		return list((value as readonly StatementFile[]).map((one) => STATEMENT_FILE_WORDS[one]));
 	if (typeof value === 'object')
 		return value.map((one) => `“${typeof one === 'string' ? one : partOrContact(one)}”`).join(', ');
 	if (field === 'termsFrom') return TERMS_FROM_WORDS[value as TermsFrom];

@@ -243,6 +243,11 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		'Anchors of the books go to audit@tarn.example'
 	],
 	[
+		{ kind: 'attach-paper', facts: { number: 'AK-1', file: 'ak-1.pdf' } },
+		'Attached ak-1.pdf to AK-1 as its paper'
+	],
+	[{ kind: 'take-off-paper', facts: { number: 'AK-1', file: 'ak-1.pdf' } }, 'Took ak-1.pdf off AK-1'],
+	[
 		{ kind: 'set-mail-server', facts: { host: 'mail.tarn.example', user: 'accounts' } },
 		'Mail goes through mail.tarn.example, signed in as accounts'
 	],

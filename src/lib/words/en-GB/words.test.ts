@@ -114,6 +114,7 @@ const problems: Problem[] = [
 	{ code: 'is-set-up' },
 	{ code: 'not-proved', breaches: 2 },
 	{ code: 'mail-refused', why: 'connect ECONNREFUSED' },
+	{ code: 'not-a-pdf', file: 'ak-1.docx' },
 	{ code: 'mailbox-refused', why: 'Authentication failed' },
 	{ code: 'customer-changed', customer: 'Hazel Hill' },
 	{ code: 'account-not-settled', customer: 'Hazel Hill', items: 2, credits: 1 },

@@ -184,7 +184,12 @@
 	</section>
 	<aside class="overflow-y-auto border-l border-rule px-6 pt-5 text-sm {data.item ? 'bg-raised' : ''}">
 		{#if data.item}
-			<ItemLife life={data.item} today={data.today ?? ''} closeHref={page.url.pathname} />
+			<ItemLife
+				life={data.item}
+				today={data.today ?? ''}
+				closeHref={page.url.pathname}
+				mayAct={data.who?.role !== 'reader'}
+			/>
 		{:else}
 			{#each account.standing as one (one.currency)}
 				<h2 class="font-sans text-sm font-semibold text-soft">Age of it, {one.currency}</h2>

@@ -47,7 +47,9 @@
 		? `to ${customer.statementEmail ?? 'nobody yet'}`
 		: STATEMENT_WAY_WORDS[customer.statementWay]}{customer.reminderEmail
 		? `, reminders to ${customer.reminderEmail}`
-		: ''}.
+		: ''}.{customer.statementFiles.length
+		? ` With them: ${list(customer.statementFiles.map((one) => STATEMENT_FILE_WORDS[one]))}.`
+		: ''}
 </p>
 {#if mark}<p class="note mt-2">
 		{mark} <a href="/money-in/returned?q={customer.code}">All of them</a>

@@ -3,6 +3,8 @@
 	import { languageName, LETTER_NAMES, WORDING_NAMES } from '$lib/words';
 	import LetterTabs from '../LetterTabs.svelte';
 	let { data } = $props();
+	/** Kinds of which several wordings are of use: one is chosen for a step, a run, or a letter by hand. */
+	const NEW_FOR = { reminder: 'reminders', statement: 'statements', copies: 'copies' } as const;
 	const nameOf = ({ key, name }: (typeof data.wordings)[number]) =>
 		name ?? (isBuiltIn(key) ? WORDING_NAMES[key] : key);
 </script>
@@ -44,6 +46,11 @@
 		</tbody>
 	</table>
 	{#if data.maySet}
-		<p class="mt-3"><a class="btn" href="/letters/wordings/new">New wording for reminders …</a></p>
+		<p class="mt-3 flex flex-wrap gap-2">
+			{#each ['reminder', 'statement', 'copies'] as const as kind (kind)}<a
+					class="btn"
+					href="/letters/wordings/new?kind={kind}">New wording for {NEW_FOR[kind]} …</a
+				>{/each}
+		</p>
 	{/if}
 </section>

@@ -156,7 +156,8 @@ function asInput(details: CustomerDetails) {
 		...plain,
 		...{ otherNames: [...otherNames], address: [...address], statementAddress: [...statementAddress] },
 		termsParts: [...termsParts],
-		...{ tags: [...tags], contacts: [...contacts], payerAccounts: [...payerAccounts] }
+		...{ tags: [...tags], contacts: [...contacts], payerAccounts: [...payerAccounts] },
+		statementFiles: [...details.statementFiles]
 	};
 }
 

@@ -71,7 +71,7 @@ describe('details of a customer', () => {
 		const after = await seen();
 		expect(after.details).toEqual({
 			...details,
-			...{ contacts: [], termsFrom: 'issue', termsParts: [] },
+			...{ contacts: [], termsFrom: 'issue', termsParts: [], statementFiles: [] },
 			...{ name: 'Hazel Hill Pottery', address: ['Kiln Row', 'Mere'], statementEmail: null },
 			...{ tags: ['north', 'kilns'], payerAccounts: ['GB12ZZAM1'] }
 		});

@@ -3,6 +3,7 @@ import {
 	CONTACT_COPIES,
 	CUSTOMER_LANGUAGES,
 	INTEREST_POLICIES,
+	STATEMENT_FILES,
 	STATEMENT_WAYS
 } from '../../../core/model/customer-details';
 import { percentField, TERMS_SHAPE, termsFault, withLastPart } from '../../firm/store/terms-shape';
@@ -65,6 +66,10 @@ export const detailsField = z
 		taxNumber: text(40),
 		language: z.enum(CUSTOMER_LANGUAGES),
 		statementWay: z.enum(STATEMENT_WAYS),
+		statementFiles: z
+			.array(z.enum(STATEMENT_FILES))
+			.max(STATEMENT_FILES.length)
+			.transform((given) => STATEMENT_FILES.filter((one) => given.includes(one))),
 		interest: z.enum(INTEREST_POLICIES),
 		interestBasisPoints: percentField('the rate').nullable(),
 		tags: listField(20, 40, 'Twenty tags at most are kept.'),

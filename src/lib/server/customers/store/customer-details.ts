@@ -59,6 +59,7 @@ export async function detailsOfAll(
 				...{ statementEmail: owner.statementEmail, reminderEmail: owner.reminderEmail, phone: owner.phone },
 				contacts: owner.contacts,
 				...{ language: owner.language, statementWay: owner.statementWay, interest: owner.interest },
+				statementFiles: owner.statementFiles,
 				interestBasisPoints: owner.interestBasisPoints,
 				...{ taxNumber: owner.taxNumber, tags: owner.tags, notes: owner.notes },
 				...{ chasingPolicy: owner.chasingPolicy },

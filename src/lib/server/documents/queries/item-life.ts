@@ -15,6 +15,7 @@ import {
 	receipt
 } from '../../platform/db/schema';
 import { defineLook } from '../../act/define-look';
+import { attachedPaper } from '../store/attached-paper';
 
 export interface LifeEvent {
 	readonly date: string;
@@ -118,7 +119,7 @@ export const lookAtItem = defineLook('reader', async (db, itemId: number) => {
 		.from(documentLine)
 		.where(eq(documentLine.documentId, found.document.id))
 		.orderBy(asc(documentLine.id));
-	return { ...found, lines, events };
+	return { ...found, lines, events, paper: await attachedPaper(db, found.document.id) };
 });
 
 /** Steps of chasing that were taken on an item. */

@@ -5,6 +5,7 @@ import type { Reader } from '../../platform/db/open';
 import { customer, document, documentLine, item, receipt, receiptState } from '../../platform/db/schema';
 import { openItemsOf } from '../store/open-items';
 import { nextNumber } from '../store/next-number';
+import { attachedPdf } from '../store/attached-paper';
 import { paperFor } from '../store/paper-for';
 import { defineLook } from '../../act/define-look';
 
@@ -79,3 +80,8 @@ export const lookAtFirstItem = defineLook('reader', async (db, documentId: numbe
 
 /** A document as its paper; null where there is none. */
 export const lookAtPaper = defineLook('reader', (db, documentId: number) => paperFor(db, documentId));
+
+/** The PDF that was attached to a document; null where none is. */
+export const lookAtAttachedPdf = defineLook('reader', (db, documentId: number) =>
+	attachedPdf(db, documentId)
+);

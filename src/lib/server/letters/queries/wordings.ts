@@ -37,6 +37,13 @@ export const lookAtWordings = defineLook('reader', async (db, _: null): Promise<
 	}));
 });
 
+/** Wordings of the firm's own that a kind of letter may have, by name. */
+export const lookAtOwnWordings = defineLook(
+	'reader',
+	async (db, kind: LetterKind): Promise<{ readonly key: string; readonly name: string }[]> =>
+		(await readWordings(db)).own().filter((one) => one.kind === kind)
+);
+
 /** A version of a wording, with who wrote it. */
 export interface WordingVersion {
 	readonly version: number;

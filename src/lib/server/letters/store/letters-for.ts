@@ -7,6 +7,7 @@ import { usualWording } from '../../../core/7-letters/wording/wording';
 import { recipientsOf, type Recipients } from '../../../core/7-letters/recipients-of';
 import { writeLetter } from '../../../core/7-letters/write-letter';
 import type { Day } from '../../../core/day/day';
+import type { StatementFile } from '../../../core/model/customer-details';
 import type { OpenItem } from '../../../core/model/records';
 import { sumOf } from '../../../core/money/add';
 import { minor, ZERO } from '../../../core/money/minor';
@@ -34,6 +35,8 @@ export interface LetterFor extends Recipients {
 	readonly letter: Letter;
 	/** Documents of which copies go with it. */
 	readonly attached: readonly number[];
+	/** As what its lines go along beside its paper. */
+	readonly files: readonly StatementFile[];
 }
 
 /** What is asked of one letter. */
@@ -162,7 +165,8 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 				letter: worded,
 				to,
 				copies: [...new Set([...copies, ...more] as string[])],
-				attached: account.attach || kind === 'copies' ? documentsOf(worded, items) : []
+				attached: account.attach || kind === 'copies' ? documentsOf(worded, items) : [],
+				files: kind === 'statement' ? owner.statementFiles : []
 			}
 		});
 	}

@@ -71,6 +71,7 @@ export const RESTS_ON: Readonly<Record<string, RestsOn>> = {
 	claim_file: 'nothing',
 	claim_note: 'nothing',
 	customer_file: 'nothing',
+	document_paper: 'nothing',
 	promise: 'nothing',
 	// With each goes a change of the customer.
 	account_merge: 'nothing',

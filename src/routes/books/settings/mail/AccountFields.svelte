@@ -42,13 +42,14 @@
 	};
 </script>
 
-<div class="grid grid-cols-[1fr_90px] gap-2">
+<div class="grid grid-cols-[minmax(0,1fr)_90px] gap-2">
 	<Field {form} name="host" label="Server"
 		>{#snippet input(attributes)}<input
 				type="text"
 				autocomplete="off"
 				spellcheck="false"
 				placeholder="mail.firm.example"
+				class="w-full"
 				{...attributes}
 				value={account?.host ?? ''}
 			/>{/snippet}</Field
@@ -59,6 +60,7 @@
 				inputmode="numeric"
 				autocomplete="off"
 				placeholder={String(ports[security])}
+				class="w-full"
 				{...attributes}
 				value={account?.port ?? ''}
 			/>{/snippet}</Field

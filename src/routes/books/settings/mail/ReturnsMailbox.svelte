@@ -53,12 +53,13 @@
 	class="mt-2 grid w-96 gap-2"
 >
 	<AccountFields {form} {account} ports={PORTS} />
-	<div class="grid grid-cols-[110px_1fr] gap-2">
+	<div class="grid grid-cols-[110px_minmax(0,1fr)] gap-2">
 		<Field {form} name="folder" label="Folder"
 			>{#snippet input(attributes)}<input
 					type="text"
 					autocomplete="off"
 					placeholder="INBOX"
+					class="w-full"
 					{...attributes}
 					value={account?.folder ?? ''}
 				/>{/snippet}</Field
@@ -68,6 +69,7 @@
 					type="email"
 					autocomplete="off"
 					placeholder={email}
+					class="w-full"
 					{...attributes}
 					value={account?.address ?? ''}
 				/>{/snippet}</Field

@@ -38,7 +38,7 @@
 		<dt class="text-soft">Type</dt>
 		<dd class="font-mono">TXT</dd>
 		<dt class="text-soft">Text</dt>
-		<dd class="max-h-32 overflow-auto font-mono break-all" tabindex="-1">{record.text}</dd>
+		<dd class="font-mono break-all">{record.text}</dd>
 	</dl>
 	<div class="mt-2 flex gap-2">
 		<button
@@ -55,7 +55,7 @@
 <form
 	method="POST"
 	action="?/makeKey"
-	class="mt-3 grid w-96 grid-cols-[1fr_130px] gap-2"
+	class="mt-3 grid w-96 grid-cols-[minmax(0,1fr)_130px] gap-2"
 	use:enhance={make.submit((given) => ({ domain: text(given, 'domain'), selector: text(given, 'selector') }))}
 >
 	<Field form={make} name="domain" label="Domain"
@@ -71,6 +71,7 @@
 				type="text"
 				autocomplete="off"
 				placeholder="oddpenny1"
+				class="w-full"
 				{...attributes}
 			/>{/snippet}</Field
 	>

@@ -1,5 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
-import { LETTER_LANGUAGES } from '$lib/core/7-letters/letter';
+import { LETTER_KINDS, LETTER_LANGUAGES } from '$lib/core/7-letters/letter';
+import { usualWording } from '$lib/core/7-letters/wording/wording';
 import { dropWording, keepWording } from '$lib/server/letters/commands/keep-wording';
 import { someCustomer } from '$lib/server/letters/queries/some-customer';
 import { lookAtWording } from '$lib/server/letters/queries/wordings';
@@ -12,10 +13,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	warmUp();
 	const language = LETTER_LANGUAGES.find((one) => one === url.searchParams.get('language')) ?? 'en';
 	const isNew = params.key === 'new';
-	// A new one begins with the words of the usual reminder.
-	const found = await view(locals, lookAtWording, { key: isNew ? 'reminder' : params.key, language });
+	// A new one begins with the usual words of its kind.
+	const kind = LETTER_KINDS.find((one) => one === url.searchParams.get('kind')) ?? 'reminder';
+	const key = isNew ? usualWording(kind) : params.key;
+	const found = await view(locals, lookAtWording, { key, language });
 	if (!found) error(404, 'There is no such wording. It may have been removed.');
-	const base = found.now.words ? null : await view(locals, lookAtWording, { key: 'reminder', language });
+	const base = found.now.words
+		? null
+		: await view(locals, lookAtWording, { key: usualWording(found.now.kind), language });
 	return {
 		isNew,
 		language,

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { beforeNavigate } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
-	import { LETTER_LANGUAGES } from '$lib/core/7-letters/letter';
+	import { LETTER_LANGUAGES, type LetterKind } from '$lib/core/7-letters/letter';
 	import { isBuiltIn } from '$lib/core/7-letters/wording/wording';
 	import type { dropWording, keepWording } from '$lib/server/letters/commands/keep-wording';
 	import { ActForm } from '$lib/trade/act-form.svelte';
@@ -34,7 +34,7 @@
 	}
 	const keeping = new ActForm<typeof keepWording>('?/keep', {
 		done: ({ output }) => void toast(`Kept as version ${output.version}. Letters from now on say this.`),
-		leaving: () => void toast('Kept. Steps of chasing can have this wording now.')
+		leaving: () => void toast('Kept. Letters of its kind can have this wording now.')
 	});
 	const dropping = new ActForm<typeof dropWording>('?/drop', {
 		done: () => void toast('Gone back. Your own words are kept among the versions.')
@@ -61,6 +61,15 @@
 	const REST = 400;
 	let sample = $state.raw(untrack(() => data.sample));
 	let customer = $state('');
+	/** Why a letter cannot be shown that is about something that happened. */
+	const NOTHING_TO_SHOW: Readonly<Record<LetterKind, string>> = {
+		statement: '',
+		reminder: '',
+		returned: 'It is shown with a returned payment whose notice waits; none does.',
+		thanks: 'It is shown with an invoice that was paid; there is none yet.',
+		copies: 'It is shown with a document; there is none yet.',
+		interest: 'It is shown with interest that was charged; none was yet.'
+	};
 	const words = $derived(draft.words);
 	let asked = $state.raw<{ readonly words: typeof words } | null>(null);
 	$effect(() => {
@@ -73,9 +82,15 @@
 	});
 	const url = $derived(
 		sample &&
-			`/letters/preview?${new URLSearchParams({ kind: data.now.kind, language: data.language, customer: String(sample.id), currency: sample.currency })}`
+			`/letters/preview?${new URLSearchParams({
+				...{ kind: data.now.kind, language: data.language },
+				...{ customer: String(sample.id), currency: sample.currency },
+				...(sample.items ? { items: sample.items.join(',') } : {}),
+				...(sample.returnedId ? { of: String(sample.returnedId) } : {})
+			})}`
 	);
-	const hasPreview = $derived(data.now.kind === 'statement' || data.now.kind === 'reminder');
+	/** Whether it can be tried on any customer; others are about something that happened. */
+	const isOfAnybody = $derived(data.now.kind === 'statement' || data.now.kind === 'reminder');
 </script>
 
 <svelte:head><title>{name || 'New wording'} · Odd Penny</title></svelte:head>
@@ -91,12 +106,12 @@
 				<a
 					class={language === data.language ? 'font-semibold' : 'underline'}
 					aria-current={language === data.language ? 'page' : undefined}
-					href="?language={language}">{languageName(language)}</a
+					href="?{data.isNew ? `kind=${data.now.kind}&` : ''}language={language}">{languageName(language)}</a
 				>
 			{/each}
 			<span class="text-soft"
 				>{data.isNew
-					? 'begins with the words of the first reminder'
+					? `begins with the usual words of a ${LETTER_NAMES[data.now.kind].toLowerCase()}`
 					: data.now.isOwn
 						? `your own words, version ${data.now.version}`
 						: data.now.words
@@ -168,26 +183,24 @@
 		class="flex min-h-0 flex-col border-l border-rule bg-wash p-4"
 		aria-label="The letter with these words"
 	>
-		{#if !hasPreview}
-			<p class="says">
-				A {LETTER_NAMES[data.now.kind].toLowerCase()} is shown with its own facts where it is written.
-			</p>
+		{#if !isOfAnybody && !sample}
+			<p class="says">{NOTHING_TO_SHOW[data.now.kind]}</p>
 		{:else}
 			<div class="mb-2 flex items-center gap-3 text-sm">
 				<span class="min-w-0 shrink truncate"
 					>{sample ? `As ${sample.name} would get it` : 'Choose a customer to see it'}</span
 				>
-				<span class="ml-auto w-56 shrink-0">
-					<CustomerField
-						label="Show it for another customer"
-						placeholder="another customer"
-						bind:text={customer}
-						choose={(one) => {
-							sample = { id: one.id, name: one.name, currency: one.currency };
-							customer = '';
-						}}
-					/>
-				</span>
+				{#if isOfAnybody}<span class="ml-auto w-56 shrink-0">
+						<CustomerField
+							label="Show it for another customer"
+							placeholder="another customer"
+							bind:text={customer}
+							choose={(one) => {
+								sample = { id: one.id, name: one.name, currency: one.currency };
+								customer = '';
+							}}
+						/>
+					</span>{/if}
 			</div>
 			{#if url && asked}<PdfView {url} {asked} label="The letter with these words" />{/if}
 		{/if}

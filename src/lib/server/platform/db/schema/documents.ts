@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { CREDIT_NOTE_KINDS, DOCUMENT_INCOMES } from '../../../../core/model/records';
 import { amountColumn, dayColumn } from '../columns';
 import { act } from './acts';
@@ -59,6 +59,24 @@ export const documentLine = sqliteTable(
 		tax: amountColumn('tax').notNull()
 	},
 	(t) => [index('document_line_document').on(t.documentId)]
+);
+
+/** The paper of a document as the firm sent it elsewhere, a PDF exactly as it came. The newest that nobody took off holds. */
+export const documentPaper = sqliteTable(
+	'document_paper',
+	{
+		id: integer('id').primaryKey(),
+		actId: integer('act_id')
+			.notNull()
+			.references(() => act.id),
+		documentId: integer('document_id')
+			.notNull()
+			.references(() => document.id),
+		name: text('name').notNull(),
+		bytes: integer('bytes').notNull(),
+		content: blob('content', { mode: 'buffer' }).notNull()
+	},
+	(t) => [index('document_paper_document').on(t.documentId), index('document_paper_act').on(t.actId)]
 );
 
 /** What can be settled: an instalment of a document; most documents have one. */

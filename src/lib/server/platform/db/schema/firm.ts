@@ -6,6 +6,7 @@ import {
 	STATEMENT_WAYS,
 	TERMS_FROM,
 	type Contact,
+	type StatementFile,
 	type TermsPart
 } from '../../../../core/model/customer-details';
 import { dayColumn } from '../columns';
@@ -73,6 +74,11 @@ export const customer = sqliteTable(
 		language: text('language', { enum: CUSTOMER_LANGUAGES }).notNull().default('en'),
 		/** How they get statements. */
 		statementWay: text('statement_way', { enum: STATEMENT_WAYS }).notNull().default('mail'),
+		/** Files that go along with them by mail. */
+		statementFiles: text('statement_files', { mode: 'json' })
+			.$type<readonly StatementFile[]>()
+			.notNull()
+			.default([]),
 		/** What interest they may be charged on what is overdue. */
 		interest: text('interest', { enum: INTEREST_POLICIES }).notNull().default('statutory'),
 		/** A year, where a rate was agreed. */

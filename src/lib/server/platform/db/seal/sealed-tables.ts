@@ -8,6 +8,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	journal_line: 'posted',
 	document: 'posted',
 	document_line: 'posted',
+	document_paper: 'posted',
 	item: 'posted',
 	bank_file: 'posted',
 	bank_file_part: 'posted',

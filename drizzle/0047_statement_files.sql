@@ -1,0 +1,1 @@
+ALTER TABLE `customer` ADD `statement_files` text DEFAULT '[]' NOT NULL;
