@@ -12,6 +12,7 @@
 		money,
 		returnedMark,
 		shortDay,
+		STATEMENT_FILE_WORDS,
 		STATEMENT_WAY_WORDS,
 		termsWords
 	} from '$lib/words';

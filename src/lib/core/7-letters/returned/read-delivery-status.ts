@@ -22,7 +22,7 @@ export interface DeliveryStatus {
 
 /** More recipients than one message of ours has. */
 const MOST_RECIPIENTS = 60;
-const FIELD = /^([A-Za-z-]+)[ \t]*:[ \t]*(.*)$/;
+const FIELD = /^([A-Za-z-]+)[ \t]*:(.*)$/;
 
 /**
  * Reads the part of a report that is meant for machines, `message/delivery-status` (RFC 3464, section 2.1): groups of fields with empty

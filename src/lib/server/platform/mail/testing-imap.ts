@@ -26,7 +26,8 @@ function structureOf(source: string): string {
 }
 
 function envelopeOf(source: string): string {
-	const [, name, host] = /^From: .*?<?([^<>@\s]+)@([^<>\s]+)>?\s*$/im.exec(source) ?? [];
+	const line = /^From: (.*)$/im.exec(source)?.[1] ?? '';
+	const [, name, host] = /([^<>@\s]+)@([^<>@\s]+)/.exec(line) ?? [];
 	const from = name && host ? `((NIL NIL ${quoted(name)} ${quoted(host)}))` : 'NIL';
 	return `(NIL "a subject" ${from} ${from} ${from} NIL NIL NIL NIL NIL)`;
 }
