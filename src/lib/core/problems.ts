@@ -293,6 +293,7 @@ export type Problem =
 	| { readonly code: 'not-proved'; readonly breaches: number }
 	/** The mail server did not take a message. */
 	| { readonly code: 'mail-refused'; readonly why: string }
+	| { readonly code: 'open-again'; readonly customer: string }
 	| { readonly code: 'not-a-pdf'; readonly file: string }
 	| { readonly code: 'mailbox-refused'; readonly why: string }
 	/** Somebody else changed what is kept of a customer since it was shown. */

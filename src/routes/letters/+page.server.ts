@@ -22,10 +22,13 @@ import { readFilter } from './read-run';
 import { readStatement } from './read-statement';
 import type { PageServerLoad } from './$types';
 
+/** Kinds of letters of which there are runs. */
+const KINDS = ['statement', 'reminder', 'thanks'] as const;
+
 export const load: PageServerLoad = async ({ locals, url }) => {
 	warmUp();
 	const asked = url.searchParams.get('kind');
-	const kind = asked === 'reminder' ? ('reminder' as const) : ('statement' as const);
+	const kind = KINDS.find((one) => one === asked) ?? 'statement';
 	const corrections = asked === 'correction';
 	const page = readPage(url);
 	const today = await locals.app.today();
@@ -58,7 +61,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 const NOTE = z.string().max(2_000, 'A note may be 2,000 letters long.');
 
 const runInput = z.object({
-	kind: z.enum(['statement', 'reminder']),
+	kind: z.enum(KINDS),
 	statement: z
 		.object({ kind: z.enum(STATEMENT_KINDS), from: dayField.nullable(), to: dayField })
 		.refine(({ kind, from, to }) => (kind === 'open' ? from === null : from !== null && from <= to), {

@@ -23,7 +23,7 @@
 	const form = new ActForm<
 		typeof startRun,
 		{
-			kind: 'statement' | 'reminder';
+			kind: typeof data.kind;
 			statement: typeof data.statement;
 			wording: string | null;
 			note: string;
@@ -51,7 +51,13 @@
 	const today = $derived(data.today ?? undefined);
 	const sums = $derived(list(data.run.sums.map((sum) => money(sum.amount, sum.currency))));
 	const currencies = $derived(data.run.sums.map((sum) => sum.currency).sort());
+	const isThanks = $derived(data.kind === 'thanks');
+	const LETTERS_OF = { statement: 'statement', reminder: 'reminder', thanks: 'thank-you letter' } as const;
 	const heading = $derived.by(() => {
+		if (isThanks)
+			return accounts
+				? `${count(accounts, 'account has', 'accounts have')} paid what was asked for.`
+				: 'Nobody is to be thanked today.';
 		if (data.corrections)
 			return accounts
 				? `${count(accounts, 'account has', 'accounts have')} an out-of-date letter.`
@@ -109,6 +115,11 @@
 				]
 			: []
 	);
+	/** What of the run's own the preview needs. */
+	const thankedFor = ({ step }: RunRow) => ({
+		items: step?.details.about?.join(',') ?? '',
+		wording: step?.details.wording ?? 'thanks'
+	});
 	const ownNote = $derived(current ? chosen.noteOf(keyOf(current)) : '');
 	const previewUrl = $derived.by(() => {
 		if (!current) return null;
@@ -116,6 +127,7 @@
 			...{ kind: data.kind, customer: String(current.customerId), currency: current.currency },
 			...(data.statement ? { show: data.statement.kind, to: data.statement.to } : {}),
 			...(data.statement?.from ? { from: data.statement.from } : {}),
+			...(isThanks ? thankedFor(current) : {}),
 			...(data.wording ? { wording: data.wording } : {}),
 			...(note || ownNote ? { note: [note, ownNote].filter(Boolean).join('\n\n') } : {})
 		});
@@ -137,7 +149,12 @@
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
 				it.{/if}
 		</p>
-		{#if !data.corrections}
+		{#if data.kind === 'reminder' && data.run.thanks > 0}<p class="mt-1">
+				<a class="underline" href="/letters?kind=thanks"
+					>{count(data.run.thanks, 'account', 'accounts')} to thank for paying</a
+				>
+			</p>{/if}
+		{#if !data.corrections && data.kind !== 'thanks'}
 			{#key data.kind}
 				<RunOptions
 					wordings={data.wordings}
@@ -166,7 +183,7 @@
 							onchange={(event) => pickAll(event.currentTarget.checked)}
 						/></th
 					>
-					<th>Customer</th>{#if !late}<th class="num">Balance</th>{/if}<th
+					<th>Customer</th>{#if !late}<th class="num">{isThanks ? 'Paid' : 'Balance'}</th>{/if}<th
 						class={['num', !late && 'hidden xl:table-cell']}>Overdue</th
 					><th>To</th>
 				</tr>
@@ -196,12 +213,16 @@
 									>{why(row)}</span
 								>{/if}
 						</td>
-						<td class="num">{sum(row.amount, row.currency)}</td>
+						<td class="num">{sum(isThanks ? row.owed : row.amount, row.currency)}</td>
 						{#if !late}<td class="num hidden text-soft xl:table-cell"
 								>{row.late > 0 ? sum(row.late, row.currency) : ''}</td
 							>{/if}
 						<td class="text-sm">
-							<Recipients {row} kind={data.kind} mayAct={data.mayAct} />
+							<Recipients
+								{row}
+								kind={data.kind === 'statement' ? 'statement' : 'reminder'}
+								mayAct={data.mayAct}
+							/>
 						</td>
 					</tr>
 				{:else}<tr
@@ -210,9 +231,11 @@
 								? 'Every letter that was sent is still right.'
 								: Object.keys(data.filter).length > 0
 									? 'No account is like that. Take a filter off to see more.'
-									: late
-										? 'Nobody’s next step is due today. Show everybody who is overdue under “All accounts”.'
-										: 'Nobody owes anything.'}</td
+									: isThanks
+										? 'Thanks go to who pays after being chased, where the way of chasing says so.'
+										: late
+											? 'Nobody’s next step is due today. Show everybody who is overdue under “All accounts”.'
+											: 'Nobody owes anything.'}</td
 						></tr
 					>{/each}
 			</tbody>
@@ -226,7 +249,7 @@
 		{#if previewUrl && current}
 			<p class="mb-2 flex items-center justify-between gap-3 text-sm">
 				<span class="truncate">To {current.name}, as it will arrive</span><span class="shrink-0"
-					>{#if data.mayAct && !data.corrections && !data.statement}<a
+					>{#if data.mayAct && !data.corrections && !data.statement && !isThanks}<a
 							class="mr-3 underline"
 							href="/letters/write?kind={data.kind}&customer={current.customerId}&currency={current.currency}"
 							>Change the words</a
@@ -269,7 +292,11 @@
 				class="btn btn-main"
 				disabled={chosen.count === 0 || form.busy || !data.mayAct}
 			>
-				{form.busy ? 'Asking …' : chosen.count ? `Send ${count(chosen.count, data.kind)}` : 'Send'}
+				{form.busy
+					? 'Asking …'
+					: chosen.count
+						? `Send ${count(chosen.count, LETTERS_OF[data.kind])}`
+						: 'Send'}
 			</button>
 		</form>
 		<p class="min-w-0 grow truncate text-sm text-soft">
@@ -289,7 +316,7 @@
 
 <ChooseHeld
 	row={asked}
-	kind={data.kind}
+	kind={LETTERS_OF[data.kind]}
 	choose={() => asked && chosen.choose(asked, asked.held ?? undefined)}
 	close={() => (asked = null)}
 />

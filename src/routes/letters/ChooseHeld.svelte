@@ -10,7 +10,7 @@
 		close
 	}: {
 		row: RunRow | null;
-		kind: 'statement' | 'reminder';
+		kind: string;
 		choose: () => void;
 		close: () => void;
 	} = $props();

@@ -7,6 +7,7 @@
 		here:
 			| 'statement'
 			| 'reminder'
+			| 'thanks'
 			| 'correction'
 			| 'runs'
 			| 'outbox'
@@ -19,6 +20,7 @@
 	const tabs = $derived([
 		['statement', '/letters?kind=statement', 'Statements'],
 		['reminder', '/letters?kind=reminder', 'Reminders'],
+		...(here === 'thanks' ? [['thanks', '/letters?kind=thanks', 'Thanks']] : []),
 		...(corrections > 0 || here === 'correction'
 			? [
 					[

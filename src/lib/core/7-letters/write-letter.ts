@@ -70,6 +70,7 @@ export function writeLetter(kind: LetterKind, order: LetterOrder): Result<Letter
 	const owed = order.activity?.closing ?? sumOf(open, (row) => row.open);
 	const nothing: Problem = { code: 'nothing-owed', customer: order.customer.name };
 	const isEmpty = rows.length === 0 && !hasHappened(order.activity);
+	if (isEmpty && kind === 'thanks') return err({ code: 'open-again', customer: order.customer.name });
 	if (isEmpty || (kind === 'reminder' && owed <= 0)) return err(nothing);
 	const asked = kind === 'statement' ? owed : minor(Math.max(0, owed));
 	const { customer, firm } = order;
@@ -129,6 +130,8 @@ function isShown(
 		case 'returned':
 			return item.open > 0 && about?.has(item.id) === true;
 		case 'thanks':
+			// What came back meanwhile is nothing to thank for.
+			return item.open === 0 && about?.has(item.id) === true;
 		case 'copies':
 		case 'interest':
 			return about?.has(item.id) === true;

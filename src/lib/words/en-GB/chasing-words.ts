@@ -40,3 +40,7 @@ export function stepDayWords({
 	if (days === 0) return 'on the due day';
 	return days < 0 ? `${count(-days, 'day')} before the due day` : `${count(days, 'day')} after the due day`;
 }
+
+/** When somebody is thanked. */
+export const thanksDayWords = (days: number): string =>
+	days === 0 ? 'on the day of the payment' : `${count(days, 'day')} after the payment`;

@@ -221,6 +221,8 @@ function sentence(problem: Problem): string {
 			return `The books do not prove: ${count(problem.breaches, 'breach', 'breaches')} found. Books, Proof says where.`;
 		case 'mail-refused':
 			return `The mail server did not take the test${problem.why ? `: ${problem.why}` : ''}. Check the mail server and the firm’s e-mail address; then try again.`;
+		case 'open-again':
+			return `What ${problem.customer} would be thanked for is open again: nothing is sent.`;
 		case 'not-a-pdf':
 			return 'This is not a PDF. Choose the paper as a PDF; nothing was attached.';
 		case 'mailbox-refused':

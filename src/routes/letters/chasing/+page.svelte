@@ -7,7 +7,15 @@
 	import Dialog from '$lib/ui/Dialog.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Problems from '$lib/ui/Problems.svelte';
-	import { count, money, STEP_EFFECT_WORDS, STEP_WAY_WORDS, stepDayWords, WORDING_NAMES } from '$lib/words';
+	import {
+		count,
+		money,
+		STEP_EFFECT_WORDS,
+		STEP_WAY_WORDS,
+		stepDayWords,
+		thanksDayWords,
+		WORDING_NAMES
+	} from '$lib/words';
 	import LetterTabs from '../LetterTabs.svelte';
 	import { PolicyDraft } from './policy-draft.svelte';
 	let { data } = $props();
@@ -21,7 +29,9 @@
 	});
 	const dropping = new ActForm<typeof dropPolicy>('?/drop', { done: () => void toast('Removed.') });
 	const wordingName = (key: string) =>
-		isBuiltIn(key) ? WORDING_NAMES[key] : (data.wordings.find((one) => one.key === key)?.name ?? key);
+		isBuiltIn(key)
+			? WORDING_NAMES[key]
+			: ([...data.wordings, ...data.thanksWordings].find((one) => one.key === key)?.name ?? key);
 	function edit(policy: ChasingPolicy) {
 		draft = new PolicyDraft(policy, data.base);
 		keeping.say();
@@ -88,6 +98,13 @@
 						>
 					{:else}<tr><td colspan="5" class="text-soft">No steps: these customers are not chased.</td></tr
 						>{/each}
+					{#if policy.thanks}<tr class="align-top"
+							><td>Thanks</td><td>{thanksDayWords(policy.thanks.days)}</td><td class="text-soft"
+								>{wordingName(policy.thanks.wording)}</td
+							><td class="text-soft">{STEP_WAY_WORDS.usual}</td><td class="text-sm text-soft"
+								>{policy.thanks.least > 0 ? `from ${money(policy.thanks.least, data.base)}` : ''}</td
+							></tr
+						>{/if}
 				</tbody>
 			</table>
 		</section>
@@ -219,6 +236,45 @@
 				</fieldset>
 			{/each}
 			<p><button type="button" class="btn" onclick={() => draft?.add()}>Add a step</button></p>
+			<label class="flex items-center gap-2 border-t border-rule pt-3"
+				><input
+					type="checkbox"
+					checked={draft.thanks !== null}
+					onchange={(event) => draft?.setThanks(event.currentTarget.checked)}
+				/> thank them, once all that was chased is paid and nothing else is overdue</label
+			>
+			{#if draft.thanks}
+				{@const thanks = draft.thanks}
+				<div class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,2fr)] gap-x-3">
+					<Field form={keeping} name="policy.thanks.days" label="Days after"
+						>{#snippet input(attributes)}<input
+								type="text"
+								inputmode="numeric"
+								required
+								class="w-full min-w-0"
+								{...attributes}
+								bind:value={thanks.days}
+							/>{/snippet}</Field
+					>
+					<Field form={keeping} name="policy.thanks.least" label="Least"
+						>{#snippet input(attributes)}<input
+								type="text"
+								inputmode="decimal"
+								placeholder="any"
+								class="w-full min-w-0"
+								{...attributes}
+								bind:value={thanks.least}
+							/>{/snippet}</Field
+					>
+					<Field form={keeping} name="policy.thanks.wording" label="Wording"
+						>{#snippet input(attributes)}<select {...attributes} bind:value={thanks.wording}
+								>{#each data.thanksWordings as one (one.key)}<option value={one.key}
+										>{wordingName(one.key)}</option
+									>{/each}</select
+							>{/snippet}</Field
+					>
+				</div>
+			{/if}
 			<Problems problems={keeping.problems} />
 			<p><button class="btn btn-main" disabled={keeping.busy}>Keep</button></p>
 		</form>

@@ -24,6 +24,8 @@ export class PolicyDraft {
 	readonly version: number;
 	name = $state('');
 	steps = $state<StepDraft[]>([]);
+	/** Thanks after the last step, as they are typed; null for none. */
+	thanks = $state<{ days: string; least: string; wording: string } | null>(null);
 	#next = 0;
 
 	/** @param base the currency of least amounts */
@@ -34,6 +36,12 @@ export class PolicyDraft {
 		this.id = policy.id;
 		this.version = policy.version;
 		this.name = policy.name;
+		this.thanks = policy.thanks
+			? {
+					...{ days: String(policy.thanks.days), wording: policy.thanks.wording },
+					least: policy.thanks.least === 0 ? '' : plainAmount(policy.thanks.least, base)
+				}
+			: null;
 		this.steps = policy.steps.map((step) => ({
 			...{ id: step.id, name: step.name, wording: step.wording, way: step.way },
 			when: step.after === 'step' ? 'after-step' : step.days < 0 ? 'before-due' : 'after-due',
@@ -41,6 +49,11 @@ export class PolicyDraft {
 			least: step.least === 0 ? '' : plainAmount(step.least, base),
 			...{ copies: step.copies.join(', '), attach: step.attach, effect: step.effect }
 		}));
+	}
+
+	/** Thanks once what was chased is paid, or no longer. */
+	setThanks(on: boolean): void {
+		this.thanks = on ? { days: '3', least: '', wording: 'thanks' } : null;
 	}
 
 	/** Puts a step at the end. */
@@ -66,20 +79,33 @@ export class PolicyDraft {
 	get given() {
 		return {
 			...{ id: this.id, name: this.name, version: this.version },
+			thanks: this.thanks && {
+				...{ days: wholeOf(this.thanks.days), least: this.#leastOf(this.thanks.least) },
+				wording: this.thanks.wording
+			},
 			steps: this.steps.map((step) => {
-				const typed = step.days.trim();
-				const days = /^\d+$/.test(typed) ? Number(typed) : Number.NaN;
-				const least = step.least.trim() === '' ? ZERO : typedAmount(step.least, this.base);
+				const days = wholeOf(step.days);
 				return {
 					...{ id: step.id, name: step.name, wording: step.wording, way: step.way, attach: step.attach },
 					after: (step.when === 'after-step' ? 'step' : 'due') satisfies StepAnchor as StepAnchor,
 					days: step.when === 'before-due' ? -days : days,
-					// An amount that cannot be read is refused as one below nought.
-					least: typeof least === 'number' ? least : -1,
+					least: this.#leastOf(step.least),
 					copies: step.copies.split(/[\s,;]+/).filter(Boolean),
 					effect: step.effect
 				};
 			})
 		};
 	}
+
+	/** A least amount as it is typed; what cannot be read is refused by the act as one below nought. */
+	#leastOf(text: string): number {
+		const least = text.trim() === '' ? ZERO : typedAmount(text, this.base);
+		return typeof least === 'number' ? least : -1;
+	}
+}
+
+/** Days as they are typed; no number where they are none, so that the act says it at its field. */
+function wholeOf(text: string): number {
+	const typed = text.trim();
+	return /^\d+$/.test(typed) ? Number(typed) : Number.NaN;
 }

@@ -4,7 +4,12 @@
 	import LetterTabs from '../LetterTabs.svelte';
 	let { data } = $props();
 	/** Kinds of which several wordings are of use: one is chosen for a step, a run, or a letter by hand. */
-	const NEW_FOR = { reminder: 'reminders', statement: 'statements', copies: 'copies' } as const;
+	const NEW_FOR = {
+		reminder: 'reminders',
+		statement: 'statements',
+		copies: 'copies',
+		thanks: 'thanks'
+	} as const;
 	const nameOf = ({ key, name }: (typeof data.wordings)[number]) =>
 		name ?? (isBuiltIn(key) ? WORDING_NAMES[key] : key);
 </script>
@@ -47,7 +52,7 @@
 	</table>
 	{#if data.maySet}
 		<p class="mt-3 flex flex-wrap gap-2">
-			{#each ['reminder', 'statement', 'copies'] as const as kind (kind)}<a
+			{#each ['reminder', 'statement', 'copies', 'thanks'] as const as kind (kind)}<a
 					class="btn"
 					href="/letters/wordings/new?kind={kind}">New wording for {NEW_FOR[kind]} …</a
 				>{/each}

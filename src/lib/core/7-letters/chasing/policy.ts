@@ -1,5 +1,6 @@
 import type { LetterWay } from '../../model/customer-details';
 import type { Minor } from '../../money/minor';
+import type { ThanksStep } from './to-thank';
 
 /** How a step is taken: as the customer is reached best, in one way, or by telephone. */
 export const STEP_WAYS = ['usual', 'mail', 'paper', 'both', 'phone'] as const;
@@ -40,6 +41,8 @@ export interface ChasingPolicy {
 	/** Raised by each change. */
 	readonly version: number;
 	readonly steps: readonly ChasingStep[];
+	/** Thanks once what was chased is paid; nothing for none. */
+	readonly thanks?: ThanksStep | null | undefined;
 }
 
 /** How a letter of a step goes, where the step says so. */

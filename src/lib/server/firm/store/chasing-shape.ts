@@ -25,11 +25,23 @@ const STEP = z
 		...{ path: ['days'], message: 'A step follows the one before by a day at least.' }
 	});
 
+/** Thanks after the last step. */
+const THANKS = z.object({
+	days: z
+		.number('Give the days as a whole number.')
+		.int('Give the days as a whole number.')
+		.min(0, 'Thanks come after the payment.')
+		.max(60, 'Later than 60 days after the payment nobody expects thanks.'),
+	least: z.number('That is not an amount.').min(0, 'That is not an amount.').pipe(sumField),
+	wording: z.string().regex(/^[a-z0-9-]{1,60}$/)
+});
+
 /** A way of chasing customers: a ladder of steps in their order. */
 export const CHASING_POLICY = z.object({
 	id: ID,
 	name: z.string().trim().min(1, 'Give it a name.').max(60, 'A name may have 60 letters.'),
 	version: z.number().int().min(0),
+	thanks: THANKS.nullable().optional(),
 	steps: z
 		.array(STEP)
 		.max(12, 'A ladder may have twelve steps.')

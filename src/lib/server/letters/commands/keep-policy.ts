@@ -46,6 +46,12 @@ export const keepPolicy = defineAct({
 				? []
 				: [field(`policy.steps.${n}.wording`, 'Choose a wording for reminders.')];
 		});
+		const { thanks } = policy;
+		if (
+			thanks &&
+			(wordings.find(thanks.wording, 'en') ?? wordings.find(thanks.wording, 'de'))?.kind !== 'thanks'
+		)
+			wrong.push(field('policy.thanks.wording', 'Choose a wording of thanks.'));
 		if (wrong.length > 0) throw new DomainError(...wrong);
 		const actId = await ctx.record({
 			summary: { name: policy.name, steps: policy.steps.length },
@@ -70,8 +76,9 @@ const withIds = (steps: readonly ChasingStep[], actId: number): ChasingStep[] =>
 	steps.map((step, n) => (step.id.startsWith('new') ? { ...step, id: `step-${actId}-${n}` } : step));
 
 /** As settings have it: lists that may be written to. */
-const plain = ({ steps, ...policy }: ChasingPolicy) => ({
+const plain = ({ steps, thanks, ...policy }: ChasingPolicy) => ({
 	...policy,
+	thanks: thanks ?? null,
 	steps: steps.map(({ copies, ...step }) => ({ ...step, copies: [...copies] }))
 });
 

@@ -53,6 +53,7 @@ export const sendLetters = defineAct({
 		if (changed.length) throw new DomainError(...changed);
 		if (input.ofRun) await stillWanted(tx, input.ofRun);
 		await noStepTwice(tx, input.letters);
+		if (input.kind === 'thanks') await stillPaid(tx, input.letters);
 		const actId = await ctx.record({
 			summary: { letter: input.kind, count: input.letters.length },
 			facts: { kind: input.kind, customers: input.letters.map((one) => one.letter.customer.code) },
@@ -101,22 +102,23 @@ async function putInLine(
 async function takeSteps(
 	tx: Tx,
 	{ actId, letterId, day }: { readonly actId: number; readonly letterId: number; readonly day: Day },
-	{ step, way }: WrittenLetter
+	{ step, way, letter: { kind } }: WrittenLetter
 ): Promise<void> {
-	// What was paid meanwhile is not in the letter, and takes no step.
-	const open = new Set(
+	// What was paid meanwhile is not in a reminder, and what came back not in thanks: neither takes a step.
+	const isAbout = (open: number) => (kind === 'thanks' ? open === 0 : open > 0);
+	const shown = new Set(
 		(
 			await itemsById(
 				tx,
 				step!.items.map((one) => one.id)
 			)
-		).flatMap((one) => (one.open > 0 ? [one.id] : []))
+		).flatMap((one) => (isAbout(one.open) ? [one.id] : []))
 	);
 	await insertRows(
 		tx,
 		chasingStep,
 		step!.items
-			.filter((one) => open.has(one.id))
+			.filter((one) => shown.has(one.id))
 			.map(({ id: itemId, step: own, name, effect }) => ({
 				...{ actId, itemId, step: own, name, effect, day, way, letterId }
 			}))
@@ -133,6 +135,18 @@ async function noStepTwice(tx: Tx, letters: readonly WrittenLetter[]): Promise<v
 		return item ? [{ code: 'step-taken', customer: customer.name, step: item.name }] : [];
 	});
 	if (twice.length > 0) throw new DomainError(...twice);
+}
+
+/** What a letter thanks for and came back meanwhile stops them all. */
+async function stillPaid(tx: Tx, letters: readonly WrittenLetter[]): Promise<void> {
+	for (const {
+		step,
+		letter: { customer }
+	} of letters) {
+		const items = await itemsById(tx, step?.items.map((one) => one.id) ?? []);
+		if (items.some((one) => one.open !== 0))
+			throw new DomainError({ code: 'letter-changed', customer: customer.name });
+	}
 }
 
 /** Letters of a run that were withdrawn or written meanwhile stop the rest: who writes them looks again. */

@@ -7,6 +7,7 @@ import type { Reader } from '../../platform/db/open';
 import { act, letter, letterRun } from '../../platform/db/schema';
 import { chaseAccounts } from '../store/chases';
 import { whomToCall } from './calls';
+import { thanksDue } from '../store/thanks-due';
 import { overtakenLetters } from '../store/overtaken-letters';
 import { lettersFor, type LettersAsked } from '../store/letters-for';
 import { readSetting } from '../../firm/store/settings';
@@ -32,6 +33,8 @@ export interface Run {
 	readonly seen: RunSeen;
 	/** Everybody against whom nothing stands, on any page. */
 	readonly ready: readonly Pick<RunRow, 'customerId' | 'currency' | 'amount'>[];
+	/** How many accounts are thanked today, where reminders are looked at. */
+	readonly thanks: number;
 	/** Words by which customers are sorted, for filtering. */
 	readonly tags: readonly string[];
 }
@@ -59,6 +62,7 @@ export const lookAtRun = defineLook('reader', async (db, query: RunQuery, { toda
 		ready: all
 			.filter((row) => !row.held && !row.isUnderWay)
 			.map(({ customerId, currency, amount }) => ({ customerId, currency, amount })),
+		thanks: query.kind === 'reminder' ? (await thanksDue(db, today)).length : 0,
 		tags: await tagsInUse(db)
 	};
 });

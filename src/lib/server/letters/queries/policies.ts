@@ -27,6 +27,7 @@ export const lookAtPolicies = defineLook('reader', async (db, _: null) => {
 			customers: used.get(policy.id) ?? 0
 		})),
 		wordings: await wordingsOf(db, 'reminder'),
+		thanksWordings: await wordingsOf(db, 'thanks'),
 		base: await baseCurrencyOr(db, 'GBP')
 	};
 });

@@ -14,6 +14,7 @@ import { readSetting } from '../../firm/store/settings';
 import type { Reader } from '../../platform/db/open';
 import { delivery, letter, letterRun, runLetter } from '../../platform/db/schema';
 import { CAME_TO_NOTHING, chaseAccounts, type AccountChase } from '../store/chases';
+import { thanksRows } from './thanks-rows';
 import { chaseStanding, runStep, type RunStep } from '../store/run-step';
 import { letterOwners, letterStandings, type LetterOwner } from '../store/letter-standings';
 import type { OvertakenLetter } from '../store/overtaken-letters';
@@ -99,6 +100,8 @@ export async function runRows(
 	told: readonly OvertakenLetter[]
 ): Promise<RunRow[]> {
 	const { kind, filter = {} } = asked;
+	if (kind === 'thanks')
+		return thanksRows(db, today, { only: asked.only, underWay: await accountsUnderWay(db, kind) });
 	const statement = kind === 'statement' ? (asked.statement ?? null) : null;
 	const standings = await letterStandings(db, today, statement, asked.only);
 	const owners = new Map(
