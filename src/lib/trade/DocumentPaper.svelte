@@ -41,7 +41,7 @@
 		method="POST"
 		action="/open-items?/attach"
 		enctype="multipart/form-data"
-		class={['mt-2 border border-dashed px-3 py-2 text-sm', over ? 'border-copper' : 'border-rule']}
+		class={['my-2 border border-dashed px-3 py-2 text-sm', over ? 'border-copper' : 'border-rule']}
 		aria-label="Its paper"
 		use:enhance={attaching.submit()}
 		ondragover={(event) => {

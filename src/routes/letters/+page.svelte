@@ -139,13 +139,15 @@
 
 <div class="grid h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(380px,46%)] grid-rows-[1fr_auto]">
 	<section class="overflow-y-auto px-8 pt-5">
-		<LetterTabs here={data.corrections ? 'correction' : data.kind} {corrections} />
+		<LetterTabs here={data.corrections ? 'correction' : data.kind === 'statement' ? 'statement' : 'reminder'} {corrections} />
 		<h1 class="mt-3">{heading}</h1>
 		<p class="mt-1 says">
 			{#if data.corrections}A payment that their last letter showed was corrected since. The corrected
 				statement says so and replaces that letter.{/if}
-			{count(ready.length, 'letter')} can go; {accounts - ready.length}
-			held, each for the reason beside it.
+			{#if isThanks}<a class="underline" href="/letters?kind=reminder">Reminders</a>. Thanks are sent once for
+				what was paid after a reminder or a call.{:else}{count(ready.length, 'letter')} can go; {accounts -
+					ready.length}
+				held, each for the reason beside it.{/if}
 			{#if data.standIn}Mail goes to the stand-in on this machine and is kept in the outbox; nothing leaves
 				it.{/if}
 		</p>
@@ -184,7 +186,7 @@
 						/></th
 					>
 					<th>Customer</th>{#if !late}<th class="num">{isThanks ? 'Paid' : 'Balance'}</th>{/if}<th
-						class={['num', !late && 'hidden xl:table-cell']}>Overdue</th
+						class={['num', !late && 'hidden xl:table-cell']}>{isThanks ? '' : 'Overdue'}</th
 					><th>To</th>
 				</tr>
 			</thead>

@@ -7,7 +7,6 @@
 		here:
 			| 'statement'
 			| 'reminder'
-			| 'thanks'
 			| 'correction'
 			| 'runs'
 			| 'outbox'
@@ -20,7 +19,6 @@
 	const tabs = $derived([
 		['statement', '/letters?kind=statement', 'Statements'],
 		['reminder', '/letters?kind=reminder', 'Reminders'],
-		...(here === 'thanks' ? [['thanks', '/letters?kind=thanks', 'Thanks']] : []),
 		...(corrections > 0 || here === 'correction'
 			? [
 					[
@@ -39,7 +37,7 @@
 	]);
 </script>
 
-<nav class="flex gap-5" aria-label="Kinds of letters">
+<nav class="flex flex-wrap gap-x-5 gap-y-1" aria-label="Kinds of letters">
 	{#each tabs as [name, href, label] (name)}
 		<a
 			{href}

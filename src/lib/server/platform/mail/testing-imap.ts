@@ -27,7 +27,7 @@ function structureOf(source: string): string {
 
 function envelopeOf(source: string): string {
 	const line = /^From: (.*)$/im.exec(source)?.[1] ?? '';
-	const [, name, host] = /([^<>@\s]+)@([^<>@\s]+)/.exec(line) ?? [];
+	const [, name, host] = /([^<>@\s]{1,64})@([^<>@\s]{1,200})/.exec(line) ?? [];
 	const from = name && host ? `((NIL NIL ${quoted(name)} ${quoted(host)}))` : 'NIL';
 	return `(NIL "a subject" ${from} ${from} ${from} NIL NIL NIL NIL NIL)`;
 }

@@ -25,6 +25,7 @@
 	$effect.pre(() => {
 		if (shown === of) return;
 		of = shown;
+		isKept = false;
 		use(data.words);
 		name = data.isNew ? '' : nameNow();
 	});
@@ -32,9 +33,14 @@
 		draft = new WordingDraft(data.now.kind, words);
 		count++;
 	}
+	/** What was typed is kept, and the page goes on to where it stands now. */
+	let isKept = false;
 	const keeping = new ActForm<typeof keepWording>('?/keep', {
 		done: ({ output }) => void toast(`Kept as version ${output.version}. Letters from now on say this.`),
-		leaving: () => void toast('Kept. Letters of its kind can have this wording now.')
+		leaving: () => {
+			isKept = true;
+			toast('Kept. Letters of its kind can have this wording now.');
+		}
 	});
 	const dropping = new ActForm<typeof dropWording>('?/drop', {
 		done: () => void toast('Gone back. Your own words are kept among the versions.')
@@ -53,7 +59,7 @@
 		void keeping.send({ ...given, words: { ...words, body: structuredClone(body) as never } });
 	}
 	beforeNavigate(({ cancel, willUnload }) => {
-		if (keeping.busy || !draft.isChanged || willUnload) return;
+		if (isKept || keeping.busy || !draft.isChanged || willUnload) return;
 		if (!confirm('The words that you changed are not kept. Leave them?')) cancel();
 	});
 
