@@ -139,7 +139,10 @@
 
 <div class="grid h-[calc(100vh-48px)] grid-cols-[minmax(0,1fr)_minmax(380px,46%)] grid-rows-[1fr_auto]">
 	<section class="overflow-y-auto px-8 pt-5">
-		<LetterTabs here={data.corrections ? 'correction' : data.kind === 'statement' ? 'statement' : 'reminder'} {corrections} />
+		<LetterTabs
+			here={data.corrections ? 'correction' : data.kind === 'statement' ? 'statement' : 'reminder'}
+			{corrections}
+		/>
 		<h1 class="mt-3">{heading}</h1>
 		<p class="mt-1 says">
 			{#if data.corrections}A payment that their last letter showed was corrected since. The corrected
