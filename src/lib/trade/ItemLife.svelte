@@ -3,7 +3,7 @@
 	import type { DifferenceKind } from '$lib/core/model/records';
 	import DocumentPaper from './DocumentPaper.svelte';
 	import Coin from '$lib/ui/Coin.svelte';
-	import { DIFFERENCE_NAMES, amount, money, moment, shortDay } from '$lib/words';
+	import { DELIVERY_WORDS, DIFFERENCE_NAMES, amount, money, moment, shortDay } from '$lib/words';
 	/** An item with its life: issued, paid, what was taken back, and by whom. */
 	let {
 		life,
@@ -32,7 +32,7 @@
 			case 'chased':
 				return event.letterId === undefined
 					? `${event.with}, by telephone`
-					: `${event.with}${event.state && event.state !== 'sent' && event.state !== 'paper' ? ` (${event.state})` : ''}`;
+					: `${event.with}${event.state && event.state !== 'sent' && event.state !== 'paper' ? ` (${DELIVERY_WORDS[event.state]})` : ''}`;
 			case 'taken-back':
 				return 'Undone';
 			default:

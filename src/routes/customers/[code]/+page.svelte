@@ -11,6 +11,7 @@
 	import ItemLife from '$lib/trade/ItemLife.svelte';
 	import {
 		amount,
+		DELIVERY_WORDS,
 		fileSize,
 		ledgerWords,
 		LETTER_NAMES,
@@ -227,7 +228,7 @@
 				<p class="mt-1">
 					<a class="underline" href="/letters/outbox/{letter.id}"
 						>{LETTER_NAMES[letter.kind]} of {shortDay(letter.date, data.today ?? undefined)}</a
-					>, {money(letter.amount, letter.currency)}, {letter.state}
+					>, {money(letter.amount, letter.currency)}, {DELIVERY_WORDS[letter.state]}
 				</p>
 			{:else}<p class="mt-1 says">None was sent.</p>{/each}
 		{/if}

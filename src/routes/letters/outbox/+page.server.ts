@@ -30,6 +30,8 @@ export const load: PageServerLoad = async ({ locals, url, depends }) => {
 	return {
 		...(await view(locals, lookAtOutbox, query)),
 		query,
+		/** What stands in the way of all letters; null for nothing. */
+		trouble: locals.app.postOffice.trouble,
 		day: await locals.app.today(),
 		mayAct: mayAct(locals)
 	};

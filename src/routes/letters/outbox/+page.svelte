@@ -103,6 +103,7 @@
 				? 'Every letter, as it was sent.'
 				: 'No letter was sent yet.'}
 	</h1>
+	{#if data.trouble}<p class="mt-1 text-oxblood">No letter goes: {data.trouble}</p>{/if}
 	<form
 		class="mt-2 flex flex-wrap items-end gap-x-4 gap-y-2 text-sm"
 		onsubmit={look}

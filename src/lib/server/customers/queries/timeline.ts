@@ -6,6 +6,7 @@ import { defineLook } from '../../act/define-look';
 import { saidOf } from '../../act/said';
 import type { ActFacts } from '../../../core/model/act-facts';
 import type { Db, Reader } from '../../platform/db/open';
+import type { DELIVERY_STATES } from '../../platform/db/schema';
 import { customerByCode } from '../store/customer-by-code';
 import { idsOfAccount } from '../store/merged-accounts';
 import { filesOfActs } from './customer-files';
@@ -31,7 +32,7 @@ interface LetterRow {
 	readonly amount: number;
 	readonly currency: string;
 	readonly recipient: string;
-	readonly state: string;
+	readonly state: (typeof DELIVERY_STATES)[number];
 }
 
 /**

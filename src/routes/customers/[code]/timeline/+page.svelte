@@ -15,7 +15,7 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import { rowCursor } from '$lib/ui/row-cursor';
-	import { actSentence, LETTER_NAMES, money, momentDay, momentTime } from '$lib/words';
+	import { actSentence, DELIVERY_WORDS, LETTER_NAMES, money, momentDay, momentTime } from '$lib/words';
 
 	let { data } = $props();
 	const timeline = $derived(data.timeline);
@@ -104,7 +104,7 @@
 						{#if row.letters.length}
 							{#each row.letters as letter (letter.id)}<a class="block" href="/letters/outbox/{letter.id}"
 									>{LETTER_NAMES[letter.kind]} of {money(letter.amount, letter.currency)} to {letter.recipient},
-									{letter.state}</a
+									{DELIVERY_WORDS[letter.state]}</a
 								>{/each}
 						{:else if row.posted}<a href="/books/journal?act={row.id}">{actSentence(row.said)}</a>
 						{:else if row.isNote && 'kind' in row.said && row.said.kind === 'add-note'}<span
