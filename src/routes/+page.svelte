@@ -170,6 +170,18 @@
 			href: '/letters?kind=reminder',
 			does: 'Read and send'
 		},
+		...(data.thanks
+			? [
+					{
+						name: 'Thanks',
+						says: `${count(data.thanks, 'account has', 'accounts have')} paid what was asked for.`,
+						done: false,
+						warn: false,
+						href: '/letters?kind=thanks',
+						does: 'Read and send'
+					}
+				]
+			: []),
 		...(data.calls + data.tasks
 			? [
 					{

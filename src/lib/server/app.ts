@@ -88,7 +88,7 @@ export async function openApp(): Promise<App> {
 	const secure = publicUrl?.startsWith('https://') ?? false;
 	const ownOrGiven = sessionSecret();
 	const auth = openAuth(books, ownOrGiven, secure);
-	const postOffice = await openPostOffice(books, { smtpUrl, secret: ownOrGiven, dataDir }, clock);
+	const postOffice = openPostOffice(books, { smtpUrl, secret: ownOrGiven, dataDir }, clock);
 	const today = () => bookDay(books);
 	const letterWriter = openLetterWriter(books, { today, now: clock, sent: () => postOffice.wake() });
 	const context = async (who: Person, key?: string, sent?: unknown): Promise<CallContext> => ({

@@ -117,6 +117,8 @@ export interface RunsCounted {
 	readonly corrections: number;
 	readonly calls: number;
 	readonly notices: number;
+	/** Accounts that are thanked for what they paid. */
+	readonly thanks: number;
 	/** Statements that came round, and for which nobody started a run yet. */
 	readonly due: StatementsDue | null;
 }
@@ -143,6 +145,7 @@ export const countRuns = defineLook(
 			corrections: told.length,
 			calls: (await whomToCall(db, chases, today)).length,
 			notices: (await returnedPayments(db)).filter((one) => one.letterId === null).length,
+			thanks: (await thanksDue(db, today)).length,
 			due: await statementsToSend(db, today)
 		};
 	}

@@ -5,7 +5,7 @@ import { cutText } from '../../../core/text/cut-text';
 import type { MailRoute } from '../../platform/mail/mail-server';
 import { openTransport, type MailError, type Transport } from '../../platform/mail/open-transport';
 import type { Books } from '../../platform/db/open';
-import { delivery, letter, message } from '../../platform/db/schema';
+import { delivery, deliveryReport, letter, message } from '../../platform/db/schema';
 import { messageText } from '../../letters/store/kept-letters';
 
 import { isGone, newOwner } from './owner';
@@ -59,8 +59,8 @@ export async function deliverWaiting(
 			try {
 				const dsn = reportsWanted(way.resentId ?? way.messageId, to);
 				const sent = await transport.sendMail({ envelope: { from, to: [to] }, raw, dsn });
-				// Copies went with the first, and are not in doubt.
-				const copies = way.resentTo === null ? (next!.copies ?? []) : [];
+				// Once it was taken copies went, and are not in doubt.
+				const copies = (await wasReported(books, id)) ? [] : (next!.copies ?? []);
 				const missed = await sendCopies(transport, from, copies, raw);
 				await mark(books, id, owner, now(), 'sent', [sent.response, ...missed].join(' '));
 			} catch (error) {
@@ -99,6 +99,17 @@ async function sendCopies(
 			missed.push(`The copy to ${to} was not taken: ${response ?? text}`);
 		}
 	return missed;
+}
+
+/** Whether a mail server told of a letter: then one took it before. */
+async function wasReported(books: Books, id: number): Promise<boolean> {
+	const [report] = await books.db
+		.select({ id: deliveryReport.id })
+		.from(deliveryReport)
+		.where(eq(deliveryReport.letterId, id))
+		.limit(1)
+		.all();
+	return report !== undefined;
 }
 
 /** What a server that can is asked to report, and by which id (RFC 3461, section 4): the header is enough to know the letter by. */

@@ -33,7 +33,7 @@ afterEach(async () => {
 	await books.close();
 });
 const given = (over: Partial<MailGiven> = {}): MailGiven => ({
-	...{ smtpUrl: null, standIn: { url: server.url, returned: join(folder, 'returned') }, secret, ...over }
+	...{ smtpUrl: null, standIn: async () => server.url, returned: join(folder, 'returned'), secret, ...over }
 });
 const route = (over: Partial<MailGiven> = {}) => mailRoute(books.db, given(over));
 const demo = () => books.write((tx) => writeSetting(tx, 'demo', true));

@@ -1,6 +1,5 @@
 import { readSetting } from '../../firm/store/settings';
-import type { MailSetting } from '../../firm/store/mail-shape';
-import { NO_MAIL } from '../../firm/store/mail-shape';
+import { NO_MAIL, type MailSetting } from '../../firm/store/mail-shape';
 import type { Reader } from '../../platform/db/open';
 import { isLocalHost } from '../../platform/mail/is-local-host';
 import type { MailAccount, MailRoute } from '../../platform/mail/mail-server';
@@ -11,8 +10,10 @@ import type { ReturnsFrom } from '../returned-mail/returned-mail';
 export interface MailGiven {
 	/** The operator's mail server; null for that of the settings. */
 	readonly smtpUrl: string | null;
-	/** The stand-in: a mail server that sends nothing on, and the folder in which what it reports back lies. */
-	readonly standIn: { readonly url: string; readonly returned: string };
+	/** The address of the stand-in, a mail server that sends nothing on. */
+	readonly standIn: () => Promise<string>;
+	/** The folder in which what that one reports back lies. */
+	readonly returned: string;
 	/** With what passwords are sealed. */
 	readonly secret: string;
 }
@@ -38,15 +39,15 @@ export async function mailRoute(
 ): Promise<MailRoute & { readonly isStandIn: boolean }> {
 	const mail = (await readSetting(db, 'mail')) ?? NO_MAIL;
 	const isDemo = (await readSetting(db, 'demo')) === true;
-	const staysHere = { server: standIn.url, signing: null, isStandIn: true };
+	const staysHere = async () => ({ server: await standIn(), signing: null, isStandIn: true });
 	const leaves = (host: string) => isDemo && !isLocalHost(host);
 	const own = {
 		signing: mail.signing?.isUsed ? signingOf(mail.signing, secret) : null,
 		...(mail.mailbox?.address ? { returnTo: mail.mailbox.address } : {}),
 		isStandIn: false
 	};
-	if (smtpUrl !== null) return leaves(new URL(smtpUrl).hostname) ? staysHere : { server: smtpUrl, ...own };
-	if (mail.server === null || leaves(mail.server.host)) return staysHere;
+	if (smtpUrl !== null) return leaves(new URL(smtpUrl).hostname) ? staysHere() : { server: smtpUrl, ...own };
+	if (mail.server === null || leaves(mail.server.host)) return staysHere();
 	return { server: openAccount(mail.server, secret), ...own };
 }
 
@@ -54,7 +55,7 @@ export async function mailRoute(
 export async function returnsFrom(db: Reader, given: MailGiven): Promise<ReturnsFrom | null> {
 	const { mailbox } = (await readSetting(db, 'mail')) ?? NO_MAIL;
 	if (mailbox) return { mailbox: { ...openAccount(mailbox, given.secret), folder: mailbox.folder } };
-	return (await mailRoute(db, given)).isStandIn ? { folder: given.standIn.returned } : null;
+	return (await mailRoute(db, given)).isStandIn ? { folder: given.returned } : null;
 }
 
 function openAccount(

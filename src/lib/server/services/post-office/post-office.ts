@@ -32,14 +32,18 @@ export interface PostOffice {
  * Sends letters in the background, and reads what is reported of them.
  * @param dataDir where the stand-in keeps messages
  */
-export async function openPostOffice(
+export function openPostOffice(
 	books: Books,
 	{ smtpUrl, secret, dataDir }: Pick<MailGiven, 'smtpUrl' | 'secret'> & { readonly dataDir: string },
 	now: () => string
-): Promise<PostOffice> {
+): PostOffice {
 	const returnedTo = join(dataDir, 'returned');
-	const standIn: StandIn = await startStandIn(join(dataDir, 'outbox'), returnedTo);
-	const given: MailGiven = { smtpUrl, secret, standIn: { url: standIn.url, returned: returnedTo } };
+	/** Begun when something is first to go through it: where mail leaves there is none. */
+	let standIn: Promise<StandIn> | null = null;
+	const given: MailGiven = {
+		...{ smtpUrl, secret, returned: returnedTo },
+		standIn: async () => (await (standIn ??= startStandIn(join(dataDir, 'outbox'), returnedTo))).url
+	};
 	const returned = watchReturnedMail(books, () => returnsFrom(books.db, given), now);
 	const [owner, rate] = [newOwner(), new SendRate(null)];
 	let trouble: string | null = null;
@@ -68,7 +72,8 @@ export async function openPostOffice(
 			rate.perMinute = (await readSetting(books.db, 'letters'))?.perMinute ?? null;
 			await deliverWaiting(books, route, now, owner, rate);
 		} while (again && rate.waits(now()) === 0);
-		if (route.isStandIn) await returned.look();
+		// Nobody waits for it: what is to be sent meanwhile is seen by the next round.
+		if (route.isStandIn) void returned.look();
 		const wait = rate.waits(now());
 		clearTimeout(next);
 		if (wait > 0) (next = setTimeout(wake, wait)).unref();
@@ -96,7 +101,7 @@ export async function openPostOffice(
 			while (running) await running;
 			clearTimeout(next);
 			await returned.close();
-			await standIn.close();
+			await (await standIn)?.close();
 		}
 	};
 }

@@ -208,3 +208,20 @@ test('a mailbox is read on from where it was read last, also after a start', asy
 	await box.close();
 	await proves(books);
 });
+
+test('copies go once: with a letter that goes to a mended address for the first time, not with one that was taken before', async () => {
+	const contact = { name: 'Ada', role: '', email: 'ada@hazel.example', phone: null, copies: 'all' as const };
+	await books.write((tx) => tx.update(customer).set({ contacts: [contact] }));
+	// Who it was written to and who gets a copy stand in the same text: each that takes it has a file of it.
+	const sent = () => readdirSync(folder).filter((name) => name.endsWith('.eml')).length;
+	await sentTo('ledger@no-such-host.example');
+	expect([(await stands()).state, sent()]).toEqual(['refused', 0]);
+	await done(books, sendAgain, { letterId: 1, email: GONE }, CLERK);
+	await deliver();
+	expect([(await stands()).state, sent()]).toEqual(['sent', 2]);
+	await readFrom(books, { folder: returned }, now);
+	expect((await stands()).state).toBe('undelivered');
+	await done(books, sendAgain, { letterId: 1, email: 'new@hazel.example' }, CLERK);
+	await deliver();
+	expect([(await stands()).state, sent()]).toEqual(['sent', 3]);
+});

@@ -38,7 +38,7 @@
 <h2 id="returned" class="mt-8 text-xl">Undelivered mail</h2>
 <p class="mt-1 max-w-md says">
 	The mailbox to which servers report what they could not deliver. It is read by IMAP, each minute; nothing in
-	it is changed, and of other mail nothing but sender and size is looked at.
+	it is changed, and of other mail nothing but sender, size and structure is looked at.
 </p>
 {#if account && last}<p class={['mt-1 text-sm', last.trouble ? 'text-oxblood' : 'text-soft']}>
 		{last.trouble

@@ -11,10 +11,10 @@ import type { MailAccount } from '$lib/server/platform/mail/mail-server';
 import { openSecret, sealSecret } from '$lib/server/platform/sealed-secret';
 
 /** An account as its form gives it: the password as it was typed, empty for the one that is kept. */
-const typedAccount = accountFields
+export const typedServer = accountFields
 	.omit({ sealed: true })
 	.extend({ password: z.string().max(1_000, 'That is longer than a password may be.').transform(cleanText) });
-export const typedMailbox = typedAccount.extend({
+export const typedMailbox = typedServer.extend({
 	folder: z.string().max(300),
 	address: z.string().max(300)
 });
@@ -32,7 +32,7 @@ async function keptFor(
 }
 
 /** Fields of an account with the password sealed: a new one, or that which is kept for the same host and user. */
-export async function sealAccount<T extends z.infer<typeof typedAccount>>(
+export async function sealAccount<T extends z.infer<typeof typedServer>>(
 	db: Reader,
 	which: Which,
 	fields: unknown,
@@ -49,11 +49,9 @@ export async function sealAccount<T extends z.infer<typeof typedAccount>>(
 
 /** An account to try out: as typed, with the password that is kept for the same host and user where none is typed. */
 export async function accountToTry(db: Reader, which: Which, fields: unknown): Promise<Result<MailAccount>> {
-	const read = shaped(typedAccount.refine(keepsSecret, NEEDS_TLS), fields);
+	const read = shaped(typedServer.refine(keepsSecret, NEEDS_TLS), fields);
 	if (!read.ok) return read;
 	const kept = read.value.password ? null : await keptFor(db, which, read.value);
 	const password = kept ? (openSecret(sessionSecret(), kept.sealed) ?? '') : read.value.password;
 	return ok({ ...read.value, password });
 }
-
-export const typedServer = typedAccount;

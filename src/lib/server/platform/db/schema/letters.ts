@@ -108,7 +108,10 @@ export const deliveryReport = sqliteTable(
 		/** The message that it came in (SHA-256), so that none is read twice. */
 		mailHash: text('mail_hash').notNull()
 	},
-	(t) => [uniqueIndex('delivery_report_mail').on(t.mailHash, t.letterId, t.recipient)]
+	(t) => [
+		uniqueIndex('delivery_report_mail').on(t.mailHash, t.letterId, t.recipient),
+		index('delivery_report_letter').on(t.letterId)
+	]
 );
 
 /** The message exactly as it was handed to the mail server (RFC 5322). */

@@ -1,0 +1,1 @@
+CREATE INDEX `delivery_report_letter` ON `delivery_report` (`letter_id`);
