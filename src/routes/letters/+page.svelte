@@ -4,6 +4,7 @@
 	import { ActForm } from '$lib/trade/act-form.svelte';
 	import { screenKeys } from '$lib/ui/screen-keys.svelte';
 	import ChooseHeld from './ChooseHeld.svelte';
+	import LetterNotes from './LetterNotes.svelte';
 	import LetterTabs from './LetterTabs.svelte';
 	import Recipients from './Recipients.svelte';
 	import RunOptions from './RunOptions.svelte';
@@ -12,8 +13,9 @@
 	import Problems from '$lib/ui/Problems.svelte';
 	import type { RunRow } from '$lib/server/letters/queries/run-rows';
 	import { isImpossible } from '$lib/core/7-letters/why-held';
-	import { amount, count, heldReason, LETTER_WAY_WORDS, list, money, shortDay } from '$lib/words';
+	import { amount, count, list, money } from '$lib/words';
 	import { plainAmount } from '$lib/words/plain-amount';
+	import { runRowSays } from './run-row-says';
 	import { ChosenLetters, keyOf, type Chosen } from './chosen-letters.svelte';
 	let { data } = $props();
 	const chosen = new ChosenLetters();
@@ -71,26 +73,7 @@
 				? `${count(accounts, 'statement')}, balances ${sums}.`
 				: `${count(accounts, 'account owes', 'accounts owe')} ${sums}.`;
 	});
-	function why(row: RunRow): string {
-		return [
-			row.step ? `${row.step.name}, ${count(row.step.items, 'item')}` : '',
-			row.nextStep && data.kind === 'reminder'
-				? `next: ${row.nextStep.name} on ${shortDay(row.nextStep.day, today)}`
-				: '',
-			row.isUnderWay
-				? 'being written'
-				: row.held === 'paused'
-					? `paused: ${row.because}`
-					: row.held
-						? `held: ${heldReason(row.held)}`
-						: '',
-			row.corrects ? `replaces the letter of ${shortDay(row.corrects, today)}` : '',
-			!row.held && row.lastSent ? `last sent ${shortDay(row.lastSent, today)}` : '',
-			row.way === 'mail' ? '' : LETTER_WAY_WORDS[row.way]
-		]
-			.filter(Boolean)
-			.join('; ');
-	}
+	const why = (row: RunRow) => runRowSays(row, data.kind, today);
 	/** Who has a reason to be left out is not chosen by a slip: it is asked first. */
 	let asked = $state.raw<RunRow | null>(null);
 	function pick(row: RunRow) {
@@ -263,30 +246,11 @@
 			</p>
 			<PdfView url={previewUrl} label="The letter to {current.name}" />
 			{#if data.mayAct}
-				<div role="group" aria-label="Notes on these letters">
-					<details class="mt-2 text-sm">
-						<summary class="cursor-pointer text-copper"
-							>{note || ownNote ? 'Notes on these letters' : 'Add a note'}</summary
-						>
-						<div class="mt-1 grid grid-cols-2 gap-3">
-							<label class="grid gap-0.5"
-								><span class="text-soft">To all of them</span><textarea
-									rows="2"
-									maxlength="2000"
-									value={note}
-									onchange={(event) => (note = event.currentTarget.value.trim())}></textarea></label
-							>
-							<label class="grid gap-0.5"
-								><span class="truncate text-soft">To {current.name} alone</span><textarea
-									rows="2"
-									maxlength="2000"
-									value={ownNote}
-									onchange={(event) => chosen.setNote(keyOf(current), event.currentTarget.value.trim())}
-								></textarea></label
-							>
-						</div>
-					</details>
-				</div>
+				<LetterNotes
+					name={current.name}
+					bind:note
+					bind:ownNote={() => ownNote, (text) => chosen.setNote(keyOf(current), text)}
+				/>
 			{/if}
 		{:else}<p class="says">There is no letter to show.</p>{/if}
 	</section>
