@@ -83,6 +83,14 @@ export interface ProofFacts {
 		readonly date: string;
 		readonly sign: 1 | -1;
 	}[];
+	/** What spans say changed of what is open and on account, by day: what begins on it, less what ends. */
+	readonly spans: readonly {
+		readonly customerId: number;
+		readonly currency: string;
+		readonly date: string;
+		readonly amount: number;
+		readonly base: number;
+	}[];
 	readonly entries: readonly {
 		readonly id: number;
 		readonly accountId: number;

@@ -1,8 +1,10 @@
+import { append } from '../../append';
 import { tally, type Breach, type ProofFacts } from './facts';
 
 /**
  * Rule 2: by customer and currency the control account equals open items less unallocated credits, on every day on which
- * anything was posted; and what the states say is open equals what the records come to.
+ * anything was posted; what the states say is open equals what the records come to; and what was open by day (spans), from which reports
+ * as of a day in the past are made, is the control account, too, also in base currency.
  */
 export function ledgerAgrees(facts: ProofFacts): Breach[] {
 	const breaches: Breach[] = [];
@@ -52,22 +54,8 @@ export function ledgerAgrees(facts: ProofFacts): Breach[] {
 		tally(open, part.itemId, -part.amount);
 		move(item.customerId, item.currency, part.date, item.credit ? -part.amount : part.amount);
 	}
-	for (const [key, days] of gaps) {
-		let sum = 0;
-		const [customer, currency] = key.split(' ') as [string, string];
-		for (const date of [...days.keys()].sort()) {
-			sum += days.get(date)!;
-			if (sum === 0) continue;
-			breaches.push({
-				rule: 2,
-				about: `customer ${customer}: control account and open items on ${date}`,
-				want: 0,
-				found: sum,
-				currency
-			});
-			break;
-		}
-	}
+	append(breaches, firstGaps(gaps, 'control account and open items'));
+	append(breaches, spansAgree(facts));
 	for (const item of facts.items)
 		if (open.get(item.id) !== item.stateOpen)
 			breaches.push({
@@ -89,4 +77,49 @@ export function ledgerAgrees(facts: ProofFacts): Breach[] {
 			});
 	}
 	return breaches;
+}
+
+/** Movements that should come to nothing on each day, by customer and currency. */
+type Gaps = ReadonlyMap<string, ReadonlyMap<string, number>>;
+
+/** Of each customer and currency the first day on which the movements so far come to something. */
+function firstGaps(gaps: Gaps, what: string): Breach[] {
+	const breaches: Breach[] = [];
+	for (const [key, days] of gaps) {
+		let sum = 0;
+		const [customer, currency] = key.split(' ') as [string, string];
+		for (const date of [...days.keys()].sort()) {
+			sum += days.get(date)!;
+			if (sum === 0) continue;
+			breaches.push({
+				...{ rule: 2, about: `customer ${customer}: ${what} on ${date}` },
+				...{ want: 0, found: sum, currency }
+			});
+			break;
+		}
+	}
+	return breaches;
+}
+
+/** Holds spans against the control account, in its currency and in base currency. */
+function spansAgree(facts: ProofFacts): Breach[] {
+	const amounts = new Map<string, Map<string, number>>();
+	const bases = new Map<string, Map<string, number>>();
+	const move = (row: ProofFacts['spans'][number] | ProofFacts['lines'][number], sign: 1 | -1) => {
+		const key = `${row.customerId ?? 'no customer'} ${row.currency}`;
+		for (const [gaps, sum] of [
+			[amounts, row.amount],
+			[bases, row.base]
+		] as const) {
+			let days = gaps.get(key);
+			if (!days) gaps.set(key, (days = new Map()));
+			tally(days, row.date, sign * sum);
+		}
+	};
+	for (const line of facts.lines) if (line.account === facts.receivables) move(line, 1);
+	for (const span of facts.spans) move(span, -1);
+	return [
+		...firstGaps(amounts, 'control account and what was open by day'),
+		...firstGaps(bases, 'control account and what was open by day, in base currency')
+	];
 }

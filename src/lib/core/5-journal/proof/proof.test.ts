@@ -79,6 +79,10 @@ const facts = (): { -readonly [K in keyof ProofFacts]: ProofFacts[K] } => ({
 		}
 	],
 	receiptPostings: [{ receiptId: 1, customerId: 1, date: '2026-10-05', sign: 1 }],
+	spans: [
+		{ ...{ customerId: 1, currency: 'GBP' }, date: '2026-10-01', amount: 1000, base: 1000 },
+		{ ...{ customerId: 1, currency: 'GBP' }, date: '2026-10-05', amount: -710, base: -710 }
+	],
 	entries: [{ id: 1, accountId: 1, amount: 700, currency: 'GBP' }],
 	statements: [{ accountId: 1, reference: 'S1', opening: 50, closing: 750, entries: 700 }],
 	bankAccounts: [{ id: 1, name: 'Current', ledger: '1200', currency: 'GBP' }],
@@ -108,6 +112,16 @@ describe('each rule finds its breach', () => {
 		['a state that says another open amount', (f) => (f.items = [{ ...f.items[0]!, stateOpen: 400 }]), [2]],
 		['a state that says another credit', (f) => (f.receipts = [{ ...f.receipts[0]!, onAccount: 0 }]), [2]],
 		[
+			'what was open on a day otherwise than in the journal',
+			(f) => (f.spans = [f.spans[0]!, { ...f.spans[1]!, date: '2026-10-06' }]),
+			[2]
+		],
+		[
+			'what was open in base currency otherwise',
+			(f) => (f.spans = [f.spans[0]!, { ...f.spans[1]!, base: -700 }]),
+			[2]
+		],
+		[
 			'a control account posted past the items',
 			(f) => (f.lines = [...f.lines, line(3, '1100', 5), line(3, '4000', -5)]),
 			[2, 7]
@@ -128,6 +142,7 @@ describe('each rule finds its breach', () => {
 			(f) => (
 				(f.items = [{ ...f.items[0]!, total: 2000, totalBase: 2000, stateOpen: 1280 }]),
 				(f.lines = [...f.lines, line(1, '1100', 1000), line(1, '4000', -1000)]),
+				(f.spans = [{ ...f.spans[0]!, amount: 2000, base: 2000 }, f.spans[1]!]),
 				(f.allocations = [{ ...f.allocations[0]!, amount: 710, creditAmount: 710 }]),
 				(f.receipts = [{ ...f.receipts[0]!, onAccount: -10 }])
 			),

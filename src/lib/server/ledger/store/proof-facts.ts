@@ -20,6 +20,7 @@ import {
 	receiptState,
 	statementEntry
 } from '../../platform/db/schema';
+import { STILL } from '../../platform/db/derived/open-spans';
 import { kindOf, namesOf } from '../../act/kinds';
 
 /** Reads all that the proof needs. Accounts that were ever seen as one are held against their records together. */
@@ -99,6 +100,7 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 				date: row.date,
 				sign: isAllocation(row) ? 1 : -1
 			})),
+		spans: together(await spanChanges(db)),
 		entries: await db
 			.select({
 				id: bankEntry.id,
@@ -134,3 +136,12 @@ export async function proofFacts(db: Reader): Promise<ProofFacts> {
 		unidentified: CHART.unidentified.code
 	};
 }
+
+/** What begins less what ends on each day, by customer and currency. */
+const spanChanges = (db: Reader) =>
+	db.all<ProofFacts['spans'][number]>(sql`
+		select customer_id as "customerId", currency, day as date, sum(open) as amount, sum(base) as base from (
+			select customer_id, currency, from_day as day, open, base from open_span
+			union all
+			select customer_id, currency, to_day, -open, -base from open_span where to_day <> ${STILL}
+		) group by customer_id, currency, day`);

@@ -128,6 +128,17 @@ async function ledgerOn(books: Books, customerId: number, on: Day): Promise<numb
 	return row!.sum;
 }
 
+/** What spans say of an account at the end of a day. */
+async function spansOn(books: Books, customerId: number, on: Day) {
+	const rows = await books.db.all<{ item: number | null; kind: string; open: number }>(sql`
+		select item_id as item, kind, open from open_span where customer_id = ${customerId} and from_day <= ${on} and to_day > ${on}`);
+	const isOnAccount = (row: (typeof rows)[number]) => row.kind === 'on_account';
+	return {
+		items: Object.fromEntries(rows.filter((row) => !isOnAccount(row)).map((row) => [row.item, row.open])),
+		onAccount: -rows.filter(isOnAccount).reduce((all, row) => all - row.open, 0)
+	};
+}
+
 test('what is open, less what lies on account, is the ledger’s balance on every day; and so is every statement', async () => {
 	await fc.assert(
 		fc.asyncProperty(fc.array(steps, { minLength: 4, maxLength: 16 }), async (history) => {
@@ -166,6 +177,12 @@ test('what is open, less what lies on account, is the ledger’s balance on ever
 						items.reduce((all, item) => all + (item.kind === 'credit_note' ? -item.open : item.open), 0) -
 						credits.reduce((all, one) => all + one.open, 0);
 					expect(sum).toBe(balance);
+					expect(await spansOn(books, customerId, on)).toEqual({
+						items: Object.fromEntries(
+							items.map((item) => [item.id, item.kind === 'credit_note' ? -item.open : item.open])
+						),
+						onAccount: -credits.reduce((all, one) => all + one.open, 0)
+					});
 					const [shown, told] = [open[at]!, forward[at]!];
 					if (shown.ok) {
 						expect(shown.value.letter.owed).toBe(balance);

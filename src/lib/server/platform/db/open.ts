@@ -14,6 +14,7 @@ import { refuseNestedWrite } from './refuse-nested-write';
 import { upgradeBooks } from './upgrades/upgrade-books';
 import { installSeals, liftSeals } from './seal/install-seals';
 import { sealed } from './seal/seal-transaction';
+import { refreshOpenSpans } from './derived/open-spans';
 import * as schema from './schema';
 
 export type { Db, Reader, Tx } from './types';
@@ -61,7 +62,9 @@ export async function openBooks(
 	const write = <T>(work: (tx: Tx) => Promise<T>): Promise<T> => {
 		if (writing.getStore())
 			return Promise.reject(new Error('a write inside a write would wait for itself for ever'));
-		return turn(() => writing.run(true, () => db.transaction((tx) => sealed(tx, clock, () => work(tx)))));
+		return turn(() =>
+			writing.run(true, () => db.transaction((tx) => sealed(tx, clock, () => withWhatFollows(tx, work))))
+		);
 	};
 	const papers = openPapers(papersUrl(url), options.token);
 	return {
@@ -79,6 +82,13 @@ export async function openBooks(
 			client.close();
 		}
 	};
+}
+
+/** A transaction's work, and what is kept because it follows from what was written. */
+async function withWhatFollows<T>(tx: Tx, work: (tx: Tx) => Promise<T>): Promise<T> {
+	const done = await work(tx);
+	await refreshOpenSpans(tx);
+	return done;
 }
 
 /** Brings the tables up to date; their triggers are lifted while they change. */

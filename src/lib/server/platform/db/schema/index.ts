@@ -19,4 +19,5 @@ export * from './lessons';
 export * from './seals';
 export * from './security';
 export * from './sequences';
+export * from './spans';
 export * from './standing';

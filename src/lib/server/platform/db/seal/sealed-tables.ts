@@ -88,6 +88,7 @@ export const SEALED_TABLES: Readonly<Record<string, 'posted' | 'kept' | { readon
 	session: { notSealed: 'who is signed in comes and goes with every request and says nothing of the books' },
 	verification: { notSealed: 'it is short-lived and says nothing of the books' },
 	turnover: { notSealed: 'it follows from the journal and the bank entries, and only bounds them' },
+	open_span: { notSealed: 'it follows from the records, and the proof holds it against the journal' },
 	sequence: {
 		notSealed: 'it follows from the numbers in use; a wrong one is refused by the keys of the tables'
 	}

@@ -29,6 +29,7 @@ it('of two processes that open the books at once each upgrade is done by one', a
 	expect(await first.all(sql`select name, "left" from upgrade order by name`)).toEqual([
 		{ name: 'earlier-reductions', left: 0 },
 		{ name: 'line-sources', left: 0 },
+		{ name: 'open-spans', left: 0 },
 		{ name: 'petty-cash', left: 0 },
 		{ name: 'rules-to-usual-lines', left: 0 },
 		{ name: 'search-keys-2', left: 0 }

@@ -3,6 +3,7 @@ import { SEARCH_KEYS } from '../../../../core/text/search-keys';
 import type { Db, Reader, Tx } from '../types';
 import { upgrade } from '../schema';
 import { withTablesSealedAnew } from '../seal/install-seals';
+import { fillOpenSpans } from '../derived/open-spans';
 import { countEarlierReductions } from './earlier-reductions';
 import { fillLineSources } from './line-sources';
 import { pettyCashIsAPlace } from './petty-cash';
@@ -20,6 +21,13 @@ interface Upgrade {
 const UPGRADES: Readonly<Record<string, Upgrade>> = {
 	'earlier-reductions': { tables: [], bring: countEarlierReductions },
 	'line-sources': { tables: ['journal_line'], bring: fillLineSources },
+	'open-spans': {
+		tables: [],
+		bring: async (tx) => {
+			await fillOpenSpans(tx);
+			return 0;
+		}
+	},
 	'petty-cash': { tables: ['receipt'], bring: pettyCashIsAPlace },
 	// Before the keys: what it adds is found by them.
 	'rules-to-usual-lines': { tables: [], bring: rulesToUsualLines },
