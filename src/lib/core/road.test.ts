@@ -137,7 +137,7 @@ it('takes money down the whole road', () => {
 			phone: '',
 			registration: ''
 		},
-		age: (rows) => age(rows, today)
+		age: (rows) => age(rows, today, [30, 60, 90])
 	});
 	expect(
 		letter.ok && [letter.value.late, letter.value.rows.map((row) => [row.number, row.open, row.late])]

@@ -21,7 +21,7 @@ const order = (over: Partial<LetterOrder>): LetterOrder => ({
 	pay: { account: { iban: 'GB00ZZAM1234', bic: null, bank: 'Mere' }, link: null },
 	customer: { id: 1, code: 'H1', name: 'Hazel <b> & Co', address: [] },
 	firm: { name: 'Ashlock', address: [], email: 'a@ashlock-kiln.example', phone: '', registration: '' },
-	age: (rows) => age(rows, today),
+	age: (rows) => age(rows, today, [30, 60, 90]),
 	...over
 });
 const items = [
@@ -43,7 +43,7 @@ describe('a statement', () => {
 			['AK-2', 200]
 		]);
 		expect([letter.value.owed, letter.value.late]).toEqual([230, 100]);
-		expect(Object.values(letter.value.aged).reduce((a, b) => a + b, 0)).toBe(230);
+		expect(letter.value.aged.reduce((all, bucket) => all + bucket.sum, 0)).toBe(230);
 	});
 	it('shows under an item what settled part of it, and only there', () => {
 		const part = { date: day('2026-10-12'), by: 'payment' as const, amount: minor(50) };

@@ -36,7 +36,7 @@ function statement(items: readonly Own[], activity?: Activity): Letter {
 		...(activity
 			? { activity, statement: { kind: 'activity' as const, from: day('2026-10-01'), to: today } }
 			: {}),
-		age: (rows) => age(rows, today)
+		age: (rows) => age(rows, today, [30, 60, 90])
 	});
 	if (!letter.ok) throw new Error('refused');
 	return letter.value;

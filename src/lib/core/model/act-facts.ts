@@ -175,6 +175,7 @@ export interface ActFacts {
 		readonly perMinute: number | null;
 	};
 	'set-conventions': { readonly locale: string; readonly timeZone: string };
+	'set-ageing': { readonly ends: readonly number[] };
 	'lock-period': { readonly through: string; readonly reason: string };
 	'unlock-period': { readonly from: string; readonly reason: string };
 	'add-rates': { readonly count: number };

@@ -1,8 +1,10 @@
 import type { Minor } from '../money/minor';
 
-/** Buckets by days after the due day: not due (0 or fewer), 1 to 30, 31 to 60, 61 to 90, over 90. */
-export const BUCKETS = ['not-due', 'to-30', 'to-60', 'to-90', 'over-90'] as const;
-export type Bucket = (typeof BUCKETS)[number];
+/** Days after the day by which something is aged, both included: 0 and fewer is not late; null where it goes on without end. */
+export interface AgeBucket {
+	readonly from: number | null;
+	readonly to: number | null;
+}
 
-/** Open amounts of one currency by age. */
-export type Aged = Readonly<Record<Bucket, Minor>>;
+/** Open amounts of one currency by age, youngest first: what is not due, then each bucket. */
+export type Aged = readonly (AgeBucket & { readonly sum: Minor })[];

@@ -27,6 +27,7 @@ const SETTINGS = [
 	['Terms of payment', 'the firm’s own list', 'terms', 'days instalments settlement discount due'],
 	['Numbers and times', 'how they are written', 'numbers', 'time zone decimal comma locale'],
 	['Letters', 'when statements come round, how many go', 'letters', 'schedule payment page in credit'],
+	['Ageing', 'the buckets by which what is owed is told apart', 'ageing', 'buckets days 30 60 90 aged'],
 	['Anchors', 'to whom the signed record goes', 'anchors', 'auditor mail']
 ] as const;
 

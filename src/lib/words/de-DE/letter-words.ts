@@ -102,12 +102,10 @@ export const GERMAN: LetterWords = {
 		...{ compensation: 'Verzugspauschale', correction: 'Zinsen berichtigt' }
 	},
 	carried: { forward: 'Übertrag', brought: 'Übertrag' },
-	buckets: {
-		'not-due': 'Nicht fällig',
-		'to-30': '1–30 Tage',
-		'to-60': '31–60 Tage',
-		'to-90': '61–90 Tage',
-		'over-90': 'Über 90 Tage'
+	bucket: ({ from, to }) => {
+		if (from === null) return 'Nicht fällig';
+		if (to === null) return `Über ${from - 1} Tage`;
+		return from === to ? (from === 1 ? '1 Tag' : `${from} Tage`) : `${from}–${to} Tage`;
 	},
 	aged: 'Offene Beträge nach Fälligkeit',
 	rowText: (row) =>

@@ -75,6 +75,7 @@ const SENTENCES: { readonly [K in ActKind]: (facts: ActFacts[K]) => string } = {
 			.join(', '),
 	'set-conventions': ({ locale, timeZone }) =>
 		`Numbers are written as in ${landOf(locale)}, times are those of ${timeZone}`,
+	'set-ageing': ({ ends }) => `Ageing buckets end after ${list(ends.map(String))} days`,
 	'set-limits': () => 'Set the limits for deductions and write-offs',
 	'acknowledge-findings': ({ count: n, reason }) =>
 		`Acknowledged ${count(n, 'finding', 'findings')} of the proof: ${reason}`,

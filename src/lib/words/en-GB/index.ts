@@ -1,3 +1,4 @@
+export { ageEndsSentence, bucketName } from './age-words';
 /** All that is said in British English; another language would be a folder that says the same. */
 export * from './act-sentence';
 export * from './approval-sentence';

@@ -3,6 +3,7 @@ import type { Paper } from '../../core/7-letters/paper';
 import type { LetterWords } from '../letters/letter-words';
 import { quoteText } from '../letters/quote-text';
 import { bankNumberText } from './bank-number-text';
+import { bucketName } from './age-words';
 import { amount, count, list, money, percent, shortDay } from './format';
 import { ENGLISH_WORDINGS } from './letter-wordings';
 import { RETURN_REASONS } from './return-reasons';
@@ -87,13 +88,7 @@ export const ENGLISH: LetterWords = {
 		...{ compensation: 'fixed compensation', correction: 'interest corrected' }
 	},
 	carried: { forward: 'Carried forward', brought: 'Brought forward' },
-	buckets: {
-		'not-due': 'Not due',
-		'to-30': '1–30 days',
-		'to-60': '31–60 days',
-		'to-90': '61–90 days',
-		'over-90': 'Over 90 days'
-	},
+	bucket: (bucket) => bucketName(bucket),
 	aged: 'Aged totals',
 	rowText: (row) =>
 		[

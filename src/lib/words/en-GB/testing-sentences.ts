@@ -288,6 +288,7 @@ export const SENTENCES_OF_THE_FIRM: readonly (readonly [Said, string])[] = [
 		{ kind: 'set-conventions', facts: { locale: 'de-CH', timeZone: 'Europe/Zurich' } },
 		'Numbers are written as in Switzerland (German), times are those of Europe/Zurich'
 	],
+	[{ kind: 'set-ageing', facts: { ends: [30, 60, 90] } }, 'Ageing buckets end after 30, 60 and 90 days'],
 	[{ kind: 'set-limits', facts: {} }, 'Set the limits for deductions and write-offs'],
 	[
 		{ kind: 'lock-period', facts: { through: '2026-09-30', reason: '' } },

@@ -3,7 +3,6 @@ import type { LateSpan } from '../../core/model/late-span';
 import type { Activity, InterestLine, Letter, LetterRow } from '../../core/7-letters/letter';
 import type { Sheet, SheetBlock, SheetRow, SheetTable } from '../../core/7-letters/sheet';
 import type { Worded, WordedBlock } from '../../core/7-letters/wording/fill-wording';
-import { BUCKETS } from '../../core/model/aged';
 import { letterWordsOf } from './letter-words-of';
 import type { LetterWords } from './letter-words';
 import { wordsOfLetter } from './word-letter';
@@ -76,10 +75,7 @@ function agedFigures(words: LetterWords, { aged, currency }: Letter): SheetBlock
 	return {
 		kind: 'figures',
 		name: words.aged,
-		cells: BUCKETS.map((bucket) => ({
-			name: words.buckets[bucket],
-			value: words.amount(aged[bucket], currency)
-		}))
+		cells: aged.map((bucket) => ({ name: words.bucket(bucket), value: words.amount(bucket.sum, currency) }))
 	};
 }
 

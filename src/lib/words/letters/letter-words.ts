@@ -8,7 +8,7 @@ import type {
 } from '../../core/7-letters/letter';
 import type { Paper } from '../../core/7-letters/paper';
 import type { BuiltInWording, Wording } from '../../core/7-letters/wording/wording';
-import type { Bucket } from '../../core/model/aged';
+import type { AgeBucket } from '../../core/model/aged';
 
 /** How a language writes sums and days in letters. */
 export interface LetterFormats {
@@ -79,7 +79,7 @@ export interface LetterWords extends LetterFormats {
 		readonly settled: string;
 	};
 	readonly carried: { readonly forward: string; readonly brought: string };
-	readonly buckets: Readonly<Record<Bucket, string>>;
+	readonly bucket: (bucket: AgeBucket) => string;
 	readonly aged: string;
 	/** What a row is, behind its number. */
 	rowText(row: LetterRow): string;

@@ -6,6 +6,7 @@ import { setConventions } from '$lib/server/firm/commands/set-conventions';
 import { addBankAccount } from '$lib/server/firm/commands/add-bank-account';
 import { addLedgerAccount } from '$lib/server/firm/commands/add-ledger-account';
 import { setBankFiles } from '$lib/server/firm/commands/set-bank-files';
+import { setAgeing } from '$lib/server/firm/commands/set-ageing';
 import { setAuditor } from '$lib/server/firm/commands/set-auditor';
 import { setLetters } from '$lib/server/firm/commands/set-letters';
 import { setFirm } from '$lib/server/firm/commands/set-firm';
@@ -41,6 +42,7 @@ export const actions = {
 	dropTerms: action(dropTerms),
 	auditor: action(setAuditor),
 	letters: action(setLetters),
+	ageing: action(setAgeing),
 	files: action(setBankFiles),
 	conventions: action(setConventions, {
 		then: async (_, { locals }) => void (await followConventions(locals.app.books))

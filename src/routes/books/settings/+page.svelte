@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Ageing from './Ageing.svelte';
 	import AuditorAddress from './AuditorAddress.svelte';
 	import BankFilesFrom from './BankFilesFrom.svelte';
 	import Firm from './Firm.svelte';
@@ -20,6 +21,7 @@
 		<section class="px-8 pb-10">
 			<TermsList terms={data.terms} />
 			<NumbersAndTimes conventions={data.conventions} timeZones={data.timeZones} />
+			<Ageing ends={data.ageEnds} />
 			<HowLettersGo letters={data.letters} />
 			<AuditorAddress email={data.auditor} />
 		</section>

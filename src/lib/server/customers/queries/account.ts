@@ -1,6 +1,7 @@
 import { ZERO } from '../../../core/money/minor';
 import { sql, and, asc, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { age } from '../../../core/6-reports/age';
+import { ageEnds } from '../../firm/store/age-ends';
 import type { Minor } from '../../../core/money/minor';
 import type { Reader } from '../../platform/db/open';
 import {
@@ -62,13 +63,14 @@ export const lookAtAccount = defineLook('reader', async (db, code: string, { tod
 		.where(and(eq(receiptState.customerId, owner.id), gt(receiptState.onAccount, ZERO)))
 		.groupBy(receipt.currency);
 	const open = await openItemsOf(db, [owner.id]);
+	const ends = await ageEnds(db);
 	const currencies = [...new Set([owner.currency, ...open.map((row) => row.currency)])];
 	const standingByCurrency = currencies.map((currency) => {
 		const own = open
 			.filter((row) => row.currency === currency)
 			.map((row) => ({ due: row.due, open: (row.kind === 'credit_note' ? -row.open : row.open) as Minor }));
 		const credit = credits.find((row) => row.currency === currency)?.onAccount ?? 0;
-		const aged = age(own, today);
+		const aged = age(own, today, ends);
 		return {
 			currency,
 			open: own.reduce((sum, row) => sum + row.open, 0),

@@ -3,6 +3,7 @@ import { BRITISH } from '../../../words/conventions';
 import { NO_LIMITS } from '../../../core/4-allocation/over-limits';
 import { bankAccount, user } from '../../platform/db/schema';
 import { accountsForAside } from '../store/accounts-for-aside';
+import { ageEnds } from '../store/age-ends';
 import { readSetting } from '../store/settings';
 import { defineLook } from '../../act/define-look';
 
@@ -14,6 +15,7 @@ export const lookAtSettings = defineLook('supervisor', async (db, _: null) => ({
 	bankFiles: (await readSetting(db, 'bankFiles'))?.from ?? ('anybody' as const),
 	auditor: (await readSetting(db, 'auditor'))?.email ?? '',
 	letters: (await readSetting(db, 'letters')) ?? { inCredit: 'send' as const },
+	ageEnds: await ageEnds(db),
 	tables: (await readSetting(db, 'tableReadings')) ?? [],
 	terms: (await readSetting(db, 'terms')) ?? [],
 	conventions: (await readSetting(db, 'conventions')) ?? BRITISH,

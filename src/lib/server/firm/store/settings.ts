@@ -105,6 +105,8 @@ const SHAPES = {
 		proved: z.boolean(),
 		leftOut: z.array(z.enum(SETTING_UP_STEPS))
 	}),
+	/** The days after the due day at which ageing buckets end. */
+	ageing: z.object({ ends: z.array(z.number().int().min(1)).min(1) }),
 	/** How much each role may book alone, in base currency. */
 	limits: LIMITS_SHAPE
 } as const;

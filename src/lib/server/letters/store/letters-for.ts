@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { groupBy } from '../../../core/group-by';
 import { age } from '../../../core/6-reports/age';
+import { ageEnds } from '../../firm/store/age-ends';
 import type { Letter, LetterKind, LetterLanguage, StatementAsked } from '../../../core/7-letters/letter';
 import type { LetterDetails } from '../../../core/7-letters/letter-details';
 import { usualWording } from '../../../core/7-letters/wording/wording';
@@ -99,6 +100,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 				)
 			: null;
 	const wordings = await readWordings(db);
+	const ends = await ageEnds(db);
 	const payInto = new Map<string, Awaited<ReturnType<typeof payIntoFor>>>();
 	for (const { currency } of accounts)
 		if (!payInto.has(currency)) payInto.set(currency, await payIntoFor(db, currency));
@@ -145,7 +147,7 @@ export async function lettersFor(db: Reader, asked: LettersAsked, today: Day): P
 				...{ registration: firm.registration, logo: firm.logo }
 			},
 			pay: { account: payInto.get(currency) ?? null, link: settings?.payLink ?? null },
-			age: (rows, on) => age(rows, on),
+			age: (rows, on) => age(rows, on, ends),
 			dated: (dated.get(`${customerId} ${currency}`) ?? []).map((row) => ({
 				...{ date: row.date, amount: minor(row.amount) },
 				reference: `${row.method} ${row.reference}`.trim()

@@ -2,6 +2,7 @@ import { ZERO } from '../../../core/money/minor';
 import { and, desc, eq, gt, gte, inArray, lt, lte, ne, sql } from 'drizzle-orm';
 import { CHART } from '../../../core/5-journal/chart';
 import { age } from '../../../core/6-reports/age';
+import { ageEnds } from '../../firm/store/age-ends';
 import { addDays, firstOfMonth } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import type { Minor } from '../../../core/money/minor';
@@ -142,6 +143,7 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 			.orderBy(desc(sql`sum(${itemState.openBase})`))
 			.limit(MOST_LATE);
 		if (late.length === 0) return [];
+		const ends = await ageEnds(db);
 		const rows = await db
 			.select({ customerId: itemState.customerId, due: itemState.due, open: signedOpenBase })
 			.from(itemState)
@@ -158,7 +160,7 @@ export const lookAtToday = defineLook('reader', async (db, pile: PileSummed, { t
 			const items = rows
 				.filter((one) => one.customerId === row.id)
 				.map(({ due, open }) => ({ due: due, open: open as Minor }));
-			return { ...row, owed: items.reduce((sum, one) => sum + one.open, 0), aged: age(items, today) };
+			return { ...row, owed: items.reduce((sum, one) => sum + one.open, 0), aged: age(items, today, ends) };
 		});
 	}
 });

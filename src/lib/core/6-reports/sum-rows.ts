@@ -1,0 +1,25 @@
+import type { ReportColumn, ReportRow } from '../model/report';
+
+/**
+ * What rows come to, one row for each currency in alphabetical order: amounts are added up, whole numbers where they count things (`counted`),
+ * and all else is empty.
+ */
+export function sumRows(
+	columns: readonly ReportColumn[],
+	rows: readonly ReportRow[],
+	counted: ReadonlySet<string> = new Set()
+): ReportRow[] {
+	const sums = new Map<string, number[]>();
+	const isSummed = columns.map(({ kind, key }) => kind === 'money' || counted.has(key));
+	for (const { currency, cells } of rows) {
+		let sum = sums.get(currency);
+		if (!sum) sums.set(currency, (sum = columns.map(() => 0)));
+		for (const [n, cell] of cells.entries()) if (isSummed[n] && typeof cell === 'number') sum[n]! += cell;
+	}
+	return [...sums]
+		.sort(([a], [b]) => (a < b ? -1 : 1))
+		.map(([currency, sum]) => ({
+			...{ id: `sum ${currency}`, currency },
+			cells: columns.map(({ key }, n) => (key === 'currency' ? currency : isSummed[n] ? sum[n]! : null))
+		}));
+}
