@@ -29,6 +29,7 @@
 		['/customers', 'Customers'],
 		['/odd-pennies', 'Odd pennies'],
 		['/letters', 'Letters'],
+		['/reports', 'Reports'],
 		['/books', 'Books']
 	] as const;
 	const stations = $derived([

@@ -21,6 +21,8 @@ export type Problem =
 	| { readonly code: 'books-full' }
 	/** A sum or a day that follows from what was given is beyond what one may be. */
 	| { readonly code: 'out-of-bounds' }
+	/** A report of more rows than fit paper that anybody reads. */
+	| { readonly code: 'report-too-long'; readonly rows: number; readonly most: number }
 	| { readonly code: 'took-too-long'; readonly seconds: number }
 	/** Who did it does not confirm it. */
 	| { readonly code: 'second-person'; readonly who: string }

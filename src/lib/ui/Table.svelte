@@ -23,6 +23,7 @@
 		rows,
 		sortedHere = false,
 		fileHref,
+		sums = [],
 		active,
 		empty,
 		tools
@@ -34,6 +35,8 @@
 		/** All rows are here and are sorted here; else the server does it, by `sort` in the address. */
 		sortedHere?: boolean;
 		fileHref?: string;
+		/** What the rows come to, below them. */
+		sums?: readonly Row[];
 		/** The row that is looked at. */
 		active?: Row['id'] | null;
 		/** What stands there where there is no row. */
@@ -169,12 +172,22 @@
 	<tbody {@attach rowCursor}>
 		{#each table.getRowModel().rows as row (row.id)}
 			<tr class={['row', active === row.original.id && 'bg-raised']}>
-				{#each shown as one, i (one.id)}<td class={classes[i]}>{@render one.cell(row.original)}</td>{/each}
+				{#each shown as one, i (one.id)}<td class={classes[i]}>{@render one.cell(row.original, one)}</td
+					>{/each}
 			</tr>
 		{:else}
 			<tr><td colspan={shown.length} class="py-6 text-soft">{@render empty()}</td></tr>
 		{/each}
 	</tbody>
+	{#if rows.length && sums.length}
+		<tfoot class="double-top font-semibold">
+			{#each sums as row (row.id)}
+				<tr
+					>{#each shown as one, i (one.id)}<td class={classes[i]}>{@render one.cell(row, one)}</td>{/each}</tr
+				>
+			{/each}
+		</tfoot>
+	{/if}
 </table>
 
 <style>

@@ -5,7 +5,7 @@ export interface TableColumn<Row> {
 	readonly id: string;
 	/** Empty for a column that only holds a mark or a button: it is neither copied nor chosen. */
 	readonly name: string;
-	readonly cell: Snippet<[Row]>;
+	readonly cell: Snippet<[Row, TableColumn<Row>]>;
 	/** What it is sorted by, where the rows are sorted here. */
 	readonly value?: (row: Row) => string | number;
 	/** What is copied of it; its value where this is left out. */

@@ -27,6 +27,9 @@ export function sortRows(
 
 function compareCells(a: ReportCell, b: ReportCell, down: boolean): number {
 	if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1;
-	const order = typeof a === 'number' && typeof b === 'number' ? a - b : compareText(String(a), String(b));
+	const order =
+		typeof a === 'number' && typeof b === 'number'
+			? a - b
+			: compareText(String(a).toLowerCase(), String(b).toLowerCase());
 	return down ? -order : order;
 }

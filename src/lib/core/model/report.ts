@@ -14,7 +14,7 @@ export const REPORT_CHOICES = {
 	money: ['own', 'base'],
 	only: ['all', 'overdue', 'over-limit', 'in-credit'],
 	day: ['booked', 'allocated'],
-	what: ['all', 'on-account', 'unidentified', 'waiting']
+	what: ['all', 'on-account', 'unidentified']
 } as const;
 export type ChoiceName = keyof typeof REPORT_CHOICES;
 

@@ -158,7 +158,37 @@ const STATIONS: readonly Known[] = [
 		words: 'template text placeholder'
 	},
 	{ name: 'Outbox', about: 'letters as they were sent', href: '/letters/outbox', words: 'mail sent refused' },
-	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove ageing' },
+	{
+		name: 'Ageing',
+		about: 'what is owed by age, as of any day',
+		href: '/reports/ageing',
+		words: 'report aged debtors receivables buckets overdue'
+	},
+	{
+		name: 'Balances',
+		about: 'of every customer, as of any day',
+		href: '/reports/balances',
+		words: 'report credit limit owed list'
+	},
+	{
+		name: 'Receipts of a period',
+		about: 'the money that came in, and who allocated it',
+		href: '/reports/receipts',
+		words: 'report list cash received'
+	},
+	{
+		name: 'Unallocated money',
+		about: 'on account or unidentified, by age',
+		href: '/reports/unallocated',
+		words: 'report unapplied on account unidentified'
+	},
+	{
+		name: 'Reports',
+		about: 'as of any day, on paper, as files',
+		href: '/reports',
+		words: 'print export pdf xlsx'
+	},
+	{ name: 'Books', about: 'balances and proof', href: '/books', words: 'control bank prove' },
 	{
 		name: 'Exchange rates',
 		about: 'what currencies are worth',

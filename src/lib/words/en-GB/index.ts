@@ -1,4 +1,5 @@
 export { ageEndsSentence, bucketName } from './age-words';
+export * from './report-words';
 /** All that is said in British English; another language would be a folder that says the same. */
 export * from './act-sentence';
 export * from './approval-sentence';

@@ -191,6 +191,8 @@ function sentence(problem: Problem): string {
 			return 'Bank files are taken from the watched folder alone, as the settings say. Put the file there, or ask a supervisor.';
 		case 'out-of-bounds':
 			return 'A sum of this, or a day, is beyond what can be booked: 100,000,000,000.00 at the most, and the years 1900 to 2199. Check the figures; nothing was booked.';
+		case 'report-too-long':
+			return `That is ${whole(problem.rows)} rows, and a PDF takes ${whole(problem.most)} at the most. Ask for less of it, or save it as XLSX or CSV.`;
 		case 'took-too-long':
 			return `That took longer than ${problem.seconds} seconds and was given up; nothing was changed. Ask for less of it, or try again when there is less to do.`;
 		case 'books-full':

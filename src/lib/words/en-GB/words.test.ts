@@ -138,6 +138,7 @@ const problems: Problem[] = [
 	{ code: 'letter-sent', customer: 'Hazel', who: 'Wren', at: '2026-10-30T10:00:00.000Z' },
 	{ code: 'books-full' },
 	{ code: 'out-of-bounds' },
+	{ code: 'report-too-long', rows: 30_000, most: 20_000 },
 	{ code: 'took-too-long', seconds: 60 },
 	{ code: 'second-person', who: 'Wren' },
 	{

@@ -5,11 +5,15 @@ import { NodeCompiler } from '@myriaddreamin/typst-ts-node-compiler';
 import type { Sheet, SheetBlock } from '../../../core/7-letters/sheet';
 import { LETTER_FACES, plainFonts, rareFonts } from './letter-fonts';
 import { qrPicture } from './qr-picture';
-import template from './sheet.typ?raw';
+import type { ReportSheet } from '../../../core/6-reports/report-sheet';
+import type { Day } from '../../../core/day/day';
+import reportTemplate from './report.typ?raw';
+import letterTemplate from './sheet.typ?raw';
 
 /** Nothing lies there: what the template reads is handed over. */
 const WORKSPACE = join(tmpdir(), 'odd-penny-paper');
-const MAIN = join(WORKSPACE, 'sheet.typ');
+const LETTER = join(WORKSPACE, 'sheet.typ');
+const REPORT = join(WORKSPACE, 'report.typ');
 /** What was set is remembered for so many papers, so that heads and feet are not laid out again. */
 const REMEMBERED = 3;
 
@@ -26,45 +30,64 @@ function makeSetter(fonts: readonly Buffer[], faces: readonly string[]): Setter 
 		workspace: WORKSPACE,
 		fontArgs: [{ fontBlobs: [...fonts] }]
 	});
-	compiler.mapShadow(MAIN, Buffer.from(template));
+	compiler.mapShadow(LETTER, Buffer.from(letterTemplate));
+	compiler.mapShadow(REPORT, Buffer.from(reportTemplate));
 	return { compiler, faces, pictures: new Set() };
 }
 
 let plain: Setter | null = null;
 let rare: Setter | null = null;
 
+/** What is set, and by which template. */
+interface Told {
+	readonly template: typeof LETTER | typeof REPORT;
+	readonly day: Day;
+	readonly of: (setter: Setter) => object;
+}
+
 /**
  * A sheet as PDF on A4: real text in embedded subsets of the fonts, tagged as PDF/UA-1 (ISO 14289-1) asks. The same sheet gives the same
- * bytes. This is the one place that knows by what it is set.
+ * bytes. This file is the one place that knows by what it is set.
  * @throws Error where it cannot be set at all
  */
 export function typeset(sheet: Sheet): Buffer {
+	return setWithFonts({
+		...{ template: LETTER, day: sheet.day },
+		of: (setter) => ({
+			...sheet,
+			head: { ...sheet.head, logo: sheet.head.logo && handOver(setter, sheet.head.logo) },
+			blocks: sheet.blocks.map(withPicture)
+		})
+	});
+}
+
+/** A report as PDF, set in the same way. */
+export function typesetReport(sheet: ReportSheet): Buffer {
+	return setWithFonts({ template: REPORT, day: sheet.day, of: () => sheet });
+}
+
+function setWithFonts(told: Told): Buffer {
 	plain ??= makeSetter(plainFonts(), LETTER_FACES.slice(0, 5));
 	try {
-		return set(plain, sheet, 'ua-1');
+		return set(plain, told, 'ua-1');
 	} catch (error) {
 		if (!isMissingSign(error)) throw error;
 	}
 	rare ??= makeSetter([...plainFonts(), ...rareFonts()], LETTER_FACES);
 	try {
-		return set(rare, sheet, 'ua-1');
+		return set(rare, told, 'ua-1');
 	} catch (error) {
 		if (!isMissingSign(error)) throw error;
 		// A sign that no font has, such as one for private use: it is set as a box, which the standard does not allow.
-		return set(rare, sheet, '1.7');
+		return set(rare, told, '1.7');
 	}
 }
 
-function set(setter: Setter, sheet: Sheet, pdfStandard: string): Buffer {
+function set(setter: Setter, { template, day, of }: Told, pdfStandard: string): Buffer {
 	const { compiler, faces } = setter;
-	const told = {
-		...sheet,
-		head: { ...sheet.head, logo: sheet.head.logo && handOver(setter, sheet.head.logo) },
-		blocks: sheet.blocks.map(withPicture)
-	};
 	const pdf = compiler.pdf(
-		{ mainFilePath: MAIN, inputs: { sheet: JSON.stringify(told), faces: JSON.stringify(faces) } },
-		{ pdfStandard, creationTimestamp: Date.parse(`${sheet.day}T00:00:00Z`) / 1000 }
+		{ mainFilePath: template, inputs: { sheet: JSON.stringify(of(setter)), faces: JSON.stringify(faces) } },
+		{ pdfStandard, creationTimestamp: Date.parse(`${day}T00:00:00Z`) / 1000 }
 	);
 	compiler.evictCache(REMEMBERED);
 	return pdf;

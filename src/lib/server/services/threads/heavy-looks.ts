@@ -6,6 +6,8 @@ import { lookAtByHand } from '../../letters/queries/by-hand';
 import { lookAtCalls } from '../../letters/queries/calls';
 import { countRuns, lookAtChosen, lookAtRun } from '../../letters/queries/letters';
 import { lookAtSettingUp } from '../../firm/queries/setting-up';
+import { lookAtReport } from '../../reports/queries/report';
+import { lookAtReportFile } from '../../reports/queries/report-file';
 import { lookAtToday } from '../../reports/queries/today';
 import { lookAtRecord } from '../../ledger/queries/record';
 import type { Problem } from '../../../core/problems';
@@ -74,6 +76,8 @@ export const HEAVY_LOOKS = {
 	interest: lookAtInterest,
 	'interest-sheets': lookAtInterestSheets,
 	'small-balances': lookAtSmallBalances,
+	report: lookAtReport,
+	'report-file': lookAtReportFile,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
 	'preview-bank-table': (db: Db, asked: BankTableAsked) => previewBankTable(db, asked),

@@ -1,0 +1,66 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import type { ReportRow } from '$lib/core/model/report';
+	import { cellHref } from '$lib/trade/reports/cell-href';
+	import ReportAsked from '$lib/trade/reports/ReportAsked.svelte';
+	import Pages from '$lib/ui/Pages.svelte';
+	import Problems from '$lib/ui/Problems.svelte';
+	import Table from '$lib/ui/Table.svelte';
+	import type { TableColumn } from '$lib/ui/table-columns';
+	import { REPORT_NAMES, reportCell, reportHeadline, reportHeading, reportOfNothing } from '$lib/words';
+	import { isFigures, plainCell } from '$lib/words/reports';
+	let { data } = $props();
+	const report = $derived(data.report);
+	const at = $derived(new Map(report?.columns.map(({ key }, n) => [key, n])));
+	const columns: readonly TableColumn<ReportRow>[] = $derived(
+		(report?.columns ?? []).map((column, n) => ({
+			...{ id: column.key, name: reportHeading(column.heading), cell, sorts: true },
+			...{ figures: isFigures(column), stays: n === 0 },
+			...(column.key === 'document' || column.key === 'days' ? {} : { class: wraps(column.key) }),
+			copied: (row: ReportRow) => String(plainCell(column, row.currency, row.cells[n] ?? null))
+		}))
+	);
+	const wraps = (key: string) => (key === 'customer' || key === 'payer' ? '' : 'whitespace-nowrap');
+	const fileHref = (format: string) => {
+		const params = new URLSearchParams(page.url.searchParams);
+		params.delete('page');
+		params.set('format', format);
+		return `/reports/${data.id}/file?${params}`;
+	};
+</script>
+
+{#snippet cell(row: ReportRow, { id }: TableColumn<ReportRow>)}
+	{@const n = at.get(id)}
+	{@const column = n === undefined ? undefined : report?.columns[n]}
+	{#if report && column && n !== undefined}
+		{@const value = row.cells[n] ?? null}
+		{@const href =
+			value === null || value === 0 ? null : cellHref(report, page.url.searchParams, row, column)}
+		{@const text = reportCell(column, row, value)}
+		{#if href && text}<a class="block min-h-6 py-0.5" {href}>{text}</a>{:else}{text}{/if}
+	{/if}
+{/snippet}
+
+<svelte:head><title>{REPORT_NAMES[data.id].name} · Odd Penny</title></svelte:head>
+
+<div class="px-8 pt-5 pb-10">
+	<p class="text-sm"><a href="/reports">Reports</a></p>
+	<h1>{report ? reportHeadline(report) : REPORT_NAMES[data.id].name}</h1>
+	<ReportAsked fields={data.fields} faults={data.faults} day={data.day} />
+	{#if report}
+		<Table name="report {data.id}" {columns} rows={report.rows} sums={report.sums}>
+			{#snippet empty()}{reportOfNothing(report)}{/snippet}
+			{#snippet tools()}
+				{#if report.count > 0}
+					<a class="min-h-6 py-0.5 text-soft" href={fileHref('pdf')} target="_blank">PDF</a>
+					<a class="min-h-6 py-0.5 text-soft" href={fileHref('xlsx')} download>XLSX</a>
+					<a class="min-h-6 py-0.5 text-soft" href={fileHref('csv')} download>CSV</a>
+				{/if}
+			{/snippet}
+		</Table>
+		<Pages page={data.page} per={data.per} total={report.count} />
+	{:else}
+		<div class="mt-3"><Problems problems={Object.values(data.faults)} /></div>
+		<p class="mt-1 says">Nothing is shown until that is put right.</p>
+	{/if}
+</div>
