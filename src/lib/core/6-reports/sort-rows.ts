@@ -1,4 +1,5 @@
 import { compareText } from '../compare-text';
+import { currencyOrder } from './currency-order';
 import type { ReportCell, ReportColumn, ReportRow } from '../model/report';
 
 /** By which column rows are sorted, and whether the greatest comes first. */
@@ -14,12 +15,14 @@ export interface RowOrder {
 export function sortRows(
 	columns: readonly ReportColumn[],
 	rows: readonly ReportRow[],
-	{ by, down }: RowOrder
+	{ by, down }: RowOrder,
+	ownCurrency: string
 ): ReportRow[] {
 	const at = columns.findIndex((column) => column.key === by);
+	const currencies = currencyOrder(ownCurrency);
 	return rows.toSorted(
 		(a, b) =>
-			compareText(a.currency, b.currency) ||
+			currencies(a.currency, b.currency) ||
 			(at < 0 ? 0 : compareCells(a.cells[at] ?? null, b.cells[at] ?? null, down)) ||
 			compareText(a.id, b.id)
 	);

@@ -1,7 +1,7 @@
 import type { ReportColumn, ReportRow } from '../model/report';
 
 /**
- * What rows come to, one row for each currency in alphabetical order: amounts are added up, whole numbers where they count things (`counted`),
+ * What rows come to, one row for each currency: amounts are added up, whole numbers where they count things (`counted`),
  * and all else is empty.
  */
 export function sumRows(
@@ -16,10 +16,8 @@ export function sumRows(
 		if (!sum) sums.set(currency, (sum = columns.map(() => 0)));
 		for (const [n, cell] of cells.entries()) if (isSummed[n] && typeof cell === 'number') sum[n]! += cell;
 	}
-	return [...sums]
-		.sort(([a], [b]) => (a < b ? -1 : 1))
-		.map(([currency, sum]) => ({
-			...{ id: `sum ${currency}`, currency },
-			cells: columns.map(({ key }, n) => (key === 'currency' ? currency : isSummed[n] ? sum[n]! : null))
-		}));
+	return [...sums].map(([currency, sum]) => ({
+		...{ id: `sum ${currency}`, currency },
+		cells: columns.map(({ key }, n) => (key === 'currency' ? currency : isSummed[n] ? sum[n]! : null))
+	}));
 }

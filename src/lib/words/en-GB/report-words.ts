@@ -185,7 +185,7 @@ export function reportCell(
 		case 'day':
 			return shortDay(String(cell));
 		case 'whole':
-			return whole(Number(cell));
+			return Number(cell) < 0 ? `−${whole(-Number(cell))}` : whole(Number(cell));
 		case 'text':
 			return reportText(column, String(cell));
 	}

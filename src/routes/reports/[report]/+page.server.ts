@@ -8,8 +8,12 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url, params }) => {
 	const asked = readAsked(params.report, url);
 	const page = readPage(url);
+	const months =
+		asked.id === 'ageing' && url.searchParams.has('months')
+			? await viewInThread(locals, 'ageing-months', { params: asked.params })
+			: null;
 	const answer = await viewInThread(locals, 'report', { ...asked, page });
-	const shown = { id: asked.id, page, per: REPORT_PAGE, day: await locals.app.today() };
+	const shown = { months, id: asked.id, page, per: REPORT_PAGE, day: await locals.app.today() };
 	if (answer.ok)
 		return { ...shown, report: answer.report, order: answer.order, fields: answer.report.fields, faults: {} };
 	const faults = Object.fromEntries(

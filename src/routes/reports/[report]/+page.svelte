@@ -1,6 +1,9 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import { minor } from '$lib/core/money/minor';
 	import type { ReportRow } from '$lib/core/model/report';
+	import AgeBar from '$lib/trade/AgeBar.svelte';
+	import AgeingMonths from '$lib/trade/reports/AgeingMonths.svelte';
 	import { cellHref } from '$lib/trade/reports/cell-href';
 	import ReportAsked from '$lib/trade/reports/ReportAsked.svelte';
 	import Pages from '$lib/ui/Pages.svelte';
@@ -10,17 +13,44 @@
 	import { REPORT_NAMES, reportCell, reportHeadline, reportHeading, reportOfNothing } from '$lib/words';
 	import { isFigures, plainCell } from '$lib/words/reports';
 	let { data } = $props();
+	/** How long the longest strip is. */
+	const STRIP = 120;
 	const report = $derived(data.report);
 	const at = $derived(new Map(report?.columns.map(({ key }, n) => [key, n])));
-	const columns: readonly TableColumn<ReportRow>[] = $derived(
-		(report?.columns ?? []).map((column, n) => ({
+	/** Rows of the ageing as strips to scale: how much each is, and how old. */
+	const strip = $derived.by(() => {
+		const buckets = (report?.columns ?? []).flatMap(({ key, heading }, n) =>
+			heading.code === 'bucket' ? [{ key, n, bucket: heading.bucket }] : []
+		);
+		if (!report || buckets.length === 0) return null;
+		const sumOf = (row: ReportRow) =>
+			buckets.reduce((sum, { n }) => sum + Math.max(0, Number(row.cells[n] ?? 0)), 0);
+		const most = new Map<string, number>();
+		for (const row of report.rows) most.set(row.currency, Math.max(most.get(row.currency) ?? 1, sumOf(row)));
+		return (row: ReportRow) => ({
+			aged: buckets.map(({ n, bucket }) => ({ ...bucket, sum: minor(Number(row.cells[n] ?? 0)) })),
+			wide: Math.ceil((STRIP * sumOf(row)) / most.get(row.currency)!)
+		});
+	});
+	const columns: readonly TableColumn<ReportRow>[] = $derived([
+		...(report?.columns ?? []).map((column, n) => ({
 			...{ id: column.key, name: reportHeading(column.heading), cell, sorts: true },
 			...{ figures: isFigures(column), stays: n === 0 },
 			...(column.key === 'document' || column.key === 'days' ? {} : { class: wraps(column.key) }),
 			copied: (row: ReportRow) => String(plainCell(column, row.currency, row.cells[n] ?? null))
-		}))
-	);
+		})),
+		...(strip ? [{ id: 'strip', name: '', cell: age, class: 'hidden xl:table-cell' }] : [])
+	]);
 	const wraps = (key: string) => (key === 'customer' || key === 'payer' ? '' : 'whitespace-nowrap');
+	const monthsHref = $derived.by(() => {
+		const params = new URLSearchParams(page.url.searchParams);
+		if (data.months) params.delete('months');
+		else params.set('months', '12');
+		return `/reports/${data.id}?${params}`;
+	});
+	const since = $derived(
+		data.fields.some((field) => field.name === 'since' && field.value === 'issued') ? 'issued' : 'due'
+	);
 	const fileHref = (format: string) => {
 		const params = new URLSearchParams(page.url.searchParams);
 		params.delete('page');
@@ -29,6 +59,12 @@
 	};
 </script>
 
+{#snippet age(row: ReportRow)}
+	{#if strip && !row.id.startsWith('sum ')}
+		{@const { aged, wide } = strip(row)}
+		{#if wide > 0}<AgeBar {aged} currency={row.currency} {wide} />{/if}
+	{/if}
+{/snippet}
 {#snippet cell(row: ReportRow, { id }: TableColumn<ReportRow>)}
 	{@const n = at.get(id)}
 	{@const column = n === undefined ? undefined : report?.columns[n]}
@@ -37,7 +73,7 @@
 		{@const href =
 			value === null || value === 0 ? null : cellHref(report, page.url.searchParams, row, column)}
 		{@const text = reportCell(column, row, value)}
-		{#if href && text}<a class="block min-h-6 py-0.5" {href}>{text}</a>{:else}{text}{/if}
+		{#if href && text}<a class="-my-0.5 block min-h-6 py-0.5" {href}>{text}</a>{:else}{text}{/if}
 	{/if}
 {/snippet}
 
@@ -48,9 +84,15 @@
 	<h1>{report ? reportHeadline(report) : REPORT_NAMES[data.id].name}</h1>
 	<ReportAsked fields={data.fields} faults={data.faults} day={data.day} />
 	{#if report}
+		{#if data.months}<AgeingMonths months={data.months} {since} />{/if}
 		<Table name="report {data.id}" {columns} rows={report.rows} sums={report.sums}>
 			{#snippet empty()}{reportOfNothing(report)}{/snippet}
 			{#snippet tools()}
+				{#if data.id === 'ageing'}<a
+						class="min-h-6 py-0.5 text-soft"
+						href={monthsHref}
+						data-sveltekit-noscroll>{data.months ? 'Without the months' : 'Twelve months'}</a
+					>{/if}
 				{#if report.count > 0}
 					<a class="min-h-6 py-0.5 text-soft" href={fileHref('pdf')} target="_blank">PDF</a>
 					<a class="min-h-6 py-0.5 text-soft" href={fileHref('xlsx')} download>XLSX</a>
@@ -61,6 +103,6 @@
 		<Pages page={data.page} per={data.per} total={report.count} />
 	{:else}
 		<div class="mt-3"><Problems problems={Object.values(data.faults)} /></div>
-		<p class="mt-1 says">Nothing is shown until that is put right.</p>
+		<p class="mt-1 says">Nothing is shown until that is corrected.</p>
 	{/if}
 </div>

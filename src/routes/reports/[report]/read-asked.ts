@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { reportCalled, type ReportAsked } from '$lib/server/reports/queries/report';
 
 /** Parameters of an address that say how a report is shown, not what it is asked. */
-const HOW = new Set(['page', 'sort', 'format']);
+const HOW = new Set(['page', 'sort', 'format', 'months']);
 /** Fields that a report has are few. */
 const MOST_FIELDS = 40;
 const SORT = /^(-?)([a-z0-9-]{1,40})$/;

@@ -21,7 +21,7 @@ import type { ReportContext, ReportMade, ReportMaker } from './define-report';
  * a day of a locked period gives the same figures for ever.
  */
 export const makeAgeing: ReportMaker = async (asked, context) => {
-	const given = await read(asked, context);
+	const given = await readAgeing(asked, context);
 	if (asked.problems.length > 0) return err(...asked.problems);
 	const { customer, parent, tag } = given;
 	const only = { customer: customer?.id ?? null, parent: parent?.id ?? null, tag };
@@ -30,10 +30,12 @@ export const makeAgeing: ReportMaker = async (asked, context) => {
 	return given.show === 'summary' ? summary(how, accounts, context) : detail(how, accounts, context);
 };
 
-async function read(asked: AskedFields, { db, today, ends }: ReportContext) {
+/** Reads what an ageing is asked. */
+export async function readAgeing(asked: AskedFields, { db, today, ends }: ReportContext) {
 	const asOf = asked.day('as-of', today);
 	const show = asked.choice('show');
-	const by = asked.choice('by');
+	// What has no say in what is shown is not asked.
+	const by = show === 'summary' ? asked.choice('by') : 'customer';
 	const since = asked.choice('since');
 	const credit = asked.choice('credit');
 	const money = asked.choice('money');
@@ -54,17 +56,20 @@ async function read(asked: AskedFields, { db, today, ends }: ReportContext) {
 		'currency',
 		currencies.map((row) => ({ value: row.currency, says: row.currency }))
 	);
-	const bucket = asked.pickedOf(
-		'bucket',
-		buckets.map((one, n) => ({ value: String(n), says: bucketName(one, since) }))
-	);
+	const bucket =
+		show === 'summary'
+			? null
+			: asked.pickedOf(
+					'bucket',
+					buckets.map((one, n) => ({ value: String(n), says: bucketName(one, since) }))
+				);
 	return {
 		...{ asOf, show, by, since, credit, money, buckets, customer, parent, tag, currency },
 		bucket: bucket === null ? null : buckets[Number(bucket)]!
 	};
 }
 
-type Given = Awaited<ReturnType<typeof read>> & AgedHow;
+type Given = Awaited<ReturnType<typeof readAgeing>> & AgedHow;
 type Accounts = ReadonlyMap<number, ReportAccount>;
 
 async function summary(given: Given, accounts: Accounts, { db, base }: ReportContext) {

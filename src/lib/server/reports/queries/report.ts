@@ -1,3 +1,4 @@
+import { currencyOrder } from '../../../core/6-reports/currency-order';
 import { sortRows, type RowOrder } from '../../../core/6-reports/sort-rows';
 import { REPORT_IDS, type Report, type ReportField, type ReportId } from '../../../core/model/report';
 import type { Problem } from '../../../core/problems';
@@ -43,9 +44,11 @@ export const lookAtReport = defineLook(
 		const base = await baseCurrencyOr(db, 'GBP');
 		const made = await MAKERS[id](asked, { db, today, base, ends: await ageEnds(db) });
 		if (!made.ok) return { ok: false, problems: made.problems, fields: asked.fields };
-		const { columns, rows, sums } = made.value;
+		const { columns, rows } = made.value;
+		const currencies = currencyOrder(base);
+		const sums = made.value.sums.toSorted((a, b) => currencies(a.currency, b.currency));
 		const sorted = columns.some((column) => column.key === order?.by) ? order! : made.value.order;
-		const all = sortRows(columns, rows, sorted);
+		const all = sortRows(columns, rows, sorted, base);
 		const from = (page ?? 0) * REPORT_PAGE;
 		const report: Report = {
 			...{ id, fields: asked.fields, columns, sums, count: all.length },

@@ -6,6 +6,7 @@ import { lookAtByHand } from '../../letters/queries/by-hand';
 import { lookAtCalls } from '../../letters/queries/calls';
 import { countRuns, lookAtChosen, lookAtRun } from '../../letters/queries/letters';
 import { lookAtSettingUp } from '../../firm/queries/setting-up';
+import { lookAtAgeingMonths } from '../../reports/queries/ageing-months';
 import { lookAtReport } from '../../reports/queries/report';
 import { lookAtReportFile } from '../../reports/queries/report-file';
 import { lookAtToday } from '../../reports/queries/today';
@@ -77,6 +78,7 @@ export const HEAVY_LOOKS = {
 	'interest-sheets': lookAtInterestSheets,
 	'small-balances': lookAtSmallBalances,
 	report: lookAtReport,
+	'ageing-months': lookAtAgeingMonths,
 	'report-file': lookAtReportFile,
 	'open-items-table': openItemsTable,
 	'customers-table': customersTable,
