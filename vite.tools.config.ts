@@ -21,6 +21,7 @@ export default defineConfig({
 				prove: entry('./src/tools/prove.ts'),
 				acknowledge: entry('./src/tools/acknowledge.ts'),
 				'export-books': entry('./src/tools/export-books.ts'),
+				report: entry('./src/tools/report.ts'),
 				trial: entry('./src/tools/trial.ts'),
 				bench: entry('./bench/main.ts'),
 				attack: entry('./attack/main.ts'),

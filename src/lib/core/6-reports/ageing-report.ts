@@ -9,6 +9,7 @@ export interface AgedGroup {
 	readonly key: string;
 	/** The account's code; null for a tag. */
 	readonly account: string | null;
+	readonly customerId: number | null;
 	readonly name: string;
 	readonly currency: string;
 	/** Credits that stand apart: nothing, or negative. */
@@ -59,7 +60,7 @@ export function ageingReport(
 		else rows.set(id, { group, currency, figures });
 	}
 	const all = [...rows].map(([id, { group, currency, figures }]): ReportRow => ({
-		...{ id, currency, ...(group.account === null ? {} : { account: group.account }) },
+		...{ id, currency, ...whose(group) },
 		cells: [
 			...(by === 'tag' ? [group.name] : [group.account, group.name]),
 			currency,
@@ -76,4 +77,9 @@ function text(code: 'tag' | 'account' | 'customer' | 'currency'): ReportColumn {
 
 function money(code: 'credit' | 'balance'): ReportColumn {
 	return { key: code, kind: 'money', heading: { code } };
+}
+
+/** The account that a row is about; none for a tag. */
+function whose({ account, customerId }: AgedGroup): Pick<ReportRow, 'account' | 'customerId'> {
+	return account === null || customerId === null ? {} : { account, customerId };
 }

@@ -94,6 +94,7 @@ export interface ReportRow {
 	readonly cells: readonly ReportCell[];
 	/** The account that it is about, by its code, and an item. */
 	readonly account?: string;
+	readonly customerId?: number;
 	readonly itemId?: number;
 }
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { minor } from '$lib/core/money/minor';
-	import type { ReportRow } from '$lib/core/model/report';
+	import type { ReportColumn, ReportRow } from '$lib/core/model/report';
 	import AgeBar from '$lib/trade/AgeBar.svelte';
 	import AgeingMonths from '$lib/trade/reports/AgeingMonths.svelte';
 	import { cellHref } from '$lib/trade/reports/cell-href';
@@ -36,12 +36,31 @@
 		...(report?.columns ?? []).map((column, n) => ({
 			...{ id: column.key, name: reportHeading(column.heading), cell, sorts: true },
 			...{ figures: isFigures(column), stays: n === 0 },
-			...(column.key === 'document' || column.key === 'days' ? {} : { class: wraps(column.key) }),
+			class: wraps(column),
 			copied: (row: ReportRow) => String(plainCell(column, row.currency, row.cells[n] ?? null))
 		})),
+		...(data.id === 'ageing' && data.who?.role !== 'reader'
+			? [{ id: 'remind', name: '', cell: remind }]
+			: []),
 		...(strip ? [{ id: 'strip', name: '', cell: age, class: 'hidden xl:table-cell' }] : [])
 	]);
-	const wraps = (key: string) => (key === 'customer' || key === 'payer' ? '' : 'whitespace-nowrap');
+	/** Words wrap where there is little room; what is looked up or added up does not. */
+	const wraps = ({ key, kind }: ReportColumn) =>
+		kind === 'text' && !['account', 'currency', 'document'].includes(key) ? '' : 'whitespace-nowrap';
+	/** Whether it may be asked for: an account with something in a bucket that is overdue, or an item that is. As of a day past, or in base currency, nobody is asked. */
+	const isLate = (row: ReportRow) =>
+		row.customerId !== undefined &&
+		since === 'due' &&
+		data.fields.every(
+			(field) =>
+				(field.name !== 'money' || field.value === 'own') &&
+				(field.name !== 'as-of' || field.value === data.day)
+		) &&
+		(report?.columns ?? []).some(({ key, heading }, n) => {
+			const figure = Number(row.cells[n] ?? 0);
+			if (heading.code === 'bucket') return (heading.bucket.from ?? 0) > 0 && figure > 0;
+			return key === 'days' && row.itemId !== undefined && figure > 0 && Number(row.cells.at(-1)) > 0;
+		});
 	const monthsHref = $derived.by(() => {
 		const params = new URLSearchParams(page.url.searchParams);
 		if (data.months) params.delete('months');
@@ -51,6 +70,12 @@
 	const since = $derived(
 		data.fields.some((field) => field.name === 'since' && field.value === 'issued') ? 'issued' : 'due'
 	);
+	/** What is wrong with no field that is shown. */
+	const elsewhere = $derived(
+		Object.entries(data.faults).flatMap(([name, says]) =>
+			data.fields.some((field) => field.name === name) ? [] : [says]
+		)
+	);
 	const fileHref = (format: string) => {
 		const params = new URLSearchParams(page.url.searchParams);
 		params.delete('page');
@@ -59,6 +84,15 @@
 	};
 </script>
 
+{#snippet remind(row: ReportRow)}
+	{#if isLate(row)}<a
+			class="-my-0.5 block min-h-6 py-0.5 text-soft"
+			href="/letters/write?{new URLSearchParams({
+				...{ kind: 'reminder', customer: String(row.customerId), currency: row.currency },
+				...(row.itemId === undefined ? {} : { items: String(row.itemId) })
+			})}">Remind</a
+		>{/if}
+{/snippet}
 {#snippet age(row: ReportRow)}
 	{#if strip && !row.id.startsWith('sum ')}
 		{@const { aged, wide } = strip(row)}
@@ -102,7 +136,7 @@
 		</Table>
 		<Pages page={data.page} per={data.per} total={report.count} />
 	{:else}
-		<div class="mt-3"><Problems problems={Object.values(data.faults)} /></div>
+		<div class="mt-3"><Problems problems={elsewhere} /></div>
 		<p class="mt-1 says">Nothing is shown until that is corrected.</p>
 	{/if}
 </div>

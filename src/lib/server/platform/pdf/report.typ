@@ -5,7 +5,7 @@
 #let rule = rgb("#B9AC97")
 #let faces = json(bytes(sys.inputs.faces))
 #let many = sheet.columns.len() > 7
-#let size = if sheet.columns.len() > 11 { 6.8pt } else if many { 7.6pt } else { 8.5pt }
+#let size = if sheet.columns.len() > 11 { 7pt } else if many { 8pt } else { 8.8pt }
 
 #set document(title: sheet.title, author: sheet.author, date: auto)
 #set text(font: faces, fallback: false, size: size, fill: ink, lang: sheet.language, number-type: "lining", number-width: "tabular", hyphenate: false)
@@ -26,8 +26,7 @@
   }
 )
 
-#text(size: 8.5pt, fill: soft, sheet.author)
-#v(1mm, weak: true)
+#block(below: 3.2mm, text(size: 8.5pt, fill: soft, sheet.author))
 = #sheet.title
 #block(below: 4mm, text(size: 8pt, sheet.asked.map(one => [#text(fill: soft, one.name) #one.value]).join([#h(5mm, weak: true) ])))
 

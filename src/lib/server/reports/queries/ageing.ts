@@ -80,10 +80,11 @@ async function summary(given: Given, accounts: Accounts, { db, base }: ReportCon
 		const { currency, credit, sums } = row;
 		if (given.by === 'tag')
 			return (account.tags.length > 0 ? account.tags : ['']).map((tag) => ({
-				...{ key: tag, account: null, name: tag, currency, credit, sums }
+				...{ key: tag, account: null, customerId: null, name: tag, currency, credit, sums }
 			}));
 		const shown = given.by === 'parent' ? (all.get(account.headId) ?? account) : account;
-		return [{ key: String(shown.id), account: shown.code, name: shown.name, currency, credit, sums }];
+		const { id, code, name } = shown;
+		return [{ key: String(id), account: code, customerId: id, name, currency, credit, sums }];
 	});
 	const inBase =
 		given.money === 'base'
@@ -109,7 +110,7 @@ function asOne({
 	credit,
 	sums
 }: Awaited<ReturnType<typeof agedOn>>[number]): AgedGroup {
-	return { key: String(customerId), account: null, name: '', currency, credit, sums };
+	return { key: String(customerId), account: null, customerId: null, name: '', currency, credit, sums };
 }
 
 /** Heads of groups may be left out by what was asked: they are named all the same. */
@@ -181,7 +182,7 @@ async function detail(given: Given, accounts: Accounts, { db, base }: ReportCont
 		const currency = inBase ? base : row.currency;
 		const open = inBase ? inBase.convert(row.open, row.currency) : row.open;
 		return {
-			...{ id: String(row.id), currency, account: account.code },
+			...{ id: String(row.id), currency, account: account.code, customerId: account.id },
 			...(row.itemId === null ? {} : { itemId: row.itemId }),
 			cells: [
 				...[account.code, account.name, labelOf(row), row.kind, row.purchaseOrder],
