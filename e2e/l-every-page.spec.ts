@@ -19,7 +19,13 @@ const SIZES = [
 /** Pages that look otherwise by what is asked of them. */
 const STATES = [
 	...['/open-items?show=credits&item=1', '/open-items?show=part-paid', '/open-items/new?customer=5'],
-	...['/letters?kind=reminder', '/money-in/advice?customer=5']
+	...['/letters?kind=reminder', '/money-in/advice?customer=5'],
+	...[
+		'/reports/receipts',
+		'/reports/balances',
+		'/reports/ageing?show=detail',
+		'/reports/ageing?months=12&by=tag'
+	]
 ];
 
 /** The pages that there are, as patterns of their addresses. */

@@ -85,12 +85,9 @@ try {
 	await page.keyboard.press('Enter');
 	await page.getByText('Allocated by').waitFor();
 	await shot('threads');
-	await open('/open-items/new?customer=5');
-	await page.getByLabel('What line 1 is for').fill('kiln, built to order');
-	await page.getByLabel('Net amount of line 1').fill('2400');
-	await page.getByRole('button', { name: 'In several parts' }).click();
-	await page.getByLabel('Share of part 1, percent').fill('10');
-	await shot('new-document');
+	await open('/reports/ageing?months=12');
+	await page.getByRole('region', { name: 'Twelve months' }).waitFor();
+	await shot('ageing');
 	await open('/letters?kind=reminder');
 	const free = page.locator('tbody tr:not(:has(.text-copper)) input[type=checkbox]:enabled');
 	for (const n of [1, 2]) await free.nth(n).check();

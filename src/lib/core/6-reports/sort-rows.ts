@@ -1,4 +1,5 @@
 import { compareText } from '../compare-text';
+import { groupBy } from '../group-by';
 import { currencyOrder } from './currency-order';
 import type { ReportCell, ReportColumn, ReportRow } from '../model/report';
 
@@ -9,8 +10,8 @@ export interface RowOrder {
 }
 
 /**
- * Rows in an order: currencies apart, for amounts of two cannot be compared; then by a column; then by their ids. What has nothing in that
- * column comes last, whichever way it is sorted.
+ * Rows in an order: currencies apart, for amounts of two cannot be compared, the firm's own first; then by a column; then by their ids. What has
+ * nothing in that column comes last, whichever way it is sorted.
  */
 export function sortRows(
 	columns: readonly ReportColumn[],
@@ -19,20 +20,24 @@ export function sortRows(
 	ownCurrency: string
 ): ReportRow[] {
 	const at = columns.findIndex((column) => column.key === by);
-	const currencies = currencyOrder(ownCurrency);
-	return rows.toSorted(
-		(a, b) =>
-			currencies(a.currency, b.currency) ||
-			(at < 0 ? 0 : compareCells(a.cells[at] ?? null, b.cells[at] ?? null, down)) ||
-			compareText(a.id, b.id)
+	const apart = groupBy(rows, (row) => row.currency);
+	return [...apart.keys()].sort(currencyOrder(ownCurrency)).flatMap((currency) =>
+		apart
+			.get(currency)!
+			// What is compared is made once for each row, and not for each comparison.
+			.map((row) => ({ row, key: keyOf(row.cells[at] ?? null) }))
+			.sort((a, b) => compareKeys(a.key, b.key, down) || compareText(a.row.id, b.row.id))
+			.map(({ row }) => row)
 	);
 }
 
-function compareCells(a: ReportCell, b: ReportCell, down: boolean): number {
+/** Words are sorted whichever way their letters are written. */
+function keyOf(cell: ReportCell): ReportCell {
+	return typeof cell === 'string' ? cell.toLowerCase() : cell;
+}
+
+function compareKeys(a: ReportCell, b: ReportCell, down: boolean): number {
 	if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1;
-	const order =
-		typeof a === 'number' && typeof b === 'number'
-			? a - b
-			: compareText(String(a).toLowerCase(), String(b).toLowerCase());
+	const order = typeof a === 'number' && typeof b === 'number' ? a - b : compareText(String(a), String(b));
 	return down ? -order : order;
 }

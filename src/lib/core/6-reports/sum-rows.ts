@@ -1,16 +1,11 @@
 import type { ReportColumn, ReportRow } from '../model/report';
 
 /**
- * What rows come to, one row for each currency: amounts are added up, whole numbers where they count things (`counted`),
- * and all else is empty.
+ * What rows come to, one row for each currency: amounts are added up, and all else is empty.
  */
-export function sumRows(
-	columns: readonly ReportColumn[],
-	rows: readonly ReportRow[],
-	counted: ReadonlySet<string> = new Set()
-): ReportRow[] {
+export function sumRows(columns: readonly ReportColumn[], rows: readonly ReportRow[]): ReportRow[] {
 	const sums = new Map<string, number[]>();
-	const isSummed = columns.map(({ kind, key }) => kind === 'money' || counted.has(key));
+	const isSummed = columns.map(({ kind }) => kind === 'money');
 	for (const { currency, cells } of rows) {
 		let sum = sums.get(currency);
 		if (!sum) sums.set(currency, (sum = columns.map(() => 0)));

@@ -10,7 +10,7 @@ import { cutText } from '../../../core/text/cut-text';
 import { itemLabel } from '../../../core/4-allocation/item-label';
 import { bucketName } from '../../../words';
 import type { Reader } from '../../platform/db/open';
-import { agedOn, isInBucket, standsOn, type AgedHow } from '../store/aged-on';
+import { agedOn, isInBucket, spansOf, standsOn, type AgedHow } from '../store/aged-on';
 import type { AskedFields } from '../store/asked-fields';
 import { baseOn } from '../store/base-on';
 import { accountCalled, reportAccounts, tagsInUse, type ReportAccount } from '../store/report-accounts';
@@ -163,7 +163,7 @@ async function detail(given: Given, accounts: Accounts, { db, base }: ReportCont
 		await db.all<OpenOn>(sql`
 		select s.id, s.customer_id as "customerId", s.item_id as "itemId", s.currency, s.kind, s.issued, s.due, s.open,
 			d.number, i.part, i.parts, d.purchase_order as "purchaseOrder", r.text as reference
-		from open_span s left join item i on i.id = s.item_id left join document d on d.id = i.document_id
+		from ${spansOf(given.customerId)} left join item i on i.id = s.item_id left join document d on d.id = i.document_id
 		left join receipt r on r.id = s.receipt_id
 		where ${standsOn(given)} ${within}`)
 	).filter((row) => accounts.has(row.customerId));

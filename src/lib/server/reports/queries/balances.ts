@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { sumRows } from '../../../core/6-reports/sum-rows';
 import type { ReportRow } from '../../../core/model/report';
 import { err, ok } from '../../../core/result';
-import { standsOn } from '../store/aged-on';
+import { spansOf, standsOn } from '../store/aged-on';
 import { column } from '../store/columns';
 import { accountCalled, reportAccounts, tagsInUse } from '../store/report-accounts';
 import type { ReportMade, ReportMaker } from './define-report';
@@ -36,7 +36,7 @@ export const makeBalances: ReportMaker = async (asked, { db, today }) => {
 			sum(iif(s.kind <> 'on_account', s.open, 0)) as owed,
 			-sum(iif(s.kind = 'on_account', s.open, 0)) as "onAccount",
 			sum(iif(s.kind in ('invoice', 'charge') and s.due < ${asOf}, s.open, 0)) as overdue
-		from open_span s where ${standsOn({ asOf, customerId: null, currency: null })} group by 1, 2`);
+		from ${spansOf(null)} where ${standsOn({ asOf, customerId: null, currency: null })} group by 1, 2`);
 	const rows = found.flatMap((row): ReportRow[] => {
 		const account = accounts.get(row.customerId);
 		if (!account) return [];

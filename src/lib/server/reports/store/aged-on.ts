@@ -2,6 +2,7 @@ import { sql, type SQL } from 'drizzle-orm';
 import { addDays } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import type { AgeBucket } from '../../../core/model/aged';
+import { allAtOnce } from '../../platform/db/all-at-once';
 import type { Reader } from '../../platform/db/open';
 
 /** What an account had open at the end of a day in one currency. */
@@ -25,6 +26,13 @@ export interface AgedHow {
 	readonly customerId: number | null;
 	readonly currency: string | null;
 }
+
+/**
+ * Spans, as `s`, by the index of what is asked: of all accounts by their days, which have all that a report needs, so that the table itself is not
+ * read. Left to itself SQLite takes that of the customers, account by account: 2.1 s where this takes 0.2, of a million spans.
+ */
+export const spansOf = (customerId: number | null) =>
+	customerId === null ? sql`open_span s indexed by open_span_days` : sql`open_span s`;
 
 /** That a span stands at the end of a day, of the accounts asked for. */
 export const standsOn = ({
@@ -60,14 +68,15 @@ export async function agedOn(db: Reader, how: AgedHow): Promise<AgedAccount[]> {
 		(bucket, n) =>
 			sql`sum(iif(${credit === 'within' ? sql`` : sql`s.open > 0 and `}${isInBucket(bucket, how)}, s.open, 0)) as ${sql.identifier(`b${n}`)}`
 	);
-	const rows = await db.all<
-		{ customerId: number; currency: string; credit: number } & Record<string, number>
-	>(sql`
-		select s.customer_id as "customerId", s.currency,
-			sum(${credit === 'within' ? sql`0` : sql`min(s.open, 0)`}) as credit, ${sql.join(sums, sql`, `)}
-		from open_span s where ${standsOn(how)} group by 1, 2`);
-	return rows.map((row) => ({
-		...{ customerId: row.customerId, currency: row.currency, credit: row.credit },
-		sums: buckets.map((_, n) => row[`b${n}`]!)
+	const rows = await allAtOnce<[number, string, number, ...number[]]>(
+		db,
+		sql`
+			select s.customer_id, s.currency,
+				sum(${credit === 'within' ? sql`0` : sql`min(s.open, 0)`}) as credit, ${sql.join(sums, sql`, `)}
+			from ${spansOf(how.customerId)} where ${standsOn(how)} group by 1, 2`,
+		['customer_id', 'currency', 'credit', ...buckets.map((_, n) => `b${n}`)]
+	);
+	return rows.map(([customerId, currency, credits, ...all]) => ({
+		...{ customerId, currency, credit: credits, sums: all }
 	}));
 }

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { allAtOnce } from '../../platform/db/all-at-once';
 import type { Reader } from '../../platform/db/open';
 
 /** An account as reports name it. */
@@ -20,20 +21,46 @@ export async function reportAccounts(
 	only: { readonly customer: number | null; readonly parent: number | null; readonly tag: string | null }
 ): Promise<ReadonlyMap<number, ReportAccount>> {
 	const { customer, parent, tag } = only;
-	const rows = await db.all<Omit<ReportAccount, 'tags'> & { readonly tags: string }>(sql`
-		with recursive headed (id, head_id) as (
-			select id, id from customer where parent_id is null
-			union all
-			select c.id, h.head_id from customer c join headed h on c.parent_id = h.id
-		)
-		select c.id, c.code, c.name, c.tags, h.head_id as "headId", c.credit_limit as "creditLimit", c.currency
-		from customer c join headed h on h.id = c.id
-		where c.merged_into_id is null
-			${customer === null ? sql`` : sql`and c.id = ${customer}`}
-			${parent === null ? sql`` : sql`and h.head_id = ${parent}`}
-			${tag === null ? sql`` : sql`and exists (select 1 from json_each(c.tags) t where t.value = ${tag})`}`);
-	return new Map(rows.map((row) => [row.id, { ...row, tags: JSON.parse(row.tags) as string[] }]));
+	// Most firms have few branches: heads are looked for from those alone.
+	type Row = [
+		id: number,
+		code: string,
+		name: string,
+		tags: string,
+		headId: number,
+		limit: number | null,
+		currency: string
+	];
+	const rows = await allAtOnce<Row>(
+		db,
+		sql`
+			with recursive above (id, up_id) as (
+				select id, parent_id from customer where parent_id is not null
+				union all
+				select a.id, c.parent_id from above a join customer c on c.id = a.up_id where c.parent_id is not null
+			), headed (id, head_id) as (
+				select a.id, a.up_id from above a join customer c on c.id = a.up_id where c.parent_id is null
+			)
+			select c.id, c.code, c.name, c.tags, coalesce(h.head_id, c.id) as head_id, c.credit_limit, c.currency
+			from customer c left join headed h on h.id = c.id
+			where c.merged_into_id is null
+				${customer === null ? sql`` : sql`and c.id = ${customer}`}
+				${parent === null ? sql`` : sql`and coalesce(h.head_id, c.id) = ${parent}`}
+				${tag === null ? sql`` : sql`and exists (select 1 from json_each(c.tags) t where t.value = ${tag})`}`,
+		['id', 'code', 'name', 'tags', 'head_id', 'credit_limit', 'currency']
+	);
+	return new Map(
+		rows.map(([id, code, name, tags, headId, creditLimit, currency]) => [
+			id,
+			{
+				...{ id, code, name, headId, creditLimit, currency },
+				tags: tags === '[]' ? NO_TAGS : (JSON.parse(tags) as string[])
+			}
+		])
+	);
 }
+
+const NO_TAGS: readonly string[] = [];
 
 /** An account by its code, as it is seen now. */
 export async function accountCalled(
