@@ -69,6 +69,6 @@ export async function movingIn(page, shot) {
 		await shot('setting-up');
 	} finally {
 		server.kill('SIGINT');
-		rmSync(folder, { recursive: true, force: true });
+		rmSync(folder, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
 	}
 }

@@ -3,7 +3,7 @@ import { extname } from 'node:path';
 import { REPORT_IDS } from '../lib/core/model/report';
 import { APPLICATION } from '../lib/server/act/person';
 import { bookDay, followConventions, openOwnBooks } from '../lib/server/app';
-import { REPORT_FORMATS, lookAtReportFile } from '../lib/server/reports/queries/report-file';
+import { REPORT_FORMATS, lookAtReportFile } from '../lib/server/services/report-file';
 import { reportCalled } from '../lib/server/reports/queries/report';
 import { render } from '../lib/server/services/render-pdf';
 import { problemSentence } from '../lib/words';

@@ -1,3 +1,4 @@
+import { append } from '../../../core/append';
 import { addMonths, lastOfMonth } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import type { AgeBucket } from '../../../core/model/aged';
@@ -43,7 +44,7 @@ export const lookAtAgeingMonths = defineLook(
 			);
 			const currencies = aged.map((row) => row.currency);
 			const inBase = await baseOn(db, base, currencies, day);
-			if (!inBase.ok) problems.push(...inBase.problems);
+			if (!inBase.ok) append(problems, inBase.problems);
 			else
 				months.push({
 					day,

@@ -8,7 +8,7 @@ import { countRuns, lookAtChosen, lookAtRun } from '../../letters/queries/letter
 import { lookAtSettingUp } from '../../firm/queries/setting-up';
 import { lookAtAgeingMonths } from '../../reports/queries/ageing-months';
 import { lookAtReport } from '../../reports/queries/report';
-import { lookAtReportFile } from '../../reports/queries/report-file';
+import { lookAtReportFile } from '../report-file';
 import { lookAtToday } from '../../reports/queries/today';
 import { lookAtRecord } from '../../ledger/queries/record';
 import type { Problem } from '../../../core/problems';

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { noteEvent } from '$lib/server/people/note-event';
 import { contentDisposition } from '$lib/server/platform/http/content-disposition';
 import { csvFile } from '$lib/server/platform/http/csv-response';
-import { REPORT_FORMATS } from '$lib/server/reports/queries/report-file';
+import { REPORT_FORMATS } from '$lib/server/services/report-file';
 import { render } from '$lib/server/services/render-pdf';
 import { viewInThread } from '$lib/server/services/threads/view-in-thread';
 import { problemSentence } from '$lib/words';

@@ -1,8 +1,8 @@
-import type { Report, ReportCell, ReportColumn, ReportRow } from '../../../core/model/report';
-import type { ReportSheet } from '../../../core/6-reports/report-sheet';
-import { currencyDigits } from '../../../core/money/currency';
-import type { Problem } from '../../../core/problems';
-import { REPORT_NAMES } from '../../../words';
+import type { Report, ReportCell, ReportColumn, ReportRow } from '../../core/model/report';
+import type { ReportSheet } from '../../core/6-reports/report-sheet';
+import { currencyDigits } from '../../core/money/currency';
+import type { Problem } from '../../core/problems';
+import { REPORT_NAMES } from '../../words';
 import {
 	askedAndMade,
 	isFigures,
@@ -10,13 +10,13 @@ import {
 	reportTable,
 	reportWord,
 	type ReportMadeBy
-} from '../../../words/reports';
-import { reportHeading } from '../../../words';
-import { defineLook } from '../../act/define-look';
-import { readSetting } from '../../firm/store/settings';
-import { xlsxFile, type XlsxCell } from '../../platform/files/xlsx-file';
-import { csvText } from '../../platform/http/csv-response';
-import { lookAtReport, type ReportAsked } from './report';
+} from '../../words/reports';
+import { reportHeading } from '../../words';
+import { defineLook } from '../act/define-look';
+import { readSetting } from '../firm/store/settings';
+import { xlsxFile, type XlsxCell } from '../platform/files/xlsx-file';
+import { csvText } from '../platform/http/csv-response';
+import { lookAtReport, type ReportAsked } from '../reports/queries/report';
 
 export const REPORT_FORMATS = ['csv', 'xlsx', 'pdf'] as const;
 export type ReportFormat = (typeof REPORT_FORMATS)[number];

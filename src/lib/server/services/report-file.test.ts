@@ -1,14 +1,14 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import readXlsxFile from 'read-excel-file/node';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { layOutReport } from '../../../../lib/words/reports';
-import { addDays } from '../../../core/day/arithmetic';
-import { addCustomers } from '../../customers/commands/add-customers';
-import { typesetReport } from '../../platform/pdf/typeset';
-import type { Books } from '../../platform/db/open';
-import { CLERK, done, invoices, newCustomer, newDocument, READER, testBooks, TODAY } from '../../testing';
-import type { ReportParams } from '../store/asked-fields';
-import { lookAtReport } from './report';
+import { layOutReport } from '../../words/reports';
+import { addDays } from '../../core/day/arithmetic';
+import { addCustomers } from '../customers/commands/add-customers';
+import { typesetReport } from '../platform/pdf/typeset';
+import type { Books } from '../platform/db/open';
+import { CLERK, done, invoices, newCustomer, newDocument, READER, testBooks, TODAY } from '../testing';
+import type { ReportParams } from '../reports/store/asked-fields';
+import { lookAtReport } from '../reports/queries/report';
 import { lookAtReportFile, type ReportFormat } from './report-file';
 
 const viewer = { who: READER, today: TODAY };
