@@ -30,6 +30,7 @@ export const SENT_BY: Readonly<Record<string, Role | 'anybody'>> = {
 	'/books/rates?/add': 'clerk',
 	'/books/rates?/one': 'clerk',
 	'/books/rates?/preview': 'clerk',
+	'/books/settings?/ageing': 'supervisor',
 	'/books/settings?/auditor': 'supervisor',
 	'/books/settings?/bank': 'supervisor',
 	'/books/settings?/conventions': 'supervisor',
