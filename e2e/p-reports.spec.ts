@@ -61,7 +61,9 @@ test('a report leaves as workbook, table and paper, as it was asked; twelve mont
 	const heard = complaints(page);
 	await signIn(page, 'reader');
 	await openAgeing(page);
-	await page.getByRole('combobox', { name: 'In', exact: true }).selectOption('base currency, at the rate of that day');
+	await page
+		.getByRole('combobox', { name: 'In', exact: true })
+		.selectOption('base currency, at the rate of that day');
 	await page.waitForURL(/money=base/);
 	await page.getByRole('link', { name: 'Twelve months' }).click();
 	await page.waitForURL(/months=12/);
@@ -111,5 +113,24 @@ test('who is late is reminded from the ageing; other reports are found by name',
 		await expect(page.getByRole('heading', { level: 1 })).toContainText(says);
 		await expectAccessible(page);
 	}
+	expect(heard).toEqual([]);
+});
+
+test('a supervisor sets the buckets, seen as they are typed, and the ageing has them', async ({ page }) => {
+	const heard = complaints(page);
+	await signIn(page, 'supervisor');
+	await page.getByRole('button', { name: 'Hollis Greaves' }).click();
+	await page.getByRole('menuitem', { name: 'Settings' }).click();
+	await page.waitForURL('**/books/settings');
+	await page.waitForLoadState('networkidle');
+	const field = page.getByLabel('Buckets end after so many days');
+	await field.fill('28, 14');
+	await expect(page.getByText('each later than the one before')).toBeVisible();
+	await field.fill('14, 28');
+	await expect(page.getByText('Not due · 1–14 days · 15–28 days · Over 28 days')).toBeVisible();
+	await page.getByRole('button', { name: 'Keep the buckets' }).click();
+	await expect(page.getByText('Kept: screens, reports and letters are aged so.')).toBeVisible();
+	await openAgeing(page);
+	await expect(page.getByRole('columnheader', { name: 'Over 28 days' })).toBeVisible();
 	expect(heard).toEqual([]);
 });

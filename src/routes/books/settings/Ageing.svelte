@@ -44,5 +44,5 @@
 					.map((bucket) => bucketName(bucket))
 					.join(' · ')}
 	</p>
-	<div><button class="btn" disabled={form.busy}>Keep them</button></div>
+	<div><button class="btn" disabled={form.busy}>Keep the buckets</button></div>
 </form>
