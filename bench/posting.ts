@@ -12,6 +12,9 @@ import { answeredPile } from '../src/lib/server/services/answers/answers';
 import { bookOf, must } from './books';
 import { writeStatement } from './write-statement';
 
+/** Milliseconds that answers may take: a page would go on without them, and here is no page. */
+const LONGEST = 300_000;
+
 const seconds = (from: bigint) => Number(process.hrtime.bigint() - from) / 1e9;
 
 /** A thousand receipts against ten thousand open items: answered, posted one by one, proved. */
@@ -32,7 +35,8 @@ export async function posting(say: (what: string, figure: string) => void): Prom
 	if (!read.ok) throw new Error('the bench file was refused');
 	await must(books, importBankFile, read.value);
 	const from = process.hrtime.bigint();
-	const pile = await answeredPile(books.db);
+	const pile = await answeredPile(books.db, LONGEST);
+	if (!pile.fresh) throw new Error('the receipts were not answered in time: nothing would be measured');
 	say('answering 1,000 receipts against 10,000 open items, books read: s', seconds(from).toFixed(3));
 	const answers = [...pile.answers.values()];
 	const items = await itemsById(
