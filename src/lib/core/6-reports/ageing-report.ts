@@ -1,6 +1,7 @@
 import type { AgeBucket } from '../model/aged';
 import type { Report, ReportColumn, ReportRow } from '../model/report';
 import type { Minor } from '../money/minor';
+import { column } from './report-column';
 import { sumRows } from './sum-rows';
 
 /** What one account, group or tag had open at the end of a day, in one currency, minor units. */
@@ -39,14 +40,14 @@ export function ageingReport(
 	} | null = null
 ): Pick<Report, 'columns' | 'rows' | 'sums'> {
 	const columns: ReportColumn[] = [
-		...(by === 'tag' ? [text('tag')] : [text('account'), text('customer')]),
-		text('currency'),
+		...(by === 'tag' ? [column('tag')] : [column('account'), column('customer')]),
+		column('currency'),
 		...buckets.map((bucket, n): ReportColumn => ({
 			...{ key: `bucket-${n}`, kind: 'money' },
 			heading: { code: 'bucket', bucket, since }
 		})),
-		...(credit === 'apart' ? [money('credit')] : []),
-		money('balance')
+		...(credit === 'apart' ? [column('credit', 'money')] : []),
+		column('balance', 'money')
 	];
 	const rows = new Map<string, { group: AgedGroup; currency: string; figures: number[] }>();
 	for (const group of groups) {
@@ -69,14 +70,6 @@ export function ageingReport(
 		]
 	}));
 	return { columns, rows: all, sums: sumRows(columns, all) };
-}
-
-function text(code: 'tag' | 'account' | 'customer' | 'currency'): ReportColumn {
-	return { key: code, kind: 'text', heading: { code } };
-}
-
-function money(code: 'credit' | 'balance'): ReportColumn {
-	return { key: code, kind: 'money', heading: { code } };
 }
 
 /** The account that a row is about; none for a tag. */

@@ -2,7 +2,7 @@ import type { Report, ReportCell, ReportColumn, ReportRow } from '../../core/mod
 import type { ReportSheet } from '../../core/6-reports/report-sheet';
 import { currencyDigits } from '../../core/money/currency';
 import type { Problem } from '../../core/problems';
-import { REPORT_NAMES } from '../../words';
+import { REPORT_NAMES, reportHeading } from '../../words';
 import {
 	askedAndMade,
 	isFigures,
@@ -11,7 +11,6 @@ import {
 	reportWord,
 	type ReportMadeBy
 } from '../../words/reports';
-import { reportHeading } from '../../words';
 import { defineLook } from '../act/define-look';
 import { readSetting } from '../firm/store/settings';
 import { xlsxFile, type XlsxCell } from '../platform/files/xlsx-file';

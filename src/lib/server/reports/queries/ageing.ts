@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { ageBuckets } from '../../../core/6-reports/age-buckets';
 import { ageingReport, type AgedGroup } from '../../../core/6-reports/ageing-report';
+import { column } from '../../../core/6-reports/report-column';
 import { sumRows } from '../../../core/6-reports/sum-rows';
 import { daysBetween } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
@@ -11,9 +12,10 @@ import { itemLabel } from '../../../core/4-allocation/item-label';
 import { bucketName } from '../../../words';
 import type { Reader } from '../../platform/db/open';
 import { agedOn, isInBucket, spansOf, standsOn, type AgedHow } from '../store/aged-on';
+import { askAccount, askTag } from '../store/ask-account';
 import type { AskedFields } from '../store/asked-fields';
 import { baseOn } from '../store/base-on';
-import { accountCalled, reportAccounts, tagsInUse, type ReportAccount } from '../store/report-accounts';
+import { reportAccounts, type ReportAccount } from '../store/report-accounts';
 import type { ReportContext, ReportMade, ReportMaker } from './define-report';
 
 /**
@@ -40,15 +42,9 @@ export async function readAgeing(asked: AskedFields, { db, today, ends }: Report
 	const credit = asked.choice('credit');
 	const money = asked.choice('money');
 	const buckets = ageBuckets(asked.ends(ends));
-	const find = (code: string) => accountCalled(db, code);
-	const noAccount = (code: string) => `There is no account “${code}”.`;
-	const customer = await asked.picked('customer', find, noAccount);
-	const parent = await asked.picked('parent', find, noAccount);
-	const tags = await tagsInUse(db);
-	const tag = asked.pickedOf(
-		'tag',
-		tags.map((value) => ({ value, says: value }))
-	);
+	const customer = await askAccount(asked, db, 'customer');
+	const parent = await askAccount(asked, db, 'parent');
+	const tag = await askTag(asked, db);
 	const currencies = await db.all<{ currency: string }>(
 		sql`select distinct currency from open_span order by 1`
 	);
@@ -124,17 +120,9 @@ async function allAccounts(db: Reader, accounts: Accounts): Promise<Accounts> {
 const REFERENCE_SHOWN = 60;
 
 const DETAIL: readonly ReportColumn[] = [
-	...(['account', 'customer', 'document', 'what', 'order'] as const).map((code): ReportColumn => ({
-		...{ key: code, kind: 'text', heading: { code } }
-	})),
-	...(['issued', 'due'] as const).map((code): ReportColumn => ({
-		key: code,
-		kind: 'day',
-		heading: { code }
-	})),
-	{ key: 'days', kind: 'whole', heading: { code: 'days' } },
-	{ key: 'currency', kind: 'text', heading: { code: 'currency' } },
-	{ key: 'open', kind: 'money', heading: { code: 'open' } }
+	...[column('account'), column('customer'), column('document'), column('what'), column('order')],
+	...[column('issued', 'day'), column('due', 'day'), column('days', 'whole')],
+	...[column('currency'), column('open', 'money')]
 ];
 
 interface OpenOn {

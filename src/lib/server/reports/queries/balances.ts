@@ -1,10 +1,11 @@
 import { sql } from 'drizzle-orm';
+import { column } from '../../../core/6-reports/report-column';
 import { sumRows } from '../../../core/6-reports/sum-rows';
 import type { ReportRow } from '../../../core/model/report';
 import { err, ok } from '../../../core/result';
+import { askAccount, askTag } from '../store/ask-account';
 import { spansOf, standsOn } from '../store/aged-on';
-import { column } from '../store/columns';
-import { accountCalled, reportAccounts, tagsInUse } from '../store/report-accounts';
+import { reportAccounts } from '../store/report-accounts';
 import type { ReportMade, ReportMaker } from './define-report';
 
 const COLUMNS = [
@@ -25,10 +26,8 @@ interface BalanceOn {
 export const makeBalances: ReportMaker = async (asked, { db, today }) => {
 	const asOf = asked.day('as-of', today);
 	const only = asked.choice('only');
-	const find = (code: string) => accountCalled(db, code);
-	const parent = await asked.picked('parent', find, (code) => `There is no account “${code}”.`);
-	const tags = (await tagsInUse(db)).map((value) => ({ value, says: value }));
-	const tag = asked.pickedOf('tag', tags);
+	const parent = await askAccount(asked, db, 'parent');
+	const tag = await askTag(asked, db);
 	if (asked.problems.length > 0) return err(...asked.problems);
 	const accounts = await reportAccounts(db, { customer: null, parent: parent?.id ?? null, tag });
 	const found = await db.all<BalanceOn>(sql`

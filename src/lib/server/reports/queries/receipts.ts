@@ -1,12 +1,12 @@
 import { sql } from 'drizzle-orm';
+import { column } from '../../../core/6-reports/report-column';
 import { sumRows } from '../../../core/6-reports/sum-rows';
 import { firstOfMonth } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import type { ReportRow } from '../../../core/model/report';
 import { err, ok } from '../../../core/result';
 import { accountNow } from '../../customers/store/merged-accounts';
-import { column } from '../store/columns';
-import { accountCalled } from '../store/report-accounts';
+import { askAccount } from '../store/ask-account';
 import type { ReportMade, ReportMaker } from './define-report';
 
 const COLUMNS = [
@@ -39,11 +39,7 @@ export const makeReceipts: ReportMaker = async (asked, { db, today }) => {
 	const day = asked.choice('day');
 	if (from > to && asked.problems.length === 0)
 		asked.refuse('from', 'It begins after it ends. Choose an earlier day, or a later one to end with.');
-	const customer = await asked.picked(
-		'customer',
-		(code) => accountCalled(db, code),
-		(code) => `There is no account “${code}”.`
-	);
+	const customer = await askAccount(asked, db, 'customer');
 	const banks = await db.all<{ value: string; says: string }>(
 		sql`select cast(id as text) as value, name as says from bank_account order by id`
 	);

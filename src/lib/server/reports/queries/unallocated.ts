@@ -1,13 +1,13 @@
 import { sql } from 'drizzle-orm';
 import { CHART } from '../../../core/5-journal/chart';
+import { column } from '../../../core/6-reports/report-column';
 import { sumRows } from '../../../core/6-reports/sum-rows';
 import { daysBetween } from '../../../core/day/arithmetic';
 import type { Day } from '../../../core/day/day';
 import type { ReportRow } from '../../../core/model/report';
 import { err, ok } from '../../../core/result';
 import { standsOn } from '../store/aged-on';
-import { column } from '../store/columns';
-import { accountCalled } from '../store/report-accounts';
+import { askAccount } from '../store/ask-account';
 import type { ReportMade, ReportMaker } from './define-report';
 
 const COLUMNS = [
@@ -30,11 +30,7 @@ interface CreditOn {
 export const makeUnallocated: ReportMaker = async (asked, { db, today }) => {
 	const asOf = asked.day('as-of', today);
 	const what = asked.choice('what');
-	const customer = await asked.picked(
-		'customer',
-		(code) => accountCalled(db, code),
-		(code) => `There is no account “${code}”.`
-	);
+	const customer = await askAccount(asked, db, 'customer');
 	if (asked.problems.length > 0) return err(...asked.problems);
 	const customerId = customer?.id ?? null;
 	const onAccount = await db.all<CreditOn>(sql`

@@ -1,4 +1,4 @@
-import type { ReportCellKind, ReportColumn, ReportHeading } from '../../../core/model/report';
+import type { ReportCellKind, ReportColumn, ReportHeading } from '../model/report';
 
 /** A column whose key is what it holds. */
 export function column(
